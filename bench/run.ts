@@ -1,0 +1,58 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { writeFile } from 'node:fs/promises';
+import { cpus } from 'node:os';
+import { join } from 'node:path';
+import { benchImport } from './import.ts';
+import { benchPublish } from './publish.ts';
+import { benchServe } from './serve.ts';
+import { benchSizes } from './sizes.ts';
+import { type Row, table } from './table.ts';
+
+const root = join(import.meta.dirname, '..');
+
+/** What the benches compare with, by the Debian package that brings it. */
+const programs = { 'nginx-light': '/usr/sbin/nginx', wrk: '/usr/bin/wrk' };
+const missing = Object.entries(programs).flatMap(([name, path]) => (existsSync(path) ? [] : [name]));
+if (missing.length > 0)
+  spawnSync(
+    'sh',
+    ['-c', `apt-get update -qq && apt-get install -y -qq --no-install-recommends ${missing.join(' ')}`],
+    {
+      stdio: 'inherit',
+    },
+  );
+if (!existsSync(join(root, 'dist/built')))
+  spawnSync(process.execPath, ['--import', 'tsx', 'build/build.ts'], { cwd: root, stdio: 'inherit' });
+
+/** What the numbers alone do not say. */
+const remarks = `
+- The first publish of 30 projects is mostly the making of picture files, which later publishes find made.
+- Serving: one process of ours against one worker of nginx. On the two shared cores this was written on, single runs
+  gave between 0.20 and 0.50 of nginx. Node's HTTP module answering a constant body from memory gave the same range in
+  the same minutes, so what is left is the cost of that module in one process; the way on is more reading processes.
+`;
+
+const wanted = process.argv.slice(2);
+const benches: Record<string, () => Promise<Row | Row[]>> = {
+  import: benchImport,
+  publish: benchPublish,
+  serve: benchServe,
+  sizes: benchSizes,
+};
+const rows: Row[] = [];
+for (const [name, bench] of Object.entries(benches)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  console.log(`Measuring ${name} …`);
+  rows.push(...[await bench()].flat());
+}
+console.log(`\n${table(rows)}\n`);
+if (wanted.length === 0) {
+  const head = `# Performance
+
+Made by \`npm run bench\`, which measures both sides of every line in one run and takes the median. Absolute numbers
+depend on the machine (here ${cpus().length} cores); the ratios are what counts.
+
+`;
+  await writeFile(join(root, 'docs/performance.md'), `${head}${table(rows)}\n${remarks}`);
+}

@@ -1,0 +1,81 @@
+/**
+ * `npm test`: installs what is missing, then lint, types, unit tests and browser tests, and one closing line with
+ * the real totals. Plain JavaScript without packages, since it runs before they are there.
+ */
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { installPackages } from './install.js';
+
+const root = join(import.meta.dirname, '..');
+const results = join(root, '.cache');
+mkdirSync(results, { recursive: true });
+
+const run = (command, args, environment = {}) =>
+  spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...environment } })
+    .status === 0;
+
+installPackages(root);
+
+/** Programs the tests drive or compare with, by the Debian package that brings them. */
+const programs = { chromium: '/usr/bin/chromium', 'libimage-exiftool-perl': '/usr/bin/exiftool' };
+const missing = Object.keys(programs).filter(
+  (name) => !existsSync(programs[name]) && !(name === 'chromium' && process.env.CHROMIUM),
+);
+if (missing.length > 0) {
+  console.log(`Installing ${missing.join(', ')} from Debian's packages.`);
+  const installed =
+    run('apt-get', ['update', '-qq']) &&
+    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...missing], {
+      DEBIAN_FRONTEND: 'noninteractive',
+    });
+  if (!installed) {
+    console.error(`The tests need ${missing.join(' and ')}. Install them and start again.`);
+    process.exit(1);
+  }
+}
+
+let passed = 0;
+let failed = 0;
+const step = (name, ok) => {
+  console.log(`${ok ? 'ok' : 'FAILED'}: ${name}`);
+  if (ok) passed++;
+  else failed++;
+};
+const bin = (name) => join(root, 'node_modules/.bin', name);
+
+step('lint', run(bin('eslint'), ['.']));
+step('format', run(bin('prettier'), ['--check', '--log-level', 'warn', '.']));
+for (const project of ['tsconfig.core.json', 'tsconfig.json', 'tsconfig.studio.json', 'tsconfig.e2e.json'])
+  step(`types, ${project}`, run(bin('tsc'), ['-p', project]));
+step('build', run(process.execPath, ['--import', 'tsx', 'build/build.ts']));
+
+for (const project of ['unit', 'browser']) {
+  const file = join(results, `${project}.json`);
+  rmSync(file, { force: true });
+  run(
+    bin('jest'),
+    [
+      '--selectProjects',
+      project,
+      '--json',
+      '--outputFile',
+      file,
+      ...(project === 'browser' ? ['--runInBand'] : []),
+    ],
+    {
+      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+    },
+  );
+  if (!existsSync(file)) {
+    step(`${project} tests ran`, false);
+    continue;
+  }
+  const totals = JSON.parse(readFileSync(file, 'utf8'));
+  passed += totals.numPassedTests;
+  failed += totals.numFailedTests + totals.numRuntimeErrorTestSuites;
+  if (totals.numTotalTests === 0) step(`${project} tests ran`, false);
+}
+
+console.log(`${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

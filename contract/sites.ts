@@ -1,0 +1,186 @@
+import { z } from 'zod';
+import { heightSchema } from '#core/content/height.ts';
+import { idSchema } from '#core/content/id.ts';
+import { materialSchema } from '#core/content/material.ts';
+import { pageContentSchema, pageSchema } from '#core/content/page.ts';
+import { siteContentSchema, siteSchema } from '#core/content/site.ts';
+import { materialWordsSchema, fixesSchema } from '#core/content/material.ts';
+import { route } from './route.ts';
+
+const nothing = z.object({}).optional();
+const atSite = z.object({ site: idSchema });
+const revision = z.number().int().nonnegative();
+
+export const siteSummarySchema = z.object({ id: idSchema, title: z.string() });
+export type SiteSummary = z.infer<typeof siteSummarySchema>;
+
+const accessChangeSchema = z.object({ before: heightSchema, after: heightSchema });
+export const differenceSchema = z.object({
+  kind: z.enum(['added', 'changed', 'removed']),
+  page: idSchema.nullable(),
+  title: z.string(),
+  what: z.array(z.string()),
+  access: accessChangeSchema.nullable(),
+});
+
+export const releaseSummarySchema = z.object({
+  number: z.number().int(),
+  name: z.string(),
+  at: z.string(),
+  live: z.boolean(),
+});
+export type ReleaseSummary = z.infer<typeof releaseSummarySchema>;
+
+/** What readers see now and what waits: the truth behind the top strip. */
+export const liveSchema = z.object({
+  release: releaseSummarySchema.nullable(),
+  /** How high the release readers could open flies now; Private when nothing is open to anybody. */
+  readersReach: heightSchema,
+  waiting: z.array(differenceSchema),
+  /** Paths on this server that work now. */
+  addressPath: z.string().nullable(),
+  siteLinkPath: z.string().nullable(),
+  pageLinkPaths: z.record(z.string(), z.string()),
+});
+export type Live = z.infer<typeof liveSchema>;
+
+export const historySchema = z.object({ undo: z.string().nullable(), redo: z.string().nullable() });
+
+/** Everything the studio holds of one site. */
+export const siteStateSchema = z.object({
+  revision,
+  site: siteSchema,
+  pages: z.array(pageSchema),
+  materials: z.array(materialSchema),
+  history: historySchema,
+  live: liveSchema,
+});
+export type SiteState = z.infer<typeof siteStateSchema>;
+
+/** What changed after an edit, an undo or a redo; rows that went carry null. */
+export const patchSchema = z.object({
+  revision,
+  site: siteSchema.nullable(),
+  pages: z.record(z.string(), pageSchema.nullable()),
+  materials: z.record(z.string(), materialSchema.nullable()),
+  history: historySchema,
+  live: liveSchema,
+});
+export type Patch = z.infer<typeof patchSchema>;
+
+/** A change of some fields, with the revision the maker was looking at. */
+const changeOf = <T extends z.ZodObject>(content: T) =>
+  z.object({
+    seen: revision,
+    /** The name of the step in Undo, for example "Words in Tide clock". */
+    label: z.string().min(1).max(120),
+    /** Quick successive changes with one key become one step. */
+    mergeKey: z.string().max(120).optional(),
+    change: content.partial(),
+  });
+
+export const listSites = route({
+  method: 'GET',
+  path: '/api/sites',
+  params: nothing,
+  body: nothing,
+  reply: z.array(siteSummarySchema),
+});
+export const createSite = route({
+  method: 'POST',
+  path: '/api/sites',
+  params: nothing,
+  body: siteContentSchema.pick({ title: true }),
+  reply: siteSummarySchema,
+});
+export const getSite = route({
+  method: 'GET',
+  path: '/api/sites/:site',
+  params: atSite,
+  body: nothing,
+  reply: siteStateSchema,
+});
+export const changeSite = route({
+  method: 'PATCH',
+  path: '/api/sites/:site',
+  params: atSite,
+  body: changeOf(siteContentSchema),
+  reply: patchSchema,
+});
+
+const atPage = z.object({ site: idSchema, page: idSchema });
+export const createProject = route({
+  method: 'POST',
+  path: '/api/sites/:site/pages',
+  params: atSite,
+  body: z.object({
+    title: z.string().max(160),
+    /** Pictures the project starts from: the first becomes the opening, the rest a gallery. */
+    materials: z.array(idSchema).max(200),
+  }),
+  reply: patchSchema.extend({ page: idSchema }),
+});
+export const changePage = route({
+  method: 'PATCH',
+  path: '/api/sites/:site/pages/:page',
+  params: atPage,
+  body: changeOf(pageContentSchema),
+  reply: patchSchema,
+});
+export const deletePage = route({
+  method: 'DELETE',
+  path: '/api/sites/:site/pages/:page',
+  params: atPage,
+  body: nothing,
+  reply: patchSchema,
+});
+
+const atMaterial = z.object({ site: idSchema, material: idSchema });
+export const changeMaterial = route({
+  method: 'PATCH',
+  path: '/api/sites/:site/materials/:material',
+  params: atMaterial,
+  body: changeOf(materialWordsSchema.extend({ fixes: fixesSchema })),
+  reply: patchSchema,
+});
+export const deleteMaterials = route({
+  method: 'POST',
+  path: '/api/sites/:site/materials/delete',
+  params: atSite,
+  body: z.object({ materials: z.array(idSchema).min(1).max(500) }),
+  reply: patchSchema,
+});
+/** The reply to an upload; the request itself is the file's bytes. */
+export const importReplySchema = patchSchema.extend({ material: idSchema, duplicate: z.boolean() });
+export type ImportReply = z.infer<typeof importReplySchema>;
+
+export const undoEdit = route({
+  method: 'POST',
+  path: '/api/sites/:site/undo',
+  params: atSite,
+  body: nothing,
+  reply: patchSchema.extend({ label: z.string() }),
+});
+export const redoEdit = route({
+  method: 'POST',
+  path: '/api/sites/:site/redo',
+  params: atSite,
+  body: nothing,
+  reply: patchSchema.extend({ label: z.string() }),
+});
+
+export const checkAddress = route({
+  method: 'GET',
+  path: '/api/sites/:site/addresses/:address',
+  params: z.object({ site: idSchema, address: z.string().max(80) }),
+  body: nothing,
+  reply: z.object({ free: z.boolean(), why: z.string(), alsoFree: z.array(z.string()) }),
+});
+
+export const renewLink = route({
+  method: 'POST',
+  path: '/api/sites/:site/links/:thing/renew',
+  params: z.object({ site: idSchema, thing: idSchema }),
+  body: nothing,
+  reply: liveSchema,
+});

@@ -1,0 +1,121 @@
+import fc from 'fast-check';
+import { heights } from '../content/height.ts';
+import type { Material } from '../content/material.ts';
+import type { Page } from '../content/page.ts';
+import type { Part } from '../content/part.ts';
+import type { Draft } from '../content/site.ts';
+
+/**
+ * Random sites for property tests. Every text and every original carries a marker of the thing it belongs to
+ * (`«page-3»`, `«part-3-1»`, `«material-7»`), so a test can look for it in whatever was made from the site.
+ */
+const height = fc.constantFrom(...heights);
+/** Mostly open, so that deep trees are not all private. */
+const mostlyOpen = fc.oneof(
+  { weight: 3, arbitrary: fc.constant('public' as const) },
+  { weight: 2, arbitrary: height },
+);
+
+export const marker = {
+  page: (page: string) => `«${page}»`,
+  part: (part: string) => `«${part}»`,
+  material: (material: string) => `«${material}»`,
+};
+
+function material(at: number): Material {
+  const id = `material-${at}`;
+  return {
+    id,
+    kind: 'picture',
+    title: `title ${marker.material(id)}`,
+    caption: `caption ${marker.material(id)}`,
+    alt: `alt ${marker.material(id)}`,
+    original: at.toString(16).padStart(64, '0'),
+    fileName: `secret-${marker.material(id)}.jpg`,
+    bytes: 1000,
+    takenOn: '2026-01-01T10:00:00',
+    facts: {
+      format: 'jpeg',
+      widthPx: 1200,
+      heightPx: 800,
+      orientation: 1,
+      hasGps: true,
+      colour: '#888888',
+      thumbhash: '',
+    },
+    fixes: {},
+  };
+}
+
+const materialCount = 8;
+const materialId = fc.nat(materialCount - 1).map((at) => `material-${at}`);
+
+const partSpec = fc.record({
+  height: mostlyOpen,
+  kind: fc.constantFrom('words', 'picture', 'gallery'),
+  materials: fc.uniqueArray(materialId, { maxLength: 3 }),
+});
+
+function part(
+  pageAt: number,
+  at: number,
+  spec: { height: Part['height']; kind: string; materials: string[] },
+): Part {
+  const id = `part-${pageAt}-${at}`;
+  if (spec.kind === 'picture')
+    return { id, height: spec.height, kind: 'picture', material: spec.materials[0] ?? null, width: 'wide' };
+  if (spec.kind === 'gallery')
+    return {
+      id,
+      height: spec.height,
+      kind: 'gallery',
+      title: `gallery ${marker.part(id)}`,
+      pictures: spec.materials,
+    };
+  const text = { type: 'text' as const, text: `words ${marker.part(id)}` };
+  return {
+    id,
+    height: spec.height,
+    kind: 'words',
+    text: { type: 'doc', content: [{ type: 'paragraph', content: [text] }] },
+  };
+}
+
+const pageSpec = fc.record({
+  height: mostlyOpen,
+  parentStep: fc.option(fc.nat(5), { nil: null }),
+  opening: fc.uniqueArray(materialId, { maxLength: 2 }),
+  parts: fc.array(partSpec, { maxLength: 4 }),
+});
+
+export const draftArbitrary: fc.Arbitrary<Draft> = fc
+  .record({ height, pages: fc.array(pageSpec, { minLength: 1, maxLength: 8 }) })
+  .map((spec) => ({
+    site: {
+      id: 'site-1',
+      title: 'A site',
+      height: spec.height,
+      address: 'a-site',
+      searchEngines: false,
+      theme: 'broadsheet' as const,
+    },
+    materials: Array.from({ length: materialCount }, (_, at) => material(at)),
+    pages: spec.pages.map((page, at): Page => {
+      const id = `page-${at}`;
+      // A parent always stands earlier in the list, so the tree has no circles.
+      const parent = at > 0 && page.parentStep !== null ? `page-${page.parentStep % at}` : null;
+      return {
+        id,
+        kind: 'project',
+        slug: `p${at}`,
+        title: `title ${marker.page(id)}`,
+        summary: `summary ${marker.page(id)}`,
+        height: page.height,
+        rank: `a${at}`,
+        parent,
+        opening: { layout: 'full', pictures: page.opening },
+        facts: { when: `when ${marker.page(id)}`, role: '', withWhom: '', madeWith: '' },
+        parts: page.parts.map((one, partAt) => part(at, partAt, one)),
+      };
+    }),
+  }));

@@ -1,0 +1,72 @@
+import { type Height, heightLevel, lowest } from '../content/height.ts';
+import type { Id } from '../content/id.ts';
+import type { Page } from '../content/page.ts';
+import type { Draft } from '../content/site.ts';
+
+/** A site, a page or a part: the things that carry a height in this order from the outside in. */
+export interface Thing {
+  page?: Id;
+  part?: Id;
+}
+
+interface Link {
+  kind: 'site' | 'page' | 'part';
+  id: Id;
+  title: string;
+  height: Height;
+}
+
+export interface EffectiveHeight {
+  /** What its maker chose for the thing itself. */
+  chosen: Height;
+  /** The lowest height on the way from the site down to the thing. */
+  height: Height;
+  /** What holds it below `chosen`, the outermost one; null when nothing does. */
+  heldBy: { kind: 'site' | 'page'; id: Id; title: string } | null;
+}
+
+/**
+ * The page and the pages it stands in, outermost first. A page whose parent is missing or whose parents form a
+ * circle has no place in the tree: null, so that callers treat it as private.
+ */
+export function pathOfPages(pages: readonly Page[], id: Id): Page[] | null {
+  const byId = new Map(pages.map((page) => [page.id, page]));
+  const path: Page[] = [];
+  for (let next: Id | null = id; next !== null;) {
+    const page = byId.get(next);
+    if (!page || path.includes(page)) return null;
+    path.unshift(page);
+    next = page.parent;
+  }
+  return path;
+}
+
+/** The height that counts for a thing, and what holds it there. Unknown things are private. */
+export function effectiveHeight(draft: Pick<Draft, 'site' | 'pages'>, thing: Thing): EffectiveHeight {
+  const chain: Link[] = [
+    { kind: 'site', id: draft.site.id, title: draft.site.title, height: draft.site.height },
+  ];
+  if (thing.page !== undefined) {
+    const path = pathOfPages(draft.pages, thing.page);
+    if (!path) return { chosen: 'private', height: 'private', heldBy: null };
+    for (const page of path)
+      chain.push({ kind: 'page', id: page.id, title: page.title, height: page.height });
+    if (thing.part !== undefined) {
+      const part = path.at(-1)?.parts.find(({ id }) => id === thing.part);
+      if (!part) return { chosen: 'private', height: 'private', heldBy: null };
+      chain.push({ kind: 'part', id: part.id, title: '', height: part.height });
+    }
+  }
+  const chosen = chain.at(-1)?.height ?? 'private';
+  const height = lowest(chain.map((link) => link.height));
+  const holder =
+    heightLevel(height) < heightLevel(chosen)
+      ? chain.slice(0, -1).find((link) => link.height === height)
+      : undefined;
+  return {
+    chosen,
+    height,
+    heldBy:
+      holder && holder.kind !== 'part' ? { kind: holder.kind, id: holder.id, title: holder.title } : null,
+  };
+}

@@ -1,0 +1,142 @@
+import { lowest, reaches } from '../content/height.ts';
+import type { Id } from '../content/id.ts';
+import type { Material } from '../content/material.ts';
+import { byRank, type Opening, type Page } from '../content/page.ts';
+import { isEmptyPart, materialsOf, type Part, type PartShape } from '../content/part.ts';
+import type { Draft, Site } from '../content/site.ts';
+import { effectiveHeight, pathOfPages } from './effective-height.ts';
+import { reachOf, type Viewer } from './viewer.ts';
+
+/** A picture as a reader may know it: no file name, no date, no place, no original unless a download is offered. */
+export type SeenMaterial = Pick<Material, 'id' | 'title' | 'caption' | 'alt' | 'original' | 'fixes'> & {
+  facts: Pick<Material['facts'], 'widthPx' | 'heightPx' | 'orientation' | 'colour'>;
+};
+
+/** A part as a reader gets it: its height is nobody's business. */
+export type SeenPart = PartShape;
+
+export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title' | 'summary' | 'facts'> & {
+  parent: Id | null;
+  opening: Opening;
+  parts: SeenPart[];
+};
+
+export interface SiteView {
+  site: Pick<Site, 'title' | 'theme'>;
+  /** The page a page link opens, or null when the whole site is entered at its home page. */
+  entry: Id | null;
+  /** In reading order; a parent stands before its children. */
+  pages: SeenPage[];
+  /** Only what the pages above show. */
+  materials: Record<Id, SeenMaterial>;
+}
+
+/**
+ * Whether a page lies within what the viewer entered through. A link opens what is listed below it: a page set to
+ * Unlisted by its own maker stands in no list and is opened by its own link only.
+ */
+function inScope(viewer: Viewer, path: readonly Page[]): boolean {
+  const ids = path.map((page) => page.id);
+  switch (viewer.kind) {
+    case 'maker':
+    case 'stranger':
+      return true;
+    case 'site-link':
+      return lowest(path.map((page) => page.height)) === 'public';
+    case 'page-link': {
+      const at = ids.indexOf(viewer.page);
+      return at >= 0 && lowest(path.slice(at + 1).map((page) => page.height)) === 'public';
+    }
+    case 'pass':
+      return viewer.covers === 'site' || viewer.covers.some((id) => ids.includes(id));
+  }
+}
+
+function withoutHeight(part: Part): SeenPart {
+  const { height: _, ...seen } = part;
+  return seen;
+}
+
+function seenMaterial(material: Material): SeenMaterial {
+  const { id, title, caption, alt, original, fixes, facts } = material;
+  return {
+    id,
+    title,
+    caption,
+    alt,
+    original,
+    fixes,
+    facts: {
+      widthPx: facts.widthPx,
+      heightPx: facts.heightPx,
+      orientation: facts.orientation,
+      colour: facts.colour,
+    },
+  };
+}
+
+/** Pages in reading order: brothers and sisters by rank, children right after their parent. */
+function inReadingOrder(pages: readonly Page[]): Page[] {
+  const below = new Map<Id | null, Page[]>();
+  const known = new Set(pages.map((page) => page.id));
+  for (const page of pages) {
+    const parent = page.parent !== null && known.has(page.parent) ? page.parent : null;
+    below.set(parent, [...(below.get(parent) ?? []), page]);
+  }
+  const walk = (parent: Id | null): Page[] =>
+    (below.get(parent) ?? []).sort(byRank).flatMap((page) => [page, ...walk(page.id)]);
+  return walk(null);
+}
+
+/**
+ * The one door: what a viewer may see of a draft, as plain data, or null when they may see nothing at all.
+ * Everything public is produced from this result and from nothing else. Pure; does not change the draft.
+ *
+ * A part is in the view when its effective height reaches the viewer; a page when its own does and the viewer's
+ * entrance covers it; a material when a page or part in the view shows it.
+ */
+export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
+  const reach = reachOf(viewer);
+  if (!reaches(draft.site.height, reach)) return null;
+
+  const open = draft.pages.filter((page) => {
+    const path = pathOfPages(draft.pages, page.id);
+    return (
+      path !== null &&
+      inScope(viewer, path) &&
+      reaches(effectiveHeight(draft, { page: page.id }).height, reach)
+    );
+  });
+  const entry = viewer.kind === 'page-link' ? viewer.page : null;
+  if (entry !== null && !open.some((page) => page.id === entry)) return null;
+  if (viewer.kind === 'pass' && open.length === 0) return null;
+
+  const known = new Map(draft.materials.map((material) => [material.id, material]));
+  const openIds = new Set(open.map((page) => page.id));
+  const materials: Record<Id, SeenMaterial> = {};
+  const show = (id: Id): boolean => {
+    const material = known.get(id);
+    if (material) materials[id] = seenMaterial(material);
+    return material !== undefined;
+  };
+
+  const pages = inReadingOrder(open).map((page): SeenPage => {
+    const parts = page.parts.filter(
+      (part) =>
+        !isEmptyPart(part) && reaches(effectiveHeight(draft, { page: page.id, part: part.id }).height, reach),
+    );
+    for (const part of parts) materialsOf(part).forEach(show);
+    return {
+      id: page.id,
+      kind: page.kind,
+      slug: page.slug,
+      title: page.title,
+      summary: page.summary,
+      facts: page.facts,
+      parent: page.parent !== null && openIds.has(page.parent) && page.id !== entry ? page.parent : null,
+      opening: { layout: page.opening.layout, pictures: page.opening.pictures.filter(show) },
+      parts: parts.map(withoutHeight),
+    };
+  });
+  return { site: { title: draft.site.title, theme: draft.site.theme }, entry, pages, materials };
+}

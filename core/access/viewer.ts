@@ -1,0 +1,25 @@
+import type { Height } from '../content/height.ts';
+import type { Id } from '../content/id.ts';
+
+/** Somebody who opens a site, told apart only by how they came in. */
+export type Viewer =
+  | { kind: 'maker' }
+  | { kind: 'stranger' }
+  | { kind: 'site-link' }
+  | { kind: 'page-link'; page: Id }
+  | { kind: 'pass'; covers: 'site' | Id[] };
+
+/** The lowest effective height this viewer can still see. */
+export function reachOf(viewer: Viewer): Height {
+  switch (viewer.kind) {
+    case 'maker':
+      return 'private';
+    case 'pass':
+      return 'invited';
+    case 'site-link':
+    case 'page-link':
+      return 'unlisted';
+    case 'stranger':
+      return 'public';
+  }
+}

@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { heightSchema } from './height.ts';
+import { idSchema } from './id.ts';
+import { partsSchema } from './part.ts';
+
+export const pageKinds = ['home', 'project', 'about', 'resume', 'plain', 'heading', 'link'] as const;
+export const openingLayouts = ['full', 'strip', 'words'] as const;
+
+export const openingSchema = z.object({
+  layout: z.enum(openingLayouts),
+  pictures: z.array(idSchema).max(3, 'An opening shows at most three pictures.'),
+});
+export type Opening = z.infer<typeof openingSchema>;
+
+const line = (most: number) => z.string().max(most, `This can be at most ${most} characters long.`);
+
+export const caseFactsSchema = z.object({
+  when: line(80).default(''),
+  role: line(160).default(''),
+  withWhom: line(200).default(''),
+  madeWith: line(200).default(''),
+});
+export type CaseFacts = z.infer<typeof caseFactsSchema>;
+
+/** What a maker can change on a page; every member is checked on its own. */
+export const pageContentSchema = z.object({
+  title: line(160),
+  summary: line(400),
+  slug: z
+    .string()
+    .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'Use small letters, digits and single hyphens.')
+    .max(80),
+  height: heightSchema,
+  rank: z.string().min(1).max(200),
+  parent: idSchema.nullable(),
+  opening: openingSchema,
+  facts: caseFactsSchema,
+  parts: partsSchema,
+});
+
+export const pageSchema = pageContentSchema.extend({
+  id: idSchema,
+  kind: z.enum(pageKinds),
+});
+export type Page = z.infer<typeof pageSchema>;
+
+/** Reading order: by rank, then by id so that equal ranks still have one order. */
+export function byRank(a: { rank: string; id: string }, b: { rank: string; id: string }): number {
+  return a.rank < b.rank ? -1 : a.rank > b.rank ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
+}

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { addressSchema } from './address.ts';
+import { heightSchema } from './height.ts';
+import { idSchema } from './id.ts';
+import type { Material } from './material.ts';
+import type { Page } from './page.ts';
+
+export const themes = ['broadsheet'] as const;
+
+export const siteContentSchema = z.object({
+  title: z
+    .string()
+    .trim()
+    .min(1, 'A site needs a name.')
+    .max(80, 'A site name can be at most 80 characters long.'),
+  height: heightSchema,
+  address: addressSchema.nullable(),
+  searchEngines: z.boolean(),
+  theme: z.enum(themes),
+});
+
+export const siteSchema = siteContentSchema.extend({ id: idSchema });
+export type Site = z.infer<typeof siteSchema>;
+
+/** Everything of one site as its maker has it now: the only input of `seenBy`. */
+export interface Draft {
+  site: Site;
+  pages: Page[];
+  materials: Material[];
+}

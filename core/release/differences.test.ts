@@ -1,0 +1,78 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { draftArbitrary, marker } from '../access/arbitrary-draft.ts';
+import { seenBy } from '../access/seen-by.ts';
+import type { Viewer } from '../access/viewer.ts';
+import type { Draft } from '../content/site.ts';
+import { differences } from './differences.ts';
+import { releasable } from './released.ts';
+
+const readers: Viewer[] = [{ kind: 'stranger' }, { kind: 'site-link' }, { kind: 'pass', covers: 'site' }];
+const viewsOf = (draft: Draft) => JSON.stringify(readers.map((viewer) => seenBy(draft, viewer)));
+
+describe('releasable', () => {
+  test('keeps exactly what readers can see: the views of the copy equal the views of the draft', () => {
+    fc.assert(
+      fc.property(draftArbitrary, (draft) => expect(viewsOf(releasable(draft))).toBe(viewsOf(draft))),
+    );
+  });
+
+  test('holds nothing private', () => {
+    fc.assert(
+      fc.property(draftArbitrary, (draft) => {
+        const bytes = JSON.stringify(releasable(draft));
+        for (const page of draft.pages)
+          if (page.height === 'private') expect(bytes).not.toContain(marker.page(page.id));
+      }),
+    );
+  });
+});
+
+describe('differences', () => {
+  test('are none right after publishing', () => {
+    fc.assert(
+      fc.property(draftArbitrary, (draft) => expect(differences(releasable(draft), draft)).toEqual([])),
+    );
+  });
+
+  test('are none only if every reader sees the same as before', () => {
+    fc.assert(
+      fc.property(draftArbitrary, draftArbitrary, (live, draft) => {
+        const same = { ...draft, site: { ...draft.site, address: live.site.address } };
+        if (differences(releasable(live), same).length === 0) expect(viewsOf(same)).toBe(viewsOf(live));
+      }),
+    );
+  });
+
+  test('say in words what changed', () => {
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 7 });
+    if (!draft) throw new Error('no sample');
+    const open: Draft = {
+      ...draft,
+      site: { ...draft.site, height: 'public' },
+      pages: [
+        {
+          ...(draft.pages[0] as Draft['pages'][number]),
+          height: 'public',
+          parent: null,
+          title: 'Tide clock',
+        },
+      ],
+    };
+    const renamed: Draft = { ...open, pages: open.pages.map((page) => ({ ...page, summary: 'New line' })) };
+    expect(differences(releasable(open), renamed)).toEqual([
+      { kind: 'changed', page: 'page-0', title: 'Tide clock', what: ['summary'], access: null },
+    ]);
+    const closed: Draft = { ...open, site: { ...open.site, height: 'private' } };
+    expect(differences(releasable(open), closed)).toEqual([
+      {
+        kind: 'changed',
+        page: null,
+        title: 'The whole site',
+        what: ['Public becomes Private'],
+        access: { before: 'public', after: 'private' },
+      },
+    ]);
+    expect(differences(null, open).map((one) => one.kind)).toEqual(['changed', 'added']);
+  });
+});

@@ -1,0 +1,144 @@
+import { effectiveHeight } from '../access/effective-height.ts';
+import { type Height, heightLevel } from '../content/height.ts';
+import type { Id } from '../content/id.ts';
+import { byRank, type Page } from '../content/page.ts';
+import { materialsOf, type Part } from '../content/part.ts';
+import type { Draft } from '../content/site.ts';
+import { releasable } from './released.ts';
+
+/** One thing that publishing would change for readers. */
+export interface Difference {
+  kind: 'added' | 'changed' | 'removed';
+  /** The page it happens on; null for the site itself. */
+  page: Id | null;
+  title: string;
+  /** What changes, in a reader's words, for example "words rewritten". Never empty. */
+  what: string[];
+  /** Set when somebody can open more or less than before. */
+  access: { before: Height; after: Height } | null;
+}
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
+const partNames: Record<Part['kind'], string> = { words: 'words', picture: 'picture', gallery: 'gallery' };
+
+/** Pictures as readers see them: those facts of a material that show on a page. */
+function shownPicture(draft: Draft, id: Id): unknown {
+  const material = draft.materials.find((candidate) => candidate.id === id);
+  return material && [material.original, material.caption, material.alt, material.fixes];
+}
+
+function partChanges(before: Draft, after: Draft, old: readonly Part[], now: readonly Part[]): string[] {
+  const what: string[] = [];
+  const oldById = new Map(old.map((part) => [part.id, part]));
+  const nowIds = new Set(now.map((part) => part.id));
+  for (const part of now) {
+    const was = oldById.get(part.id);
+    const name = partNames[part.kind];
+    if (!was) what.push(`${name} added`);
+    else if (part.kind === 'words' && !same(was, part)) what.push('words rewritten');
+    else if (!same(was, part)) what.push(`${name} changed`);
+    else if (
+      !same(
+        materialsOf(was).map((id) => shownPicture(before, id)),
+        materialsOf(part).map((id) => shownPicture(after, id)),
+      )
+    )
+      what.push(`caption, alt text or fixes in a ${name}`);
+  }
+  for (const part of old) if (!nowIds.has(part.id)) what.push(`${partNames[part.kind]} removed`);
+  const common = (list: readonly Part[], other: ReadonlySet<Id>) =>
+    list.filter((part) => other.has(part.id)).map((part) => part.id);
+  if (!same(common(old, nowIds), common(now, new Set(oldById.keys())))) what.push('parts in another order');
+  return what;
+}
+
+function pageChanges(before: Draft, after: Draft, was: Page, page: Page): string[] {
+  const what: string[] = [];
+  if (was.title !== page.title) what.push('title');
+  if (was.summary !== page.summary) what.push('summary');
+  if (was.slug !== page.slug) what.push('address of the page');
+  if (!same(was.facts, page.facts)) what.push('case facts');
+  if (
+    !same(was.opening, page.opening) ||
+    !same(
+      was.opening.pictures.map((id) => shownPicture(before, id)),
+      page.opening.pictures.map((id) => shownPicture(after, id)),
+    )
+  )
+    what.push('opening');
+  what.push(...partChanges(before, after, was.parts, page.parts));
+  if (was.parent !== page.parent || was.rank !== page.rank) what.push('place in the site');
+  return what;
+}
+
+const heightNames: Record<Height, string> = {
+  private: 'Private',
+  invited: 'Invited',
+  unlisted: 'Unlisted',
+  public: 'Public',
+};
+
+/**
+ * What publishing `draft` would change for readers who now see `live` (the releasable part of an earlier draft;
+ * null when nothing is published). Empty when readers already see the draft as it is.
+ */
+export function differences(live: Draft | null, draft: Draft): Difference[] {
+  const after = releasable(draft);
+  const list: Difference[] = [];
+  const siteWas = live?.site.height ?? 'private';
+  const siteIs = after.site.height;
+  const what: string[] = [];
+  if (live && live.site.title !== after.site.title) what.push('name of the site');
+  if (live && live.site.theme !== after.site.theme) what.push('theme');
+  if (siteWas !== siteIs) what.push(`${heightNames[siteWas]} becomes ${heightNames[siteIs]}`);
+  if (what.length > 0)
+    list.push({
+      kind: 'changed',
+      page: null,
+      title: 'The whole site',
+      what,
+      access: siteWas === siteIs ? null : { before: siteWas, after: siteIs },
+    });
+
+  const oldPages = new Map((live?.pages ?? []).map((page) => [page.id, page]));
+  for (const page of [...after.pages].sort(byRank)) {
+    const was = oldPages.get(page.id);
+    const isAt = effectiveHeight(after, { page: page.id }).height;
+    if (!live || !was) {
+      const parts = page.parts.flatMap(materialsOf).length + page.opening.pictures.length;
+      list.push({
+        kind: 'added',
+        page: page.id,
+        title: page.title || 'Untitled',
+        what: [parts > 0 ? plural(parts, 'picture') : 'new page', heightNames[isAt]],
+        access: { before: 'private', after: isAt },
+      });
+      continue;
+    }
+    const wasAt = effectiveHeight(live, { page: page.id }).height;
+    const changes = pageChanges(live, after, was, page);
+    // A page that rises or sinks only with the whole site is told once, with the site.
+    const ownHeightMoved = was.height !== page.height && wasAt !== isAt;
+    if (ownHeightMoved) changes.push(`${heightNames[wasAt]} becomes ${heightNames[isAt]}`);
+    if (changes.length > 0)
+      list.push({
+        kind: 'changed',
+        page: page.id,
+        title: page.title || 'Untitled',
+        what: changes,
+        access: heightLevel(wasAt) === heightLevel(isAt) ? null : { before: wasAt, after: isAt },
+      });
+  }
+  const nowIds = new Set(after.pages.map((page) => page.id));
+  for (const was of live?.pages ?? [])
+    if (live && !nowIds.has(was.id) && after.site.height !== 'private')
+      list.push({
+        kind: 'removed',
+        page: was.id,
+        title: was.title || 'Untitled',
+        what: ['readers can no longer open it'],
+        access: { before: effectiveHeight(live, { page: was.id }).height, after: 'private' },
+      });
+  return list;
+}

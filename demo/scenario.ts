@@ -1,0 +1,135 @@
+/**
+ * A second-year product-making student in an invented harbour town, in the middle of the work: two projects that
+ * are live, edits waiting on one of them, a rough draft, and loose pictures. Everything here is made up.
+ */
+export interface DemoProject {
+  folder: string;
+  title: string;
+  summary: string;
+  facts: { when: string; role: string; madeWith: string; withWhom: string };
+  opening: { layout: 'full' | 'strip'; pictures: string[] };
+  parts: (
+    | { kind: 'words'; text: string }
+    | { kind: 'picture'; file: string; width: 'text' | 'wide' | 'full' }
+    | { kind: 'gallery'; title: string; files: string[] }
+  )[];
+}
+
+export const maker = { name: 'Wren', site: 'Wren', address: 'wren-makes' };
+
+export const front = {
+  title: 'Wren makes useful things for a harbour town, and keeps the mistakes on show.',
+  summary:
+    'Second-year product making. Wood, sailcloth, small mechanisms, mostly from what others threw out.',
+};
+
+export const live: DemoProject[] = [
+  {
+    folder: 'tide-clock',
+    title: 'Tide clock',
+    summary:
+      'A wall clock with one hand that goes round once per tide, so the whole house knows when the slip is dry.',
+    facts: {
+      when: 'September to December 2025',
+      role: 'Design, making, testing',
+      madeWith: 'Birch plywood, brass, one slow motor',
+      withWhom: 'Idris, who checked the gear sums',
+    },
+    opening: { layout: 'full', pictures: ['08-hero-on-wall.jpg'] },
+    parts: [
+      {
+        kind: 'words',
+        text: `# Why the hour was the wrong question
+
+The slip in our harbour is under water for about five hours of every twelve. The tide table on the office wall is right, but it is small, and every visitor asks the same question at the counter.
+
+An ordinary clock cannot help, because a tide takes twelve hours and twenty-five minutes. So I made a clock that does. It has no numbers. The top half of the dial is dry slip, the bottom half is water, and one brass hand shows which.`,
+      },
+      {
+        kind: 'gallery',
+        title: 'From a pencil line to the wall',
+        files: [
+          '01-sketch.jpg',
+          '02-cardboard-prototype.jpg',
+          '03-laser-cut-parts.jpg',
+          '04-gears-and-motor.jpg',
+          '05-dial-on-bench.jpg',
+          '07-hand-close-up.jpg',
+        ],
+      },
+      {
+        kind: 'words',
+        text: `# What I would do differently
+
+Most of the work was in leaving things out. The first drawing had a moon, a second hand and a date. The people who read it asked for none of them.
+
+I cut the first gears before I had done the sums properly, and lost a sheet of plywood to it. Next time the sums come first, on paper, where they are cheap.`,
+      },
+    ],
+  },
+  {
+    folder: 'bee-hotel',
+    title: 'Fold-flat bee hotel',
+    summary: 'A house for solitary bees that arrives flat, goes up with one strap, and opens for cleaning.',
+    facts: {
+      when: 'January to April 2026',
+      role: 'Design and making',
+      madeWith: 'Offcut plywood, reeds, one red strap',
+      withWhom: 'The allotment on Quay Lane',
+    },
+    opening: {
+      layout: 'strip',
+      pictures: ['07-hero-on-fence.jpg', '06-flat-packed.jpg', '05-roof-open.jpg'],
+    },
+    parts: [
+      {
+        kind: 'words',
+        text: `Most bee hotels are glued shut, so nobody can change the tubes, and after two summers they do more harm than good. Mine is six panels and a strap. It fits in a bicycle bag, and one half of the roof lifts.
+
+# The ugly first one
+
+The first version was crooked, and bees moved in anyway. That told me the holes matter more than the house: **clean edges, the right depth, and morning sun**.`,
+      },
+      { kind: 'picture', file: '04-drilled-holes.jpg', width: 'wide' },
+      {
+        kind: 'gallery',
+        title: '',
+        files: ['01-sketch.jpg', '02-first-prototype.jpg', '03-table-with-parts.jpg'],
+      },
+    ],
+  },
+];
+
+/** What the maker wrote after the last publish: readers do not see it yet. */
+export const waitingSummary =
+  'A house for solitary bees that folds flat, goes up with one strap, and opens for cleaning.';
+
+export const draft: DemoProject = {
+  folder: 'sailcloth-satchel',
+  title: 'Sailcloth satchel',
+  summary: '',
+  facts: {
+    when: 'October to November 2025',
+    role: '',
+    madeWith: 'A torn mainsail, mooring rope',
+    withWhom: '',
+  },
+  opening: { layout: 'full', pictures: ['06-hero.jpg'] },
+  parts: [
+    {
+      kind: 'words',
+      text: 'One sail, four bags, nothing thrown away. Write here how the seams were tested.',
+    },
+    { kind: 'gallery', title: '', files: ['02-pattern-pieces.jpg', '03-stitching-close-up.jpg'] },
+  ],
+};
+
+/** Gathered and not placed anywhere yet. */
+export const loose = [
+  'sailcloth-satchel/04-strap-detail.jpg',
+  'tide-clock/06-bench-shot-rotated.jpg',
+  'tide-clock/09-hero-again-a.jpg',
+  'float-lamp/06-hero-lit-room.jpg',
+  'float-lamp/01-sketch.jpg',
+  'site/03-harbour-dusk.jpg',
+];

@@ -1,0 +1,171 @@
+import argon2 from '@node-rs/argon2';
+import { and, eq } from 'drizzle-orm';
+import { createReadStream } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import { basename, join } from 'node:path';
+import { generateKeyBetween } from 'fractional-indexing';
+import { z } from 'zod';
+import type { Page } from '#core/content/page.ts';
+import type { Part } from '#core/content/part.ts';
+import { pageSlug } from '#core/content/address.ts';
+import type { Block, Inline, RichText } from '#core/content/rich-text.ts';
+import { demoEmail } from '#server/accounts/routes.ts';
+import { edit } from '#server/db/edit.ts';
+import { newId } from '#server/db/new-id.ts';
+import { accounts, pages } from '#server/db/schema.ts';
+import { importMaterial, type ImportDeps } from '#server/media/import-material.ts';
+import { emptyPage } from '#server/pages/new-page.ts';
+import { publish, type PublishDeps } from '#server/publish/publish.ts';
+import { loadDraft, ownSite } from '#server/sites/load-draft.ts';
+import { makeSite } from '#server/sites/routes.ts';
+import { draft, type DemoProject, front, live, loose, maker, waitingSummary } from './scenario.ts';
+
+const manifestSchema = z.array(
+  z.object({ file: z.string(), title: z.string(), caption: z.string(), alt: z.string() }),
+);
+
+function inlines(text: string): Inline[] {
+  return text
+    .split(/(\*\*[^*]+\*\*)/)
+    .filter(Boolean)
+    .map((piece) =>
+      piece.startsWith('**')
+        ? { type: 'text', text: piece.slice(2, -2), marks: [{ type: 'bold' }] }
+        : { type: 'text', text: piece },
+    );
+}
+
+/** Paragraphs, `# headings` and `**bold**`: enough for the scenario. */
+function richText(text: string): RichText {
+  const blocks = text
+    .split(/\n\s*\n/)
+    .map((block): Block =>
+      block.startsWith('# ')
+        ? { type: 'heading', attrs: { level: 2 }, content: inlines(block.slice(2).trim()) }
+        : { type: 'paragraph', content: inlines(block.replace(/\s+/g, ' ').trim()) },
+    );
+  return { type: 'doc', content: blocks };
+}
+
+/**
+ * Makes the demo account with its site, through the same functions that the studio's requests use.
+ *
+ * @returns false when the demo is there already
+ */
+export async function seedDemo(
+  deps: ImportDeps & PublishDeps,
+  pictures: string,
+  say: (line: string) => void,
+): Promise<boolean> {
+  const { db } = deps;
+  const [known] = await db.select({ id: accounts.id }).from(accounts).where(eq(accounts.email, demoEmail));
+  if (known) return false;
+  const described = manifestSchema.parse(JSON.parse(await readFile(join(pictures, 'manifest.json'), 'utf8')));
+
+  const account = newId();
+  await db.insert(accounts).values({
+    id: account,
+    name: maker.name,
+    email: demoEmail,
+    // Nobody knows this password: the demo is entered by its one-click sign-in and by nothing else.
+    passwordHash: await argon2.hash(newId() + newId()),
+  });
+  const site = await makeSite(db, account, maker.site);
+  const scope = { site, account };
+
+  const ids = new Map<string, string>();
+  const bring = async (file: string): Promise<string> => {
+    const known = ids.get(file);
+    if (known) return known;
+    const stream = createReadStream(join(pictures, file));
+    const { material } = await importMaterial(deps, scope, { name: basename(file), stream });
+    const words = described.find((one) => one.file === file);
+    if (words)
+      await edit(db, scope, { label: `Words of ${words.title}` }, async (running) => {
+        await running.update('material', material, {
+          title: words.title,
+          caption: words.caption,
+          alt: words.alt,
+        });
+      });
+    ids.set(file, material);
+    return material;
+  };
+
+  const addProject = async (project: DemoProject): Promise<void> => {
+    const of = (file: string) => bring(`${project.folder}/${file}`);
+    const parts: Part[] = [];
+    for (const part of project.parts) {
+      const base = { id: newId(), height: 'public' as const };
+      if (part.kind === 'words') parts.push({ ...base, kind: 'words', text: richText(part.text) });
+      else if (part.kind === 'picture')
+        parts.push({ ...base, kind: 'picture', material: await of(part.file), width: part.width });
+      else {
+        const materials = [];
+        for (const file of part.files) materials.push(await of(file));
+        parts.push({ ...base, kind: 'gallery', title: part.title, pictures: materials });
+      }
+    }
+    const opening = [];
+    for (const file of project.opening.pictures) opening.push(await of(file));
+    const rows = await db
+      .select({ rank: pages.rank, slug: pages.slug })
+      .from(pages)
+      .where(eq(pages.siteId, site));
+    const last =
+      rows
+        .map((row) => row.rank)
+        .sort()
+        .at(-1) ?? null;
+    const page: Page = {
+      ...emptyPage(
+        'project',
+        generateKeyBetween(last, null),
+        pageSlug(project.title, new Set(rows.map((row) => row.slug))),
+      ),
+      title: project.title,
+      summary: project.summary,
+      facts: project.facts,
+      opening: { layout: project.opening.layout, pictures: opening },
+      parts,
+    };
+    await edit(db, scope, { label: `New project ${project.title}` }, (running) =>
+      running.insert('page', page),
+    );
+    say(`  ${project.title}`);
+  };
+
+  say('Making the demo site:');
+  for (const project of live) await addProject(project);
+  await edit(db, scope, { label: 'Front page' }, async (running) => {
+    const [home] = await running.tx
+      .select({ id: pages.id })
+      .from(pages)
+      .where(and(eq(pages.siteId, site), eq(pages.kind, 'home')));
+    if (home) await running.update('page', home.id, front);
+    await running.update('site', site, { height: 'public', address: maker.address });
+  });
+  const row = await ownSite(db, account, site);
+  let step = '';
+  await publish(
+    deps,
+    await loadDraft(db, row),
+    'First two projects',
+    (now, done, total) => {
+      if (now !== step || done === total) say(`  ${now} ${done} of ${total}`);
+      step = now;
+    },
+    new AbortController().signal,
+  );
+  await addProject(draft);
+  for (const file of loose) await bring(file);
+  await edit(db, scope, { label: 'Summary of Fold-flat bee hotel' }, async (running) => {
+    const rows = await running.tx
+      .select({ id: pages.id, title: pages.title })
+      .from(pages)
+      .where(eq(pages.siteId, site));
+    const hotel = rows.find((one) => one.title === 'Fold-flat bee hotel');
+    if (hotel) await running.update('page', hotel.id, { summary: waitingSummary });
+  });
+  return true;
+}

@@ -1,0 +1,231 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { readFile, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Browser } from 'puppeteer-core';
+import { launchBrowser } from './support/browser.ts';
+import { BuiltServer } from './support/demo-server.ts';
+import { demoPictures, Driver } from './support/studio-driver.ts';
+
+/** The demo site in the studio: every room, wrong files, two tabs, a phone, a pulled plug. */
+let server: BuiltServer;
+let browser: Browser;
+let studio: Driver;
+let rooms = '';
+
+beforeAll(async () => {
+  server = await BuiltServer.start('demo');
+  browser = await launchBrowser();
+  studio = new Driver(await browser.newPage());
+  await studio.page.goto(`${server.origin}/`);
+  await studio.press('button', /demo maker/);
+  await studio.reads('Fold-flat bee hotel');
+  rooms = studio.page.url().replace(/\/projects.*/, '');
+}, 120_000);
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+const openTideClock = async (driver: Driver) => {
+  await driver.page.goto(`${rooms}/projects`);
+  await driver.press('link', 'Tide clock');
+  await driver.reads('Case facts');
+};
+
+describe('the demo site in the studio', () => {
+  test('says truthfully what readers see', async () => {
+    await studio.reads('Visitors see release 1');
+    await studio.reads('2 edits waiting');
+  });
+
+  test.each(['gather', 'projects', 'about', 'arrange', 'look', 'check', 'share', 'feedback'])(
+    'axe finds nothing in %s, wide and on a phone',
+    async (room) => {
+      await studio.page.goto(`${rooms}/${room}`, { waitUntil: 'networkidle0' });
+      expect(await studio.axe()).toEqual([]);
+      await studio.page.setViewport({ width: 390, height: 844 });
+      expect(await studio.axe()).toEqual([]);
+      const overflow = await studio.page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      expect(overflow).toBe(0);
+      await studio.page.setViewport({ width: 1280, height: 800 });
+    },
+  );
+
+  test('wrong files each get a sentence, and good ones beside them are taken', async () => {
+    const broken = join(server.folder, 'broken.jpg');
+    const letter = join(server.folder, 'letter.jpg');
+    const picture = await readFile(join(demoPictures, 'tool-board/05-hero.jpg'));
+    await writeFile(broken, picture.subarray(0, 9000));
+    await writeFile(letter, 'Dear harbour office, this is not a picture.');
+    await studio.page.goto(`${rooms}/gather`);
+    await studio.reads('not used yet');
+    await studio.choose([
+      broken,
+      join(demoPictures, 'tool-board/05-hero.jpg'),
+      letter,
+      join(demoPictures, 'tide-clock/01-sketch.jpg'),
+    ]);
+    await studio.reads(/1 added, 1 here already, 2 not added/, 30_000);
+    await studio.reads('broken or was cut off');
+    await studio.reads('not a JPEG, PNG, WebP or AVIF picture');
+    await studio.reads('you have this picture already');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Put this list away');
+    // The new one is chosen, ready for a project; those that were here are not.
+    await studio.reads('1 chosen');
+    await studio.press('button', 'None');
+  });
+
+  test('a material is looked at, chosen, deleted and brought back', async () => {
+    const tiles = () => studio.page.$$eval('.tile', (found) => found.length);
+    const before = await tiles();
+    await studio.press('button', /^Harbour at dusk: look at it/);
+    await studio.reads('Used in');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('checkbox', /^Choose Harbour at dusk/);
+    await studio.press('button', 'Delete');
+    await studio.reads('1 deleted');
+    expect(await tiles()).toBe(before - 1);
+    await studio.press('button', /^Undo/);
+    await studio.reads('Undone: Delete picture');
+    expect(await tiles()).toBe(before);
+  });
+
+  test('a picture from the tray is placed by pressing it and by dragging it', async () => {
+    await openTideClock(studio);
+    const bows = () =>
+      studio.page.$$eval('.tail .bow-line b', (found) => found.map((bow) => bow.textContent));
+    const before = await bows();
+    await studio.press('button', /^Place Harbour at dusk/);
+    await studio.saved();
+    expect(await bows()).toEqual([...before, 'Picture']);
+    const item = await studio.named('button', /^Place Float lamp by/);
+    const tie = (await studio.page.$$('.tie-place'))[0];
+    await tie?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+    const [from, to] = [await item.boundingBox(), await tie?.boundingBox()];
+    if (!from || !to) throw new Error('Nothing to drag.');
+    await studio.page.mouse.move(from.x + 30, from.y + 30);
+    await studio.page.mouse.down();
+    await studio.page.mouse.move(from.x + 30, from.y - 40, { steps: 4 });
+    await studio.page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    await studio.page.mouse.move(to.x + to.width / 2 + 2, to.y + to.height / 2);
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    await studio.page.mouse.up();
+    await studio.saved();
+    expect(await bows()).toEqual(['Opening', 'Picture', ...before.slice(1), 'Picture']);
+    for (let n = 0; n < 2; n++) {
+      await studio.press('button', /^Undo/);
+      await new Promise((resolve) => setTimeout(resolve, 300));
+    }
+    expect(await bows()).toEqual(before);
+  });
+
+  test('two tabs: the second is told, keeps its words, and decides', async () => {
+    await openTideClock(studio);
+    const other = new Driver(await browser.newPage());
+    await openTideClock(other);
+    await other.fill('One-line summary', 'Written in the other tab.');
+    await other.saved();
+    await studio.page.bringToFront();
+    await studio.page.evaluate(() =>
+      document.querySelector<HTMLElement>('[aria-label="One-line summary"]')?.focus(),
+    );
+    await studio.page.keyboard.type('Mine. ');
+    await studio.reads('changed in another tab');
+    expect(await studio.page.$eval('[aria-label="One-line summary"]', (line) => line.textContent)).toContain(
+      'Mine.',
+    );
+    await studio.press('button', 'Keep mine');
+    await studio.saved();
+    await other.page.bringToFront();
+    await other.page.reload();
+    await other.reads('Mine.');
+    await other.page.close();
+  });
+
+  test('typed words survive a pulled plug: the screen says they wait, and they arrive when the server is back', async () => {
+    await studio.page.bringToFront();
+    await openTideClock(studio);
+    await studio.fill(/^Role/, 'Design and making, said to be saved');
+    await studio.saved();
+    await server.kill();
+    await studio.fill(/^Made with/, 'Typed while the server was away');
+    await studio.reads('Kept on this computer, 1 edit to send');
+    await server.run();
+    await studio.reads(/Saved \d/, 20_000);
+    await studio.page.reload();
+    await studio.reads('Typed while the server was away');
+    await studio.reads('said to be saved');
+  }, 60_000);
+
+  test('on a phone: words are written, facts and tray open, and the page is published', async () => {
+    await studio.page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
+    await openTideClock(studio);
+    const edit = await studio.named('button', /^Edit Words, part 1/);
+    await edit.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+    await edit.tap();
+    await studio.page.waitForSelector('.words-editor:focus');
+    await studio.page.keyboard.type('Thumbs wrote this.');
+    await studio.saved();
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Case facts');
+    await studio.reads('With whom');
+    await studio.press('button', 'Case facts');
+    await studio.press('button', /^Not used/);
+    await studio.reads('Not used yet');
+    await studio.press('button', /^Not used/);
+    await studio.press('button', 'Publish');
+    await studio.press('button', /^Publish release \d+$/);
+    await studio.reads(/Release \d+ is live/, 120_000);
+    await studio.press('button', 'Close');
+    const reader = await browser.createBrowserContext();
+    const page = await reader.newPage();
+    await page.goto(`${server.origin}/wren-makes/tide-clock/`);
+    expect(await page.evaluate(() => document.body.innerText)).toContain('Thumbs wrote this.');
+    await reader.close();
+    await studio.page.setViewport({ width: 1280, height: 800 });
+  }, 120_000);
+
+  test('“See it as…” shows a stranger nothing of what only the maker may see', async () => {
+    const maker = await studio.page.goto(`${rooms.replace('/studio/', '/studio/see/')}/maker/`);
+    expect(await maker?.text()).toContain('Tide clock');
+    const stranger = await studio.page.goto(
+      `${rooms.replace('/studio/', '/studio/see/')}/stranger/tide-clock/`,
+    );
+    expect(stranger?.status()).toBe(200);
+    expect(await studio.axe()).toEqual([]);
+  });
+
+  test('uploads are stopped half-way and tried again', async () => {
+    await studio.page.goto(`${rooms}/gather`);
+    await studio.reads('not used yet');
+    await studio.page.emulateNetworkConditions({ upload: 20_000, download: 1_000_000, latency: 20 });
+    await studio.choose(
+      ['07-hero.jpg', '03-bare-frame.jpg'].map((name) => join(demoPictures, 'bike-trailer', name)),
+    );
+    await studio.reads(/% of it has arrived/);
+    await studio.press('button', 'Stop all');
+    await studio.reads('0 added, 2 not added');
+    await studio.reads('Stopped. Nothing of it was stored.');
+    await studio.page.emulateNetworkConditions(null);
+    await studio.press('button', /^Try 07-hero/);
+    await studio.reads('1 added, 1 not added');
+  });
+
+  test('the address is checked while it is typed, and the old one leads on', async () => {
+    await studio.page.goto(`${rooms}/share`);
+    await studio.reads('The whole site flies at');
+    await studio.fill(/^Address/, 'api');
+    await studio.reads('kept for Kite Wall itself');
+    await studio.fill(/^Address/, 'wren-at-the-quay');
+    await studio.reads('free');
+    await studio.press('button', 'Use it');
+    await studio.saved();
+    const old = await fetch(`${server.origin}/wren-makes/tide-clock/`, { redirect: 'manual' });
+    expect([old.status, old.headers.get('location')]).toEqual([301, '/wren-at-the-quay/tide-clock/']);
+    expect((await fetch(`${server.origin}/wren-at-the-quay/`)).status).toBe(200);
+  });
+});

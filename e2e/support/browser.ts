@@ -1,0 +1,36 @@
+import { mkdtemp } from 'node:fs/promises';
+import { existsSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser } from 'puppeteer-core';
+
+const candidates = [
+  process.env['CHROMIUM'],
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+];
+
+/** Starts a headless Chromium with a profile of its own: no cookie, no cache, nothing shared with another one. */
+export async function launchBrowser(): Promise<Browser> {
+  const executablePath = candidates.find((path) => path !== undefined && existsSync(path));
+  if (!executablePath)
+    throw new Error('No Chromium found. Install Debian’s package chromium, or set CHROMIUM.');
+  return puppeteer.launch({
+    executablePath,
+    headless: true,
+    userDataDir: await mkdtemp(join(tmpdir(), 'kite-wall-browser-')),
+    defaultViewport: { width: 1280, height: 800 },
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--force-color-profile=srgb',
+      '--lang=en-GB',
+    ],
+  });
+}

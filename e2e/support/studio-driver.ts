@@ -1,0 +1,103 @@
+import axe, { type AxeResults } from 'axe-core';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
+
+export const demoPictures = join(import.meta.dirname, '../../demo/pictures');
+
+/** Speaks to a page the way a person would: by what is written on it. */
+export class Driver {
+  constructor(readonly page: Page) {}
+
+  /** An element by its role-like selector and accessible name, as assistive technology would find it. */
+  async named(role: string, name: string | RegExp): Promise<ElementHandle> {
+    const wanted = typeof name === 'string' ? name : name.source;
+    const found = await this.page
+      .waitForSelector(`::-p-aria([role="${role}"])`, { timeout: 8000 })
+      .catch(() => null);
+    if (!found) throw new Error(`Nothing on the page is a ${role}.`);
+    const end = Date.now() + 8000;
+    for (;;) {
+      for (const handle of await this.page.$$(`::-p-aria([role="${role}"])`)) {
+        const label = await accessibleName(handle);
+        if (typeof name === 'string' ? label === name : name.test(label)) return handle;
+      }
+      if (Date.now() > end) throw new Error(`No ${role} called “${wanted}” on ${this.page.url()}.`);
+      await new Promise((resolve) => setTimeout(resolve, 60));
+    }
+  }
+
+  async press(role: string, name: string | RegExp): Promise<void> {
+    const handle = await this.named(role, name);
+    await handle.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+    await handle.click();
+  }
+
+  async fill(label: string | RegExp, text: string): Promise<void> {
+    const field = await this.named('textbox', label);
+    await field.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+    await field.click({ count: 3 });
+    await this.page.keyboard.type(text);
+  }
+
+  /** Waits until the page says something. */
+  async reads(text: string | RegExp, timeout = 15_000): Promise<void> {
+    const source = typeof text === 'string' ? text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : text.source;
+    await this.page
+      .waitForFunction((pattern) => new RegExp(pattern).test(document.body.innerText), { timeout }, source)
+      .catch(async () => {
+        const said = await this.page.evaluate(() => document.body.innerText);
+        throw new Error(`The page never said “${source}”. It says:\n${said.slice(0, 1500)}`);
+      });
+  }
+
+  async saved(): Promise<void> {
+    await this.page.waitForSelector('[data-saved]', { timeout: 15_000 });
+  }
+
+  /** Gives files to the first file input of the page, as the picker would. */
+  async choose(files: readonly string[]): Promise<void> {
+    const input = await this.page.waitForSelector('input[type=file]');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(...files);
+  }
+
+  /** Violations of WCAG 2.2 A and AA and of axe's best practices on the page as it is now, in words. */
+  async axe(): Promise<string[]> {
+    await this.page.evaluate(axe.source);
+    return this.page.evaluate(async () => {
+      const { axe: engine } = window as unknown as {
+        axe: { run(where: Document, how: { runOnly: string[] }): Promise<AxeResults> };
+      };
+      const { violations } = await engine.run(document, {
+        runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+      });
+      return violations.map(
+        (one) =>
+          `${one.id}: ${one.nodes
+            .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)
+            .slice(0, 3)
+            .join(' | ')}`,
+      );
+    });
+  }
+}
+
+async function accessibleName(handle: ElementHandle): Promise<string> {
+  return handle.evaluate((element) => {
+    const label = element.getAttribute('aria-label');
+    if (label) return label;
+    const by = element.getAttribute('aria-labelledby');
+    if (by)
+      return by
+        .split(/\s+/)
+        .map((id) => document.getElementById(id)?.textContent ?? '')
+        .join(' ')
+        .trim();
+    const labels = (element as HTMLInputElement).labels;
+    if (labels && labels.length > 0)
+      return [...labels]
+        .map((one) => one.textContent ?? '')
+        .join(' ')
+        .trim();
+    return (element.textContent ?? '').replace(/\s+/g, ' ').trim();
+  });
+}

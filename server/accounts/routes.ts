@@ -1,0 +1,80 @@
+import argon2 from '@node-rs/argon2';
+import { eq } from 'drizzle-orm';
+import type { FastifyInstance } from 'fastify';
+import { createAccount, getMe, signIn, signInToDemo, signOut } from '#contract/account.ts';
+import type { Config } from '../config.ts';
+import type { Database } from '../db/connect.ts';
+import { newId } from '../db/new-id.ts';
+import { accounts } from '../db/schema.ts';
+import { handle } from '../http/handle.ts';
+import { Problem } from '../http/problem.ts';
+import { endSession, startSession } from './sessions.ts';
+
+/** OWASP's password storage recommendation for Argon2id: 19 MiB, two passes, one lane (from memory). */
+const hashing = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
+/** Verified when the e-mail is unknown, so that the time taken does not tell whether an account exists. */
+const decoy = argon2.hash('nobody has this password', hashing);
+const slowly = { config: { rateLimit: { max: 10, timeWindow: '1 minute' } } };
+
+export const demoEmail = 'wren@demo.example';
+
+export function accountRoutes(app: FastifyInstance, { db, config }: { db: Database; config: Config }): void {
+  const { demo, secureCookies } = config;
+
+  handle(app, getMe, async (_, request) => ({ account: request.account, demo }));
+
+  handle(
+    app,
+    createAccount,
+    async ({ body }, _, reply) => {
+      const [known] = await db
+        .select({ id: accounts.id })
+        .from(accounts)
+        .where(eq(accounts.email, body.email));
+      if (known)
+        throw new Problem(
+          409,
+          'email-known',
+          'There is an account with this e-mail already. Sign in instead.',
+          {
+            field: 'email',
+          },
+        );
+      const account = { id: newId(), name: body.name, email: body.email };
+      await db
+        .insert(accounts)
+        .values({ ...account, passwordHash: await argon2.hash(body.password, hashing) });
+      await startSession(db, reply, account.id, secureCookies);
+      return { account, demo };
+    },
+    slowly,
+  );
+
+  handle(
+    app,
+    signIn,
+    async ({ body }, _, reply) => {
+      const [row] = await db.select().from(accounts).where(eq(accounts.email, body.email));
+      const right = await argon2.verify(row?.passwordHash ?? (await decoy), body.password);
+      if (!row || !right)
+        throw new Problem(401, 'wrong-sign-in', 'E-mail and password do not belong together. Check both.', {
+          field: 'password',
+        });
+      await startSession(db, reply, row.id, secureCookies);
+      return { account: { id: row.id, name: row.name, email: row.email }, demo };
+    },
+    slowly,
+  );
+
+  handle(app, signInToDemo, async (_, __, reply) => {
+    const [row] = demo ? await db.select().from(accounts).where(eq(accounts.email, demoEmail)) : [];
+    if (!row) throw new Problem(404, 'no-demo', 'This server has no demo account.');
+    await startSession(db, reply, row.id, secureCookies);
+    return { account: { id: row.id, name: row.name, email: row.email }, demo };
+  });
+
+  handle(app, signOut, async (_, request, reply) => {
+    await endSession(db, request, reply);
+    return { account: null, demo };
+  });
+}

@@ -1,0 +1,84 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { and, eq, gt, lt } from 'drizzle-orm';
+import type { FastifyReply, FastifyRequest } from 'fastify';
+import plugin from 'fastify-plugin';
+import type { Account } from '#contract/account.ts';
+import type { Database } from '../db/connect.ts';
+import { accounts, sessions } from '../db/schema.ts';
+import { Problem } from '../http/problem.ts';
+
+const cookieName = 'kite_wall';
+const lastsMs = 30 * 24 * 60 * 60 * 1000;
+const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+
+declare module 'fastify' {
+  interface FastifyRequest {
+    /** The signed-in maker, or null. */
+    account: Account | null;
+  }
+}
+
+/** The signed-in maker of a request. Throws Problem 401 when nobody is. */
+export function makerOf(request: FastifyRequest): Account {
+  if (!request.account)
+    throw new Problem(401, 'signed-out', 'You are signed out. Sign in again; what you wrote is kept here.');
+  return request.account;
+}
+
+/** Starts a session and hands its cookie to the browser. */
+export async function startSession(
+  db: Database,
+  reply: FastifyReply,
+  account: string,
+  secure: boolean,
+): Promise<void> {
+  const token = randomBytes(32).toString('base64url');
+  await db.delete(sessions).where(lt(sessions.expiresAt, new Date()));
+  await db.insert(sessions).values({
+    tokenHash: hashOf(token),
+    accountId: account,
+    expiresAt: new Date(Date.now() + lastsMs),
+  });
+  reply.setCookie(cookieName, token, {
+    path: '/',
+    httpOnly: true,
+    sameSite: 'lax',
+    secure,
+    maxAge: lastsMs / 1000,
+  });
+}
+
+/** Ends the session of a request, here and in the browser. */
+export async function endSession(db: Database, request: FastifyRequest, reply: FastifyReply): Promise<void> {
+  const token = request.cookies[cookieName];
+  if (token) await db.delete(sessions).where(eq(sessions.tokenHash, hashOf(token)));
+  reply.clearCookie(cookieName, { path: '/' });
+}
+
+/**
+ * Finds out who asks, for every request in this scope, and refuses writes that come from another origin: a form
+ * on somebody else's page must not act for a signed-in maker.
+ */
+export const sessionScope = plugin<{ db: Database }>(async (app, { db }) => {
+  app.decorateRequest('account', null);
+  app.addHook('onRequest', async (request) => {
+    if (request.method !== 'GET' && request.method !== 'HEAD') {
+      const { origin } = request.headers;
+      const host = request.headers.host;
+      if (!origin || !URL.canParse(origin) || new URL(origin).host !== host)
+        throw new Problem(
+          403,
+          'other-origin',
+          'This request did not come from the studio, so it was refused.',
+        );
+    }
+    const token = request.cookies[cookieName];
+    if (!token) return;
+    const [row] = await db
+      .select({ id: accounts.id, name: accounts.name, email: accounts.email })
+      .from(sessions)
+      .innerJoin(accounts, eq(accounts.id, sessions.accountId))
+      .where(and(eq(sessions.tokenHash, hashOf(token)), gt(sessions.expiresAt, new Date())));
+    request.account = row ?? null;
+  });
+});

@@ -1,0 +1,123 @@
+import cookie from '@fastify/cookie';
+import helmet from '@fastify/helmet';
+import rateLimit from '@fastify/rate-limit';
+import fastifyStatic from '@fastify/static';
+import Fastify, { type FastifyInstance } from 'fastify';
+import { existsSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { join } from 'node:path';
+import { accountRoutes } from './accounts/routes.ts';
+import { sessionScope } from './accounts/sessions.ts';
+import type { Config } from './config.ts';
+import type { Database } from './db/connect.ts';
+import { problems } from './http/problems-plugin.ts';
+import type { BlobStore } from './media/blob-store.ts';
+import { BoundedQueue, decodingWidth } from './media/bounded-queue.ts';
+import { mediaRoutes } from './media/routes.ts';
+import { pageRoutes } from './pages/routes.ts';
+import { publishRoutes } from './publish/routes.ts';
+import type { StoredAssets } from './publish/site-assets.ts';
+import { previewRoutes } from './serve/preview-plugin.ts';
+import { ReadyResponses } from './serve/ready-responses.ts';
+import { PublicSites } from './serve/public-sites.ts';
+import { closed, serveSites } from './serve/serve-plugin.ts';
+import { siteRoutes } from './sites/routes.ts';
+
+export interface AppDeps {
+  db: Database;
+  blobs: BlobStore;
+  assets: StoredAssets;
+  config: Config;
+  /** Changes whenever the renderer's code does. */
+  rendererVersion: string;
+  /** The built studio; without it only the API and the public side answer. */
+  studioFolder?: string;
+  logLevel?: string;
+}
+
+/** Puts the plugins together. Each concern has its own scope: the public side never meets a session or a cookie. */
+export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
+  const { db, blobs, assets, config, studioFolder } = deps;
+  const ready = new ReadyResponses(64 * 1024 * 1024);
+  const app = Fastify({
+    // Public files that were asked for lately are answered before anything else looks at the request.
+    serverFactory: (handler) =>
+      createServer((request, response) => {
+        if (!ready.answer(request, response)) handler(request, response);
+      }),
+    logger: { level: deps.logLevel ?? 'warn' },
+    bodyLimit: 4 * 1024 * 1024,
+    trustProxy: '127.0.0.1',
+  });
+  await app.register(problems);
+
+  const open = new PublicSites(db, () => ready.clear());
+  const decoding = new BoundedQueue(decodingWidth());
+
+  await app.register(async (maker) => {
+    await maker.register(helmet, {
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'none'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'"],
+          // The composer places elements by style attributes set from script; markup brings none.
+          styleSrcAttr: ["'unsafe-inline'"],
+          styleSrcElem: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'blob:', 'data:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          frameSrc: ["'self'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      crossOriginEmbedderPolicy: false,
+      strictTransportSecurity: config.secureCookies,
+    });
+    await maker.register(cookie);
+    await maker.register(rateLimit, { global: false });
+    await maker.register(sessionScope, { db });
+
+    accountRoutes(maker, { db, config });
+    const publishing = { db, blobs, assets, decoding, open, rendererVersion: deps.rendererVersion };
+    siteRoutes(maker, publishing);
+    pageRoutes(maker, publishing);
+    mediaRoutes(maker, { db, blobs, decoding, limits: config });
+    publishRoutes(maker, publishing);
+    previewRoutes(maker, { db, assets, blobs });
+
+    if (studioFolder && existsSync(join(studioFolder, 'index.html'))) {
+      await maker.register(fastifyStatic, {
+        root: join(studioFolder, 'assets'),
+        prefix: '/studio/assets/',
+        immutable: true,
+        maxAge: '365d',
+        preCompressed: true,
+      });
+      // Every other address of the studio is a room; the app in the browser knows which.
+      const page = async (
+        _: unknown,
+        reply: { sendFile(name: string, root: string, options: object): unknown },
+      ) => reply.sendFile('index.html', studioFolder, { maxAge: 0, immutable: false, preCompressed: false });
+      maker.get('/studio/*', page);
+      maker.get('/studio', page);
+      maker.get('/', async (_, reply) => reply.redirect('/studio/'));
+    }
+    maker.get('/api/public-sites', async () =>
+      (await open.listed()).map(({ title, path }) => ({ title, path })),
+    );
+  });
+
+  await app.register(async (readers) => serveSites(readers, { open, blobs, ready }));
+  app.setNotFoundHandler((request, reply) =>
+    request.url.startsWith('/api/')
+      ? reply
+          .code(404)
+          .send({ code: 'no-such-route', message: 'The server knows no such request. Reload the page.' })
+      : closed(reply),
+  );
+  return app;
+}

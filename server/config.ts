@@ -1,0 +1,46 @@
+import { resolve } from 'node:path';
+import { z } from 'zod';
+
+const flag = z
+  .enum(['0', '1', 'true', 'false'])
+  .default('0')
+  .transform((value) => value === '1' || value === 'true');
+
+const environmentSchema = z.object({
+  HOST: z.string().default('127.0.0.1'),
+  PORT: z.coerce.number().int().min(0).max(65_535).default(4180),
+  DATA_DIR: z.string().default('data'),
+  DATABASE_URL: z.string().optional(),
+  DEMO: flag,
+  SECURE_COOKIES: flag,
+  MAX_FILE_MB: z.coerce.number().positive().default(100),
+  MAX_MEGAPIXELS: z.coerce.number().positive().default(100),
+});
+
+export interface Config {
+  host: string;
+  port: number;
+  dataDir: string;
+  /** Set: use this PostgreSQL server; not set: PGlite in the data folder. */
+  databaseUrl: string | undefined;
+  /** Offers the one-click sign-in of the demo account. Never on by default. */
+  demo: boolean;
+  secureCookies: boolean;
+  maxFileBytes: number;
+  maxPixels: number;
+}
+
+/** Reads the environment once, at the start. Throws a ZodError that names the variable at fault. */
+export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config {
+  const read = environmentSchema.parse(environment);
+  return {
+    host: read.HOST,
+    port: read.PORT,
+    dataDir: resolve(root, read.DATA_DIR),
+    databaseUrl: read.DATABASE_URL || undefined,
+    demo: read.DEMO,
+    secureCookies: read.SECURE_COOKIES,
+    maxFileBytes: read.MAX_FILE_MB * 1024 * 1024,
+    maxPixels: read.MAX_MEGAPIXELS * 1_000_000,
+  };
+}

@@ -1,0 +1,208 @@
+import {
+  bigint,
+  bigserial,
+  boolean,
+  customType,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  timestamp,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
+import type { Fixes, PictureFacts } from '#core/content/material.ts';
+import type { CaseFacts, Opening, Page } from '#core/content/page.ts';
+import type { Part } from '#core/content/part.ts';
+import type { Height } from '#core/content/height.ts';
+import type { Draft, Site } from '#core/content/site.ts';
+import type { Manifest, ManifestFile } from '#core/release/manifest.ts';
+import type { RowChange } from './edit.ts';
+
+const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
+const createdAt = () => when('created_at').notNull().defaultNow();
+/** The number of the edit that last wrote a row. One counter for all sites, so any two can be compared. */
+const revision = () => bigint('revision', { mode: 'number' }).notNull();
+/** Ranks are compared byte by byte, whatever the server's language. */
+const rankText = customType<{ data: string }>({ dataType: () => 'text COLLATE "C"' });
+
+export const accounts = pgTable(
+  'account',
+  {
+    id: text('id').primaryKey(),
+    name: text('name').notNull(),
+    email: text('email').notNull(),
+    passwordHash: text('password_hash').notNull(),
+    createdAt: createdAt(),
+  },
+  (table) => [uniqueIndex('account_email').on(table.email)],
+);
+
+export const sessions = pgTable('session', {
+  /** SHA-256 of the cookie's value: a stolen table opens nothing. */
+  tokenHash: text('token_hash').primaryKey(),
+  accountId: text('account_id')
+    .notNull()
+    .references(() => accounts.id, { onDelete: 'cascade' }),
+  createdAt: createdAt(),
+  expiresAt: when('expires_at').notNull(),
+});
+
+export const sites = pgTable(
+  'site',
+  {
+    id: text('id').primaryKey(),
+    accountId: text('account_id')
+      .notNull()
+      .references(() => accounts.id, { onDelete: 'cascade' }),
+    title: text('title').notNull(),
+    height: text('height').$type<Height>().notNull(),
+    address: text('address'),
+    searchEngines: boolean('search_engines').notNull(),
+    theme: text('theme').$type<Site['theme']>().notNull(),
+    revision: revision(),
+    /** The release readers see; null until the first publish. */
+    liveRelease: bigint('live_release', { mode: 'number' }),
+    createdAt: createdAt(),
+  },
+  (table) => [uniqueIndex('site_address').on(table.address), index('site_account').on(table.accountId)],
+);
+
+/** Addresses a site had before; they lead on to the one it has now. */
+export const formerAddresses = pgTable('former_address', {
+  address: text('address').primaryKey(),
+  siteId: text('site_id')
+    .notNull()
+    .references(() => sites.id, { onDelete: 'cascade' }),
+  createdAt: createdAt(),
+});
+
+export const pages = pgTable(
+  'page',
+  {
+    id: text('id').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    kind: text('kind').$type<Page['kind']>().notNull(),
+    parent: text('parent'),
+    rank: rankText('rank').notNull(),
+    slug: text('slug').notNull(),
+    title: text('title').notNull(),
+    summary: text('summary').notNull(),
+    height: text('height').$type<Height>().notNull(),
+    opening: jsonb('opening').$type<Opening>().notNull(),
+    facts: jsonb('facts').$type<CaseFacts>().notNull(),
+    parts: jsonb('parts').$type<Part[]>().notNull(),
+    revision: revision(),
+  },
+  (table) => [index('page_site').on(table.siteId)],
+);
+
+export const materials = pgTable(
+  'material',
+  {
+    id: text('id').primaryKey(),
+    accountId: text('account_id')
+      .notNull()
+      .references(() => accounts.id, { onDelete: 'cascade' }),
+    kind: text('kind').$type<'picture'>().notNull(),
+    original: text('original').notNull(),
+    fileName: text('file_name').notNull(),
+    bytes: integer('bytes').notNull(),
+    title: text('title').notNull(),
+    caption: text('caption').notNull(),
+    alt: text('alt').notNull(),
+    takenOn: text('taken_on'),
+    facts: jsonb('facts').$type<PictureFacts>().notNull(),
+    fixes: jsonb('fixes').$type<Fixes>().notNull(),
+    revision: revision(),
+    createdAt: createdAt(),
+  },
+  (table) => [uniqueIndex('material_original').on(table.accountId, table.original)],
+);
+
+/**
+ * The unguessable part of a link, for a site or one page. Kept apart from the rows it opens: undo never brings an
+ * old key back, a restored page keeps its link, and a renewed one works on the next request.
+ */
+export const linkKeys = pgTable(
+  'link_key',
+  {
+    thing: text('thing').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    key: text('key').notNull(),
+    createdAt: createdAt(),
+  },
+  (table) => [uniqueIndex('link_key_key').on(table.key)],
+);
+
+export const edits = pgTable(
+  'edit',
+  {
+    revision: bigserial('revision', { mode: 'number' }).primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    label: text('label').notNull(),
+    /** Edits of one field in quick succession carry the same key and become one step of undo. */
+    mergeKey: text('merge_key'),
+    changes: jsonb('changes').$type<RowChange[]>().notNull(),
+    undone: boolean('undone').notNull().default(false),
+    at: when('at').notNull().defaultNow(),
+  },
+  (table) => [index('edit_site').on(table.siteId, table.revision)],
+);
+
+/** A file made from an original by a pure recipe; the recipe's text is the key. */
+export const derivatives = pgTable('derivative', {
+  recipe: text('recipe').primaryKey(),
+  hash: text('hash').notNull(),
+  bytes: integer('bytes').notNull(),
+  widthPx: integer('width_px').notNull(),
+  heightPx: integer('height_px').notNull(),
+});
+
+/** A page rendered from inputs with this hash: publishing reuses it instead of rendering again. */
+export const renderedPages = pgTable('rendered_page', {
+  input: text('input').primaryKey(),
+  file: jsonb('file').$type<ManifestFile>().notNull(),
+});
+
+export const releases = pgTable(
+  'release',
+  {
+    id: bigserial('id', { mode: 'number' }).primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** Counts from 1 for each site. */
+    number: integer('number').notNull(),
+    name: text('name').notNull(),
+    /** What readers could be shown when it was made: told against the draft to say what waits. */
+    source: jsonb('source').$type<Draft>().notNull(),
+    manifest: jsonb('manifest').$type<Manifest>().notNull(),
+    createdAt: createdAt(),
+  },
+  (table) => [uniqueIndex('release_number').on(table.siteId, table.number)],
+);
+
+/** Links made for somebody. The model only: nothing makes or reads passes yet. */
+export const passes = pgTable('pass', {
+  id: text('id').primaryKey(),
+  siteId: text('site_id')
+    .notNull()
+    .references(() => sites.id, { onDelete: 'cascade' }),
+  label: text('label').notNull(),
+  /** Null covers the whole site. */
+  covers: jsonb('covers').$type<string[] | null>(),
+  key: text('key').notNull().unique(),
+  opensAt: when('opens_at'),
+  closesAt: when('closes_at'),
+  passwordHash: text('password_hash'),
+  mayComment: boolean('may_comment').notNull().default(false),
+  on: boolean('on').notNull().default(true),
+  createdAt: createdAt(),
+});

@@ -1,0 +1,28 @@
+import { existsSync, statSync, readdirSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { join } from 'node:path';
+
+const root = join(import.meta.dirname, '../..');
+const newest = (folder) =>
+  Math.max(
+    ...readdirSync(folder, { recursive: true, withFileTypes: true })
+      .filter((one) => one.isFile())
+      .map((one) => statSync(join(one.parentPath ?? one.path, one.name)).mtimeMs),
+  );
+
+/** Makes what server tests start from, when it is missing or older than its source. */
+export default function prepare() {
+  const template = join(root, 'dist/pglite-template.tar.gz');
+  if (!existsSync(template) || statSync(template).mtimeMs < newest(join(root, 'server/db/migrations')))
+    execFileSync(process.execPath, ['--import', 'tsx', join(root, 'build/database-template.ts')], {
+      cwd: root,
+      stdio: 'inherit',
+    });
+  const index = join(root, 'dist/site-assets/index.json');
+  const sources = ['site/styles', 'site/themes', 'site/enhance'].map((folder) => newest(join(root, folder)));
+  if (!existsSync(index) || statSync(index).mtimeMs < Math.max(...sources))
+    execFileSync(process.execPath, ['--import', 'tsx', join(root, 'build/site-assets.ts')], {
+      cwd: root,
+      stdio: 'inherit',
+    });
+}

@@ -1,0 +1,39 @@
+import type { FastifyInstance, FastifyReply, FastifyRequest, RouteShorthandOptions } from 'fastify';
+import type { z } from 'zod';
+import type { Route } from '#contract/route.ts';
+import { Problem } from './problem.ts';
+
+function parsed<T extends z.ZodType>(schema: T, value: unknown): z.output<T> {
+  const result = schema.safeParse(value);
+  if (result.success) return result.data;
+  const [issue] = result.error.issues;
+  const field = issue?.path.join('.');
+  throw new Problem(400, 'invalid', issue?.message ?? 'This request makes no sense here.', {
+    ...(field ? { field } : {}),
+  });
+}
+
+/** Answers a route of the contract: parameters and body are parsed before, the reply after. */
+export function handle<P extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+  app: FastifyInstance,
+  route: Route<P, B, R>,
+  answer: (
+    input: { params: z.output<P>; body: z.output<B> },
+    request: FastifyRequest,
+    reply: FastifyReply,
+  ) => Promise<z.input<R>>,
+  options: RouteShorthandOptions = {},
+): void {
+  app.route({
+    ...options,
+    method: route.method,
+    url: route.path,
+    handler: async (request, reply) => {
+      const input = {
+        params: parsed(route.params, request.params),
+        body: parsed(route.body, request.body ?? undefined),
+      };
+      return parsed(route.reply, await answer(input, request, reply));
+    },
+  });
+}

@@ -1,0 +1,122 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { createReadStream, createWriteStream, type ReadStream } from 'node:fs';
+import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Problem } from '../http/problem.ts';
+
+/** A file on its way in: complete on disk, with its hash, and not yet part of the store. */
+export interface Arrival {
+  path: string;
+  hash: string;
+  bytes: number;
+}
+
+/** Bytes by their SHA-256. Small on purpose, so that any object store can stand in for the folder. */
+export interface BlobStore {
+  put(contents: Uint8Array): Promise<string>;
+  /** Takes in a stream; stops and forgets it when it grows over the limit. */
+  receive(stream: Readable, mostBytes: number): Promise<Arrival>;
+  keep(arrival: Arrival): Promise<void>;
+  discard(arrival: Arrival): Promise<void>;
+  has(hash: string): Promise<boolean>;
+  read(hash: string): Promise<Buffer>;
+  stream(hash: string, range?: { start: number; end: number }): ReadStream;
+  /** Where the bytes are, for tools that read files themselves. */
+  pathOf(hash: string): string;
+}
+
+/** A content-addressed folder. A file appears under its name only when all its bytes are on the disk. */
+export class FolderBlobStore implements BlobStore {
+  readonly #folder: string;
+  readonly #arriving: string;
+
+  private constructor(folder: string) {
+    this.#folder = folder;
+    this.#arriving = join(folder, 'arriving');
+  }
+
+  /** Opens the folder; whatever was still arriving when the last process ended is swept away. */
+  static async open(folder: string): Promise<FolderBlobStore> {
+    const store = new FolderBlobStore(folder);
+    await rm(store.#arriving, { recursive: true, force: true });
+    await mkdir(store.#arriving, { recursive: true });
+    return store;
+  }
+
+  pathOf(hash: string): string {
+    if (!/^[0-9a-f]{64}$/.test(hash)) throw new Error(`Not a hash: ${hash}`);
+    return join(this.#folder, hash.slice(0, 2), hash.slice(2));
+  }
+
+  async put(contents: Uint8Array): Promise<string> {
+    const hash = createHash('sha256').update(contents).digest('hex');
+    if (await this.has(hash)) return hash;
+    const path = this.#newArrival();
+    const file = await open(path, 'w');
+    await file.writeFile(contents);
+    await file.sync();
+    await file.close();
+    await this.keep({ path, hash, bytes: contents.byteLength });
+    return hash;
+  }
+
+  async receive(stream: Readable, mostBytes: number): Promise<Arrival> {
+    const path = this.#newArrival();
+    const digest = createHash('sha256');
+    let bytes = 0;
+    try {
+      await pipeline(
+        stream,
+        async function* (chunks: AsyncIterable<Buffer>) {
+          for await (const chunk of chunks) {
+            bytes += chunk.length;
+            if (bytes > mostBytes)
+              throw new Problem(
+                413,
+                'too-many-bytes',
+                `This file is larger than ${Math.round(mostBytes / 1024 / 1024)} MB. Save it smaller and add it again.`,
+              );
+            digest.update(chunk);
+            yield chunk;
+          }
+        },
+        createWriteStream(path, { flush: true }),
+      );
+    } catch (error) {
+      await rm(path, { force: true });
+      throw error;
+    }
+    return { path, hash: digest.digest('hex'), bytes };
+  }
+
+  async keep(arrival: Arrival): Promise<void> {
+    const target = this.pathOf(arrival.hash);
+    await mkdir(dirname(target), { recursive: true });
+    await rename(arrival.path, target);
+  }
+
+  async discard(arrival: Arrival): Promise<void> {
+    await rm(arrival.path, { force: true });
+  }
+
+  async has(hash: string): Promise<boolean> {
+    return stat(this.pathOf(hash)).then(
+      () => true,
+      () => false,
+    );
+  }
+
+  read(hash: string): Promise<Buffer> {
+    return readFile(this.pathOf(hash));
+  }
+
+  stream(hash: string, range?: { start: number; end: number }): ReadStream {
+    return createReadStream(this.pathOf(hash), range);
+  }
+
+  #newArrival(): string {
+    return join(this.#arriving, randomBytes(12).toString('hex'));
+  }
+}

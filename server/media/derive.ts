@@ -1,0 +1,138 @@
+import { inArray } from 'drizzle-orm';
+import sharp, { type Sharp } from 'sharp';
+import type { SeenMaterial } from '#core/access/seen-by.ts';
+import type { Database } from '../db/connect.ts';
+import { derivatives } from '../db/schema.ts';
+import type { BlobStore } from './blob-store.ts';
+
+/** Widths, in pixels, in which a published picture is made; never wider than the original. */
+export const publishedWidths = [480, 960, 1600, 2400] as const;
+const jpegWidths = [960, 1600] as const;
+
+export const publishedFormats = ['avif', 'webp', 'jpeg'] as const;
+export type PublishedFormat = (typeof publishedFormats)[number];
+
+/** Counts up when the same recipe would give other bytes, so that old results are not taken for new ones. */
+const recipeVersion = 1;
+
+export interface Recipe {
+  key: string;
+  format: PublishedFormat;
+  widthPx: number;
+}
+
+export interface Derivative extends Recipe {
+  hash: string;
+  bytes: number;
+  heightPx: number;
+}
+
+type Source = Pick<SeenMaterial, 'original' | 'fixes'> & {
+  facts: Pick<SeenMaterial['facts'], 'widthPx' | 'heightPx'>;
+};
+
+/** All files a published picture is made of; each recipe's key names the original, the fixes, the size and format. */
+export function recipesFor(material: Source): Recipe[] {
+  const most = material.facts.widthPx;
+  const upTo = (widths: readonly number[]): number[] => {
+    const fitting = widths.filter((width) => width < most);
+    const largest = widths.at(-1) ?? most;
+    return most <= largest ? [...fitting, most] : fitting;
+  };
+  // The focus point moves a crop in the reader's browser; it does not change any file.
+  const { focus: _focus, ...burntIn } = material.fixes;
+  const fixes = JSON.stringify(burntIn);
+  return publishedFormats.flatMap((format) =>
+    upTo(format === 'jpeg' ? jpegWidths : publishedWidths).map((widthPx) => ({
+      key: `${recipeVersion} ${material.original} ${fixes} ${widthPx} ${format}`,
+      format,
+      widthPx,
+    })),
+  );
+}
+
+async function encode(pixels: Sharp, format: PublishedFormat): Promise<Buffer> {
+  switch (format) {
+    case 'avif':
+      return pixels.avif({ quality: 52, effort: 2 }).toBuffer();
+    case 'webp':
+      return pixels.webp({ quality: 76, effort: 3 }).toBuffer();
+    case 'jpeg':
+      return pixels.flatten({ background: '#ffffff' }).jpeg({ quality: 80, progressive: true }).toBuffer();
+  }
+}
+
+/**
+ * Makes files of a picture that do not exist yet: decodes the original once, turns it upright, and encodes every
+ * recipe from those pixels. No metadata survives, since only pixels are handed on.
+ */
+export async function derivePicture(
+  blobs: BlobStore,
+  material: Source,
+  recipes: readonly Recipe[],
+  signal?: AbortSignal,
+): Promise<Derivative[]> {
+  const widest = Math.max(...recipes.map((recipe) => recipe.widthPx));
+  const decoded = await sharp(blobs.pathOf(material.original), {
+    limitInputPixels: false,
+    sequentialRead: true,
+  })
+    .autoOrient()
+    .resize({ width: widest, withoutEnlargement: true })
+    .toColourspace('srgb')
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const { width, height, channels } = decoded.info;
+  return Promise.all(
+    recipes.map(async (recipe) => {
+      signal?.throwIfAborted();
+      const heightPx = Math.max(1, Math.round((height * recipe.widthPx) / width));
+      const pixels = sharp(decoded.data, { raw: { width, height, channels } }).resize(
+        recipe.widthPx,
+        heightPx,
+        {
+          fit: 'fill',
+        },
+      );
+      const contents = await encode(pixels, recipe.format);
+      const hash = await blobs.put(contents);
+      return { ...recipe, hash, bytes: contents.byteLength, heightPx };
+    }),
+  );
+}
+
+/** What is already made of the given recipes, by key. */
+export async function knownDerivatives(
+  db: Database,
+  keys: readonly string[],
+): Promise<Map<string, Derivative>> {
+  const known = new Map<string, Derivative>();
+  for (let from = 0; from < keys.length; from += 1000) {
+    const rows = await db
+      .select()
+      .from(derivatives)
+      .where(inArray(derivatives.recipe, keys.slice(from, from + 1000)));
+    for (const row of rows) {
+      const format = row.recipe.split(' ').at(-1) as PublishedFormat;
+      known.set(row.recipe, { ...row, key: row.recipe, format });
+    }
+  }
+  return known;
+}
+
+/** Remembers what was made, so that the next publish, a preview and an export find it. */
+export async function rememberDerivatives(db: Database, made: readonly Derivative[]): Promise<void> {
+  if (made.length === 0) return;
+  await db
+    .insert(derivatives)
+    .values(
+      made.map(({ key, hash, bytes, widthPx, heightPx }) => ({
+        recipe: key,
+        hash,
+        bytes,
+        widthPx,
+        heightPx,
+      })),
+    )
+    .onConflictDoNothing();
+}

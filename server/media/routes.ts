@@ -1,0 +1,88 @@
+import { and, eq } from 'drizzle-orm';
+import type { FastifyInstance } from 'fastify';
+import type { Readable } from 'node:stream';
+import { z } from 'zod';
+import { changeMaterial, deleteMaterials, importReplySchema } from '#contract/sites.ts';
+import { materialsOf, withoutMaterial } from '#core/content/part.ts';
+import { idSchema } from '#core/content/id.ts';
+import { makerOf } from '../accounts/sessions.ts';
+import { edit } from '../db/edit.ts';
+import { materials, pages } from '../db/schema.ts';
+import { handle } from '../http/handle.ts';
+import { notFound } from '../http/problem.ts';
+import { ownSite } from '../sites/load-draft.ts';
+import { patchAfter } from '../sites/site-state.ts';
+import { importMaterial, type ImportDeps } from './import-material.ts';
+import { previewHash } from './previews.ts';
+
+const previewParams = z.object({ material: idSchema, size: z.enum(['480', '1400']) });
+
+export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
+  const { db, blobs } = deps;
+
+  // An upload is the file itself, one a request: progress, retry and cancel are then the browser's own.
+  app.register(async (uploads) => {
+    uploads.addContentTypeParser('application/octet-stream', (_request, payload, done) =>
+      done(null, payload),
+    );
+    uploads.post(
+      '/api/sites/:site/materials',
+      { bodyLimit: deps.limits.maxFileBytes * 2 },
+      async (request) => {
+        const { site } = z.object({ site: idSchema }).parse(request.params);
+        const { name } = z.object({ name: z.string().default('') }).parse(request.query);
+        const scope = { site, account: makerOf(request).id };
+        await ownSite(db, scope.account, scope.site);
+        const imported = await importMaterial(deps, scope, { name, stream: request.body as Readable });
+        const patch = await patchAfter(db, scope, imported.result);
+        return importReplySchema.parse({
+          ...patch,
+          material: imported.material,
+          duplicate: imported.duplicate,
+        });
+      },
+    );
+  });
+
+  handle(app, changeMaterial, async ({ params, body }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    const result = await edit(db, scope, body, async (running) => {
+      await running.update('material', params.material, body.change, body.seen);
+    });
+    return patchAfter(db, scope, result);
+  });
+
+  handle(app, deleteMaterials, async ({ params, body }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    const many = body.materials.length;
+    const label = many === 1 ? 'Delete picture' : `Delete ${many} pictures`;
+    const result = await edit(db, scope, { label }, async (running) => {
+      const gone = new Set(body.materials);
+      const rows = await running.tx.select().from(pages).where(eq(pages.siteId, scope.site));
+      for (const page of rows) {
+        const shown = [...page.opening.pictures, ...page.parts.flatMap(materialsOf)];
+        if (!shown.some((id) => gone.has(id))) continue;
+        await running.update('page', page.id, {
+          opening: { ...page.opening, pictures: page.opening.pictures.filter((id) => !gone.has(id)) },
+          parts: page.parts.map((part) => [...gone].reduce(withoutMaterial, part)),
+        });
+      }
+      for (const id of gone) await running.remove('material', id);
+    });
+    return patchAfter(db, scope, result);
+  });
+
+  app.get('/api/materials/:material/preview/:size', async (request, reply) => {
+    const { material, size } = previewParams.parse(request.params);
+    const [row] = await db
+      .select({ original: materials.original })
+      .from(materials)
+      .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, material)));
+    const hash = row ? await previewHash(db, row.original, size === '480' ? 480 : 1400) : null;
+    if (!hash) throw notFound('This picture');
+    return reply
+      .header('cache-control', 'private, max-age=31536000, immutable')
+      .type('image/webp')
+      .send(blobs.stream(hash));
+  });
+}

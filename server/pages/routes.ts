@@ -1,0 +1,107 @@
+import { and, eq, sql } from 'drizzle-orm';
+import type { FastifyInstance } from 'fastify';
+import { generateKeyBetween } from 'fractional-indexing';
+import { changePage, createProject, deletePage } from '#contract/sites.ts';
+import { pageSlug } from '#core/content/address.ts';
+import type { Page } from '#core/content/page.ts';
+import { makerOf } from '../accounts/sessions.ts';
+import { edit } from '../db/edit.ts';
+import { newId } from '../db/new-id.ts';
+import { pages, releases } from '../db/schema.ts';
+import { handle } from '../http/handle.ts';
+import { Problem } from '../http/problem.ts';
+import { closeAtOnce, lowersSomething } from '../publish/close-at-once.ts';
+import type { PublishDeps } from '../publish/publish.ts';
+import type { PublicSites } from '../serve/public-sites.ts';
+import { patchAfter } from '../sites/site-state.ts';
+import { emptyPage } from './new-page.ts';
+
+/** A project from pictures: the first opens the page, the rest hang in a gallery below the words. */
+function projectFrom(title: string, materials: readonly string[], rank: string, slug: string): Page {
+  const [opening, ...rest] = materials;
+  const page = emptyPage('project', rank, slug);
+  return {
+    ...page,
+    title,
+    opening: opening ? { layout: 'full', pictures: [opening] } : page.opening,
+    parts: [
+      { id: newId(), height: 'public', kind: 'words', text: { type: 'doc', content: [] } },
+      ...(rest.length > 0
+        ? [{ id: newId(), height: 'public' as const, kind: 'gallery' as const, title: '', pictures: rest }]
+        : []),
+    ],
+  };
+}
+
+export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: PublicSites }): void {
+  const { db } = deps;
+
+  handle(app, createProject, async ({ params, body }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    let id = '';
+    const result = await edit(db, scope, { label: `New project ${body.title}`.trim() }, async (running) => {
+      const rows = await running.tx
+        .select({ rank: pages.rank, slug: pages.slug })
+        .from(pages)
+        .where(eq(pages.siteId, scope.site));
+      const last =
+        rows
+          .map((row) => row.rank)
+          .sort()
+          .at(-1) ?? null;
+      const slug = pageSlug(body.title || 'project', new Set(rows.map((row) => row.slug)));
+      const page = projectFrom(body.title, body.materials, generateKeyBetween(last, null), slug);
+      id = page.id;
+      await running.insert('page', page);
+    });
+    return { ...(await patchAfter(db, scope, result)), page: id };
+  });
+
+  handle(app, changePage, async ({ params, body }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    const result = await edit(db, scope, body, async (running) => {
+      const change: Partial<Page> = { ...body.change };
+      const rows = await running.tx
+        .select({ id: pages.id, slug: pages.slug, kind: pages.kind })
+        .from(pages)
+        .where(eq(pages.siteId, scope.site));
+      const others = new Set(rows.filter((row) => row.id !== params.page).map((row) => row.slug));
+      const own = rows.find((row) => row.id === params.page);
+      if (change.slug !== undefined && others.has(change.slug))
+        throw new Problem(409, 'slug-taken', 'Another page of this site has this address.', {
+          field: 'slug',
+        });
+      // A page's address follows its title until readers have had it; then it stays, so links keep working.
+      if (change.title && change.slug === undefined && own && own.kind !== 'home') {
+        const [released] = await running.tx
+          .select({ id: releases.id })
+          .from(releases)
+          .where(
+            and(
+              eq(releases.siteId, scope.site),
+              sql`${releases.source} -> 'pages' @> ${JSON.stringify([{ id: params.page }])}::jsonb`,
+            ),
+          )
+          .limit(1);
+        if (!released) change.slug = pageSlug(change.title, others);
+      }
+      await running.update('page', params.page, change, body.seen);
+    });
+    if (lowersSomething(result.changes)) await closeAtOnce(deps, scope);
+    return patchAfter(db, scope, result);
+  });
+
+  handle(app, deletePage, async ({ params }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    const result = await edit(db, scope, { label: 'Delete page' }, async (running) => {
+      const [row] = await running.tx
+        .select()
+        .from(pages)
+        .where(and(eq(pages.id, params.page), eq(pages.siteId, scope.site)));
+      if (row?.kind === 'home')
+        throw new Problem(409, 'home-stays', 'The front page stays; its words can be changed.');
+      await running.remove('page', params.page);
+    });
+    return patchAfter(db, scope, result);
+  });
+}

@@ -1,0 +1,74 @@
+import { createHash } from 'node:crypto';
+import { inArray } from 'drizzle-orm';
+import type { SiteView } from '#core/access/seen-by.ts';
+import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
+import { pageInputs, type PageInput, type Picture } from '#site/render/page-input.ts';
+import { renderPage } from '#site/render/render-page.tsx';
+import type { Database } from '../db/connect.ts';
+import { renderedPages } from '../db/schema.ts';
+import type { BlobStore } from '../media/blob-store.ts';
+import type { StoredAssets } from './site-assets.ts';
+import { storeText } from './store-text.ts';
+
+const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
+  createHash('sha256').update(text).digest(encoding);
+
+export interface RenderDeps {
+  db: Database;
+  blobs: BlobStore;
+  assets: StoredAssets;
+  /** Changes whenever the renderer's code does; part of every input's hash. */
+  rendererVersion: string;
+}
+
+/** Name of what a page is rendered from; equal names mean equal bytes. */
+function inputKey(input: PageInput, { assets, rendererVersion }: RenderDeps): string {
+  return sha256(JSON.stringify([rendererVersion, assets.names, input]), 'hex');
+}
+
+/**
+ * The pages of one entrance, by path. A page whose inputs were rendered before is taken from the store; only the
+ * others are rendered.
+ *
+ * @param onPage called after each page with whether it had to be rendered
+ */
+export async function renderEntrance(
+  deps: RenderDeps,
+  view: SiteView,
+  pictures: Readonly<Record<string, Picture>>,
+  onPage: (rendered: boolean) => void,
+): Promise<FileTree> {
+  const { db, blobs } = deps;
+  const wanted = pageInputs(view, pictures).map(({ path, input }) => ({
+    path,
+    input,
+    key: inputKey(input, deps),
+  }));
+  const known = new Map<string, ManifestFile>();
+  if (wanted.length > 0)
+    for (const row of await db
+      .select()
+      .from(renderedPages)
+      .where(
+        inArray(
+          renderedPages.input,
+          wanted.map(({ key }) => key),
+        ),
+      ))
+      known.set(row.input, row.file);
+  const tree: FileTree = {};
+  for (const { path, input, key } of wanted) {
+    let file = known.get(key);
+    if (!file) {
+      const { html, style } = renderPage(input, deps.assets.names);
+      file = {
+        ...(await storeText(blobs, Buffer.from(html), 'text/html; charset=utf-8')),
+        ...(style ? { styleHash: sha256(style, 'base64') } : {}),
+      };
+      await db.insert(renderedPages).values({ input: key, file }).onConflictDoNothing();
+    }
+    tree[`${path}index.html`] = file;
+    onPage(!known.has(key));
+  }
+  return tree;
+}

@@ -1,0 +1,82 @@
+import { createHash } from 'node:crypto';
+import type { FastifyInstance } from 'fastify';
+import { z } from 'zod';
+import { seenBy } from '#core/access/seen-by.ts';
+import type { Viewer } from '#core/access/viewer.ts';
+import { idSchema } from '#core/content/id.ts';
+import { pageInputs, pictureOf, type Picture } from '#site/render/page-input.ts';
+import { renderPage } from '#site/render/render-page.tsx';
+import { makerOf } from '../accounts/sessions.ts';
+import type { Database } from '../db/connect.ts';
+import type { BlobStore } from '../media/blob-store.ts';
+import type { StoredAssets } from '../publish/site-assets.ts';
+import { loadDraft, ownSite } from '../sites/load-draft.ts';
+import { notFound } from '../http/problem.ts';
+
+const viewers: Record<string, Viewer> = {
+  maker: { kind: 'maker' },
+  link: { kind: 'site-link' },
+  stranger: { kind: 'stranger' },
+};
+const paramsSchema = z.object({
+  site: idSchema,
+  viewer: z.enum(['maker', 'link', 'stranger']),
+  '*': z.string(),
+});
+
+const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');
+
+/**
+ * "See it as…": the draft, rendered for a viewer by the same path as a release, shown to its maker only. Pictures
+ * are the studio's previews.
+ */
+export function previewRoutes(
+  app: FastifyInstance,
+  { db, assets, blobs }: { db: Database; assets: StoredAssets; blobs: BlobStore },
+): void {
+  app.get('/studio/see/:site/:viewer/*', async (request, reply) => {
+    const { site: id, viewer, '*': path } = paramsSchema.parse(request.params);
+    const site = await ownSite(db, makerOf(request).id, id);
+    const asset = Object.hasOwn(assets.files, path) ? assets.files[path] : undefined;
+    if (asset)
+      return reply
+        .type(asset.type)
+        .header('cache-control', 'private, max-age=31536000, immutable')
+        .send(await blobs.read(asset.hash));
+    const who = viewers[viewer];
+    const view = who ? seenBy(await loadDraft(db, site), who) : null;
+    if (!view)
+      return reply
+        .type('text/html; charset=utf-8')
+        .header('content-security-policy', "default-src 'none'")
+        .send(
+          '<!doctype html><html lang="en"><head><title>Nothing to see</title></head><body><p>This reader would see nothing: the site does not open for them. Raise the site in Share to change that.</p></body></html>',
+        );
+    const pictures: Record<string, Picture> = {};
+    for (const material of Object.values(view.materials)) {
+      // The preview's address starts at the server's root, so it works from any depth of page.
+      const url = (size: number) =>
+        `../`.repeat(4 + path.split('/').length - 1) + `api/materials/${material.id}/preview/${size}`;
+      pictures[material.id] = {
+        ...pictureOf(material),
+        sources: [],
+        fallback: [
+          { url: url(480), widthPx: 480 },
+          { url: url(1400), widthPx: 1400 },
+        ],
+      };
+    }
+    const page = pageInputs(view, pictures).find((one) => one.path === path);
+    if (!page) throw notFound('This page');
+    // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
+    const { html, style } = renderPage(page.input, assets.names);
+    return reply
+      .type('text/html; charset=utf-8')
+      .header('cache-control', 'private, no-store')
+      .header(
+        'content-security-policy',
+        `default-src 'none'; img-src 'self'; font-src 'self'; script-src 'self'; style-src 'self' 'sha256-${sha256(style)}'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`,
+      )
+      .send(html);
+  });
+}

@@ -1,0 +1,78 @@
+import type { IncomingMessage, ServerResponse } from 'node:http';
+
+interface Ready {
+  etag: string;
+  /** Names and values in turn, as the HTTP module takes them fastest. */
+  headers: string[];
+  body: Buffer;
+}
+
+/**
+ * Whole responses of public files that were asked for lately, by request path and coding: answering one takes no
+ * promise, no route and no header to be put together. Everything in it came out of the ordinary way of serving;
+ * it is emptied whenever that way might answer differently.
+ */
+export class ReadyResponses {
+  readonly #kept = new Map<string, Ready>();
+  readonly #mostBytes: number;
+  #bytes = 0;
+  /** Counts up with every `clear`, so that an answer begun before it is not kept after it. */
+  #age = 0;
+
+  constructor(mostBytes: number) {
+    this.#mostBytes = mostBytes;
+  }
+
+  get age(): number {
+    return this.#age;
+  }
+
+  clear(): void {
+    this.#kept.clear();
+    this.#bytes = 0;
+    this.#age++;
+  }
+
+  /** Keeps a response begun at `age`; forgets it when the store was cleared since. */
+  keep(age: number, url: string, coding: string, ready: Ready): void {
+    if (age !== this.#age || ready.body.byteLength > this.#mostBytes / 16) return;
+    if (this.#bytes + ready.body.byteLength > this.#mostBytes) this.clear();
+    this.#kept.set(`${coding} ${url}`, ready);
+    this.#bytes += ready.body.byteLength;
+  }
+
+  /** Answers the request if its response is at hand. */
+  answer(request: IncomingMessage, response: ServerResponse): boolean {
+    if (request.method !== 'GET' || request.url === undefined) return false;
+    const ready = this.#kept.get(`${acceptedCoding(request.headers['accept-encoding'])} ${request.url}`);
+    if (!ready) return false;
+    if (request.headers['if-none-match'] === ready.etag) {
+      response.writeHead(304, { etag: ready.etag });
+      response.end();
+      return true;
+    }
+    response.writeHead(200, ready.headers);
+    response.end(ready.body);
+    return true;
+  }
+}
+
+export type Coding = 'br' | 'gzip' | 'identity';
+
+const codings = new Map<string, Coding>();
+
+function offers(header: string, coding: string): boolean {
+  const found = new RegExp(`(?:^|,)\\s*${coding}\\s*(?:;\\s*q=([0-9.]+))?\\s*(?:,|$)`).exec(header);
+  return found !== null && (found[1] === undefined || Number(found[1]) > 0);
+}
+
+/** The best coding of ours that a reader accepts (RFC 9110, section 12.5.3). The few headers there are, are remembered. */
+export function acceptedCoding(header: string | string[] | undefined): Coding {
+  const text = String(header ?? '');
+  const known = codings.get(text);
+  if (known) return known;
+  const coding = offers(text, 'br') ? 'br' : offers(text, 'gzip') ? 'gzip' : 'identity';
+  if (codings.size > 100) codings.clear();
+  codings.set(text, coding);
+  return coding;
+}

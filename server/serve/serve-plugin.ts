@@ -1,0 +1,140 @@
+import { createHash } from 'node:crypto';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { ManifestFile } from '#core/release/manifest.ts';
+import { closedPageStyle, renderClosedPage } from '#site/render/closed-page.tsx';
+import type { BlobStore } from '../media/blob-store.ts';
+import { acceptedCoding, type Coding, type ReadyResponses } from './ready-responses.ts';
+import { ByteCache } from './byte-cache.ts';
+import type { Entrance, Found, PublicSites } from './public-sites.ts';
+
+/** Files up to this size are kept in memory; larger ones are streamed from the disk. */
+const keptUpTo = 512 * 1024;
+
+const closedPage = Buffer.from(renderClosedPage());
+const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');
+const closedPolicy = `default-src 'none'; style-src 'sha256-${sha256(closedPageStyle)}'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`;
+
+const policyOf = (file: ManifestFile): string =>
+  `default-src 'none'; img-src 'self'; font-src 'self'; script-src 'self'; style-src 'self'${file.styleHash ? ` 'sha256-${file.styleHash}'` : ''}; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`;
+
+/** The same status, headers and bytes for "never existed" and "not for you". */
+export function closed(reply: FastifyReply): FastifyReply {
+  return reply
+    .code(404)
+    .headers({
+      'content-type': 'text/html; charset=utf-8',
+      'content-security-policy': closedPolicy,
+      'x-content-type-options': 'nosniff',
+      'referrer-policy': 'no-referrer',
+      'x-robots-tag': 'noindex',
+      'cache-control': 'no-store',
+    })
+    .send(closedPage);
+}
+
+/** The form of a file this reader takes: compressed at publish time, or as it is. */
+function formFor(file: ManifestFile, coding: Coding): { hash: string; encoding: 'br' | 'gzip' | null } {
+  if (coding === 'br' && file.br) return { hash: file.br, encoding: 'br' };
+  if (coding !== 'identity' && file.gzip) return { hash: file.gzip, encoding: 'gzip' };
+  return { hash: file.hash, encoding: null };
+}
+
+/** The public side: releases by address and by link. Knows nothing but manifests and blobs. */
+export function serveSites(
+  app: FastifyInstance,
+  { open, blobs, ready }: { open: PublicSites; blobs: BlobStore; ready: ReadyResponses },
+): void {
+  const cache = new ByteCache(blobs, 96 * 1024 * 1024);
+
+  async function sendFile(
+    request: FastifyRequest,
+    reply: FastifyReply,
+    file: ManifestFile,
+    entrance: Entrance,
+    age: number,
+  ): Promise<FastifyReply> {
+    const coding = acceptedCoding(request.headers['accept-encoding']);
+    const form = formFor(file, coding);
+    const etag = `"${form.hash.slice(0, 24)}"`;
+    const scope = entrance.secret ? 'private' : 'public';
+    const headers: Record<string, string> = {
+      etag,
+      'content-type': file.type,
+      'cache-control': file.immutable ? `${scope}, max-age=31536000, immutable` : `${scope}, no-cache`,
+      'x-content-type-options': 'nosniff',
+      'referrer-policy': entrance.secret ? 'no-referrer' : 'strict-origin-when-cross-origin',
+    };
+    if (file.br || file.gzip) headers['vary'] = 'accept-encoding';
+    if (!entrance.indexable) headers['x-robots-tag'] = 'noindex';
+    if (file.type.startsWith('text/html')) headers['content-security-policy'] = policyOf(file);
+    reply.headers(headers);
+    if (request.headers['if-none-match'] === etag) return reply.code(304).send();
+    if (form.encoding) headers['content-encoding'] = form.encoding;
+    if (file.bytes > keptUpTo)
+      return reply.headers({ ...headers, 'content-length': file.bytes }).send(blobs.stream(form.hash));
+    const body = await cache.read(form.hash);
+    headers['content-length'] = String(body.byteLength);
+    ready.keep(age, request.url, coding, { etag, headers: Object.entries(headers).flat(), body });
+    return reply.headers(headers).send(body);
+  }
+
+  async function answer(
+    request: FastifyRequest,
+    reply: FastifyReply,
+    finding: Promise<Found>,
+    base: string,
+    path: string,
+  ) {
+    const { age } = ready;
+    const found = await finding;
+    if (!found) return closed(reply);
+    if ('movedTo' in found) return reply.redirect(`/${found.movedTo}/${path}`, 301);
+    const { tree } = found.entrance;
+    const file = Object.hasOwn(tree, path) ? tree[path] : undefined;
+    if (file && !path.endsWith('index.html')) return sendFile(request, reply, file, found.entrance, age);
+    if (path === '' || path.endsWith('/')) {
+      const index = `${path}index.html`;
+      const page = Object.hasOwn(tree, index) ? tree[index] : undefined;
+      if (page) return sendFile(request, reply, page, found.entrance, age);
+    } else if (Object.hasOwn(tree, `${path}/index.html`)) return reply.redirect(`${base}${path}/`, 301);
+    return closed(reply);
+  }
+
+  app.get<{ Params: { key: string; '*': string } }>('/l/:key/*', async (request, reply) => {
+    const { key, '*': path } = request.params;
+    return answer(request, reply, open.atLink(key), `/l/${key}/`, path);
+  });
+  app.get<{ Params: { key: string } }>('/l/:key', async (request, reply) => {
+    const { key } = request.params;
+    return (await open.atLink(key)) ? reply.redirect(`/l/${key}/`, 301) : closed(reply);
+  });
+  app.get<{ Params: { address: string; '*': string } }>('/:address/*', async (request, reply) => {
+    const { address, '*': path } = request.params;
+    return answer(request, reply, open.atAddress(address), `/${address}/`, path);
+  });
+  app.get<{ Params: { address: string } }>('/:address', async (request, reply) => {
+    const { address } = request.params;
+    return (await open.atAddress(address)) ? reply.redirect(`/${address}/`, 301) : closed(reply);
+  });
+
+  // A site has no icon of its own yet; the server's would not be the maker's.
+  app.get('/favicon.ico', async (_, reply) =>
+    reply.code(204).header('cache-control', 'public, max-age=86400').send(),
+  );
+  app.get('/robots.txt', async (_, reply) =>
+    reply
+      .type('text/plain')
+      .send('User-agent: *\nDisallow: /l/\nDisallow: /studio/\nDisallow: /api/\nSitemap: /sitemap.xml\n'),
+  );
+  app.get('/sitemap.xml', async (request, reply) => {
+    const origin = `${request.protocol}://${request.host}`;
+    const urls = (await open.listed())
+      .filter((site) => site.indexable)
+      .flatMap((site) => site.pages.map((page) => `<url><loc>${origin}${site.path}${page}</loc></url>`));
+    return reply
+      .type('application/xml')
+      .send(
+        `<?xml version="1.0" encoding="UTF-8"?>\n<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls.join('')}</urlset>\n`,
+      );
+  });
+}

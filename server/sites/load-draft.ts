@@ -1,0 +1,34 @@
+import { and, eq } from 'drizzle-orm';
+import type { Draft } from '#core/content/site.ts';
+import { byRank } from '#core/content/page.ts';
+import type { Executor } from '../db/connect.ts';
+import { contentOf } from '../db/edit.ts';
+import { materials, pages, sites } from '../db/schema.ts';
+import { Problem } from '../http/problem.ts';
+
+export type SiteRow = typeof sites.$inferSelect;
+
+/** The site of this maker, or Problem 404: the one helper through which every query of the studio is scoped. */
+export async function ownSite(db: Executor, account: string, site: string): Promise<SiteRow> {
+  const [row] = await db
+    .select()
+    .from(sites)
+    .where(and(eq(sites.id, site), eq(sites.accountId, account)));
+  if (!row) throw new Problem(404, 'not-found', 'There is no such site of yours.');
+  return row;
+}
+
+/** Everything of one site as it is now. */
+export async function loadDraft(db: Executor, site: SiteRow): Promise<Draft> {
+  const pageRows = await db.select().from(pages).where(eq(pages.siteId, site.id));
+  const materialRows = await db
+    .select()
+    .from(materials)
+    .where(eq(materials.accountId, site.accountId))
+    .orderBy(materials.createdAt, materials.id);
+  return {
+    site: contentOf.site(site),
+    pages: pageRows.map(contentOf.page).sort(byRank),
+    materials: materialRows.map(contentOf.material),
+  };
+}

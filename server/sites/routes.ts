@@ -1,0 +1,133 @@
+import { and, eq } from 'drizzle-orm';
+import type { FastifyInstance } from 'fastify';
+import {
+  changeSite,
+  checkAddress,
+  createSite,
+  getSite,
+  listSites,
+  redoEdit,
+  renewLink,
+  undoEdit,
+} from '#contract/sites.ts';
+import { addressSchema, suggestAddresses } from '#core/content/address.ts';
+import type { Site } from '#core/content/site.ts';
+import { makerOf } from '../accounts/sessions.ts';
+import type { Database } from '../db/connect.ts';
+import { edit, freeAddress, redo, undo } from '../db/edit.ts';
+import { newId, newKey } from '../db/new-id.ts';
+import { formerAddresses, linkKeys, sites } from '../db/schema.ts';
+import { handle } from '../http/handle.ts';
+import { notFound } from '../http/problem.ts';
+import type { PublicSites } from '../serve/public-sites.ts';
+import { emptyPage } from '../pages/new-page.ts';
+import { closeAtOnce, lowersSomething } from '../publish/close-at-once.ts';
+import type { PublishDeps } from '../publish/publish.ts';
+import { liveStatement } from './live-statement.ts';
+import { loadDraft, ownSite } from './load-draft.ts';
+import { patchAfter, siteState } from './site-state.ts';
+
+/** Makes a site with its home page. A new site is private. */
+export async function makeSite(db: Database, account: string, title: string): Promise<string> {
+  const site: Site = {
+    id: newId(),
+    title,
+    height: 'private',
+    address: null,
+    searchEngines: false,
+    theme: 'broadsheet',
+  };
+  await db.transaction(async (tx) => {
+    await tx.insert(sites).values({ ...site, accountId: account, revision: 0 });
+    await tx.insert(linkKeys).values({ thing: site.id, siteId: site.id, key: newKey() });
+  });
+  const home = { ...emptyPage('home', 'a0', 'home'), title };
+  const scope = { site: site.id, account };
+  await edit(db, scope, { label: 'New site' }, (running) => running.insert('page', home));
+  return site.id;
+}
+
+async function isFree(db: Database, site: string, address: string): Promise<boolean> {
+  if (!addressSchema.safeParse(address).success) return false;
+  const [taken] = await db.select({ id: sites.id }).from(sites).where(eq(sites.address, address));
+  const [former] = await db
+    .select({ id: formerAddresses.siteId })
+    .from(formerAddresses)
+    .where(eq(formerAddresses.address, address));
+  return (!taken || taken.id === site) && (!former || former.id === site);
+}
+
+export function siteRoutes(app: FastifyInstance, deps: PublishDeps & { open: PublicSites }): void {
+  const { db, open } = deps;
+
+  handle(app, listSites, async (_, request) =>
+    db
+      .select({ id: sites.id, title: sites.title })
+      .from(sites)
+      .where(eq(sites.accountId, makerOf(request).id))
+      .orderBy(sites.createdAt),
+  );
+
+  handle(app, createSite, async ({ body }, request) => {
+    const id = await makeSite(db, makerOf(request).id, body.title);
+    return { id, title: body.title };
+  });
+
+  handle(app, getSite, async ({ params }, request) =>
+    siteState(db, await ownSite(db, makerOf(request).id, params.site)),
+  );
+
+  handle(app, changeSite, async ({ params, body }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    const result = await edit(db, scope, body, async (running) => {
+      const address = body.change.address;
+      if (address) await freeAddress(running.tx, scope.site, address);
+      await running.update('site', scope.site, body.change);
+    });
+    open.forget();
+    return patchAfter(db, scope, result);
+  });
+
+  for (const [route, step] of [
+    [undoEdit, undo],
+    [redoEdit, redo],
+  ] as const)
+    handle(app, route, async ({ params }, request) => {
+      const scope = { site: params.site, account: makerOf(request).id };
+      const result = await step(db, scope);
+      if (lowersSomething(result.changes)) await closeAtOnce(deps, scope);
+      open.forget();
+      return { ...(await patchAfter(db, scope, result)), label: result.label };
+    });
+
+  handle(app, checkAddress, async ({ params }, request) => {
+    const site = await ownSite(db, makerOf(request).id, params.site);
+    const wanted = addressSchema.safeParse(params.address);
+    const free = wanted.success && (await isFree(db, site.id, params.address));
+    const offered: string[] = [];
+    for (const candidate of [...suggestAddresses(site.title), ...suggestAddresses(params.address)])
+      if (offered.length < 3 && candidate !== params.address && (await isFree(db, site.id, candidate)))
+        offered.push(candidate);
+    return {
+      free,
+      why: free
+        ? ''
+        : wanted.success
+          ? 'This address is taken.'
+          : (wanted.error.issues[0]?.message ?? 'This address cannot be used.'),
+      alsoFree: [...new Set(offered)],
+    };
+  });
+
+  handle(app, renewLink, async ({ params }, request) => {
+    const site = await ownSite(db, makerOf(request).id, params.site);
+    const [renewed] = await db
+      .update(linkKeys)
+      .set({ key: newKey(), createdAt: new Date() })
+      .where(and(eq(linkKeys.siteId, site.id), eq(linkKeys.thing, params.thing)))
+      .returning();
+    if (!renewed) throw notFound('This link');
+    open.forget();
+    return liveStatement(db, site, await loadDraft(db, site));
+  });
+}

@@ -1,0 +1,40 @@
+import type { Patch, SiteState } from '#contract/sites.ts';
+import type { Executor } from '../db/connect.ts';
+import { type EditResult, historyOf } from '../db/edit.ts';
+import { liveStatement } from './live-statement.ts';
+import { loadDraft, ownSite, type SiteRow } from './load-draft.ts';
+
+/** Everything the studio needs to show a site. */
+export async function siteState(db: Executor, site: SiteRow): Promise<SiteState> {
+  const draft = await loadDraft(db, site);
+  return {
+    revision: site.revision,
+    ...draft,
+    history: await historyOf(db, site.id),
+    live: await liveStatement(db, site, draft),
+  };
+}
+
+/** What an edit changed, with the statements that depend on it. */
+export async function patchAfter(
+  db: Executor,
+  scope: { site: string; account: string },
+  result: EditResult,
+): Promise<Patch> {
+  const site = await ownSite(db, scope.account, scope.site);
+  const draft = await loadDraft(db, site);
+  const patch: Patch = {
+    revision: site.revision,
+    site: null,
+    pages: {},
+    materials: {},
+    history: await historyOf(db, site.id),
+    live: await liveStatement(db, site, draft),
+  };
+  for (const change of result.changes) {
+    if (change.table === 'site') patch.site = change.after;
+    else if (change.table === 'page') patch.pages[change.id] = change.after;
+    else patch.materials[change.id] = change.after;
+  }
+  return patch;
+}

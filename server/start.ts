@@ -1,0 +1,94 @@
+import type { FastifyInstance } from 'fastify';
+import { createHash } from 'node:crypto';
+import { readFile, rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import { buildApp } from './app.ts';
+import type { Config } from './config.ts';
+import { openPglite, openPostgres } from './db/connect.ts';
+import { lockDataFolder } from './db/data-folder-lock.ts';
+import { FolderBlobStore } from './media/blob-store.ts';
+import type { RenderDeps } from './publish/render-entrance.ts';
+import { storeAssets } from './publish/site-assets.ts';
+
+export interface Places {
+  migrations: string;
+  siteAssets: string;
+  template: string;
+  studio: string;
+  /** The file whose content stands for the renderer's code. */
+  code: string;
+}
+
+/** Where everything is below the project's folder, built or not. */
+export const placesIn = (root: string, code: string): Places => ({
+  migrations: join(root, 'server/db/migrations'),
+  siteAssets: join(root, 'dist/site-assets'),
+  template: join(root, 'dist/pglite-template.tar.gz'),
+  studio: join(root, 'dist/studio'),
+  code,
+});
+
+export interface Running {
+  app: FastifyInstance;
+  /** What publishing outside a request needs, for seeding and for benches. */
+  publishing: RenderDeps;
+  /** Stops taking requests, finishes those that run, closes the database and gives the data folder back. */
+  stop(): Promise<void>;
+}
+
+/** Opens the data folder and puts the server together, without listening yet. */
+export async function open(
+  config: Config,
+  places: Places,
+  options: { fresh?: boolean } = {},
+): Promise<Running> {
+  const unlock = await lockDataFolder(config.dataDir);
+  try {
+    // Only now is it sure that nobody else uses what is thrown away here.
+    if (options.fresh)
+      for (const part of ['database', 'blobs'])
+        await rm(join(config.dataDir, part), { recursive: true, force: true });
+    const database = config.databaseUrl
+      ? await openPostgres({ url: config.databaseUrl, migrations: places.migrations })
+      : await openPglite({
+          folder: join(config.dataDir, 'database'),
+          template: places.template,
+          migrations: places.migrations,
+        });
+    const blobs = await FolderBlobStore.open(join(config.dataDir, 'blobs'));
+    const publishing = {
+      db: database.db,
+      blobs,
+      assets: await storeAssets(places.siteAssets, blobs),
+      rendererVersion: createHash('sha256')
+        .update(await readFile(places.code))
+        .digest('hex')
+        .slice(0, 16),
+    };
+    const app = await buildApp({ ...publishing, config, studioFolder: places.studio });
+    let stopping: Promise<void> | null = null;
+    const stop = () =>
+      (stopping ??= (async () => {
+        await app.close();
+        await database.close();
+        await unlock();
+      })());
+    return { app, publishing, stop };
+  } catch (error) {
+    await unlock();
+    throw error;
+  }
+}
+
+/** Listens, or says in a sentence why not. */
+export async function listen(app: FastifyInstance, { host, port }: Config): Promise<string> {
+  try {
+    return await app.listen({ host, port });
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE')
+      throw new Error(`Port ${port} is taken by another program. Stop it, or set PORT to another number.`, {
+        cause: error,
+      });
+    throw error;
+  }
+}

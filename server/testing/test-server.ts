@@ -1,0 +1,166 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { FastifyInstance } from 'fastify';
+import pg from 'pg';
+import type { z } from 'zod';
+import type { Route } from '#contract/route.ts';
+import { createAccount } from '#contract/account.ts';
+import { createSite, getSite, importReplySchema, type ImportReply, type SiteState } from '#contract/sites.ts';
+import { getPublishJob, startPublish, type PublishJob } from '#contract/publishing.ts';
+import { buildApp } from '../app.ts';
+import { readConfig } from '../config.ts';
+import { openPglite, openPostgres, type OpenDatabase } from '../db/connect.ts';
+import { newId } from '../db/new-id.ts';
+import { FolderBlobStore } from '../media/blob-store.ts';
+import { storeAssets } from '../publish/site-assets.ts';
+
+const root = join(import.meta.dirname, '../..');
+const migrations = join(root, 'server/db/migrations');
+const origin = 'http://studio.test';
+
+/** A database of its own for each test file: in memory, or a new one on the server that DATABASE_URL names. */
+async function freshDatabase(): Promise<OpenDatabase> {
+  const url = process.env['DATABASE_URL'];
+  if (!url) return openPglite({ template: join(root, 'dist/pglite-template.tar.gz'), migrations });
+  const name = `test_${newId()}`;
+  const admin = new pg.Client({ connectionString: url });
+  await admin.connect();
+  await admin.query(`create database ${name}`);
+  const own = new URL(url);
+  own.pathname = `/${name}`;
+  const opened = await openPostgres({ url: own.href, migrations });
+  return {
+    db: opened.db,
+    close: async () => {
+      await opened.close();
+      await admin.query(`drop database ${name} with (force)`);
+      await admin.end();
+    },
+  };
+}
+
+/** The server with a database and a data folder of its own, asked without a network. */
+export class TestServer {
+  private constructor(
+    readonly app: FastifyInstance,
+    readonly database: OpenDatabase,
+    readonly blobs: FolderBlobStore,
+    readonly folder: string,
+  ) {}
+
+  static async start(environment: Record<string, string> = {}): Promise<TestServer> {
+    const folder = await mkdtemp(join(tmpdir(), 'kite-wall-'));
+    const database = await freshDatabase();
+    const blobs = await FolderBlobStore.open(join(folder, 'blobs'));
+    const app = await buildApp({
+      db: database.db,
+      blobs,
+      assets: await storeAssets(join(root, 'dist/site-assets'), blobs),
+      config: readConfig({ DATA_DIR: folder, ...environment }, root),
+      rendererVersion: 'test',
+      logLevel: 'error',
+    });
+    return new TestServer(app, database, blobs, folder);
+  }
+
+  async stop(): Promise<void> {
+    await this.app.close();
+    await this.database.close();
+    await rm(this.folder, { recursive: true, force: true });
+  }
+
+  /** A new maker, signed in. */
+  async maker(name = 'Wren'): Promise<TestMaker> {
+    const maker = new TestMaker(this.app);
+    await maker.call(createAccount, {
+      body: { name, email: `${newId()}@maker.example`, password: 'a long enough password' },
+    });
+    return maker;
+  }
+
+  /** Somebody without an account. */
+  async get(path: string, headers: Record<string, string> = {}) {
+    return this.app.inject({ method: 'GET', url: path, headers });
+  }
+}
+
+/** One browser of one maker: keeps the cookie and speaks the contract. */
+export class TestMaker {
+  cookie = '';
+  readonly #app: FastifyInstance;
+
+  constructor(app: FastifyInstance) {
+    this.#app = app;
+  }
+
+  async raw(
+    method: 'GET' | 'POST' | 'PATCH' | 'DELETE',
+    url: string,
+    payload?: unknown,
+    type = 'application/json',
+  ) {
+    const reply = await this.#app.inject({
+      method,
+      url,
+      headers: {
+        origin,
+        host: 'studio.test',
+        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(payload === undefined ? {} : { 'content-type': type }),
+      },
+      ...(payload === undefined
+        ? {}
+        : { payload: Buffer.isBuffer(payload) ? payload : JSON.stringify(payload) }),
+    });
+    const set = reply.headers['set-cookie'];
+    const [first] = Array.isArray(set) ? set : [set];
+    if (first) this.cookie = first.split(';')[0] ?? '';
+    return reply;
+  }
+
+  /** Asks a route of the contract and parses the reply; throws the server's sentence when it refuses. */
+  async call<P extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+    route: Route<P, B, R>,
+    { params = {}, body }: { params?: Record<string, string>; body?: z.input<B> } = {},
+  ): Promise<z.output<R>> {
+    const url = route.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));
+    const reply = await this.raw(route.method as 'GET', url, body);
+    if (reply.statusCode >= 400)
+      throw Object.assign(new Error(reply.json<{ message: string }>().message), {
+        status: reply.statusCode,
+        reply: reply.json() as unknown,
+      });
+    return route.reply.parse(reply.json()) as z.output<R>;
+  }
+
+  async site(title = 'Wren makes'): Promise<SiteState> {
+    const { id } = await this.call(createSite, { body: { title } });
+    return this.state(id);
+  }
+
+  state(site: string): Promise<SiteState> {
+    return this.call(getSite, { params: { site } });
+  }
+
+  async upload(site: string, name: string, contents: Buffer): Promise<ImportReply> {
+    const reply = await this.raw(
+      'POST',
+      `/api/sites/${site}/materials?name=${encodeURIComponent(name)}`,
+      contents,
+      'application/octet-stream',
+    );
+    if (reply.statusCode >= 400)
+      throw Object.assign(new Error(reply.json<{ message: string }>().message), { status: reply.statusCode });
+    return importReplySchema.parse(reply.json());
+  }
+
+  async publish(site: string): Promise<PublishJob> {
+    let job = await this.call(startPublish, { params: { site }, body: { name: '' } });
+    while (job.state === 'running') {
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      job = await this.call(getPublishJob, { params: { site, job: job.id } });
+    }
+    return job;
+  }
+}

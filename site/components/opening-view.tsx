@@ -1,0 +1,49 @@
+import type { PageInput } from '../render/page-input.ts';
+import { focusAt, PictureView } from './picture-view.tsx';
+import { Rows } from './rows.tsx';
+import { useSlots } from './slots.ts';
+
+/** The top of a page: a full picture with the title on it, a strip of pictures below the title, or words only. */
+export function OpeningView({ input }: { input: PageInput }) {
+  const slots = useSlots();
+  const { page, toRoot } = input;
+  const pictures = page.opening.pictures.flatMap((id) => input.pictures[id] ?? []);
+  const layout = pictures.length === 0 ? 'words' : page.opening.layout;
+  const [first] = pictures;
+
+  const title = <h1>{page.title || 'Untitled'}</h1>;
+  const summary = page.summary ? <p className="lead">{page.summary}</p> : null;
+  const say = (
+    <div className="say">
+      {slots.title ? slots.title(title) : title}
+      {slots.summary ? slots.summary(summary) : summary}
+    </div>
+  );
+  if (layout === 'full' && first)
+    return (
+      <div className="opening full">
+        <PictureView
+          picture={first}
+          toRoot={toRoot}
+          sizes="100vw"
+          first
+          properties={{ '--focus-at': focusAt(first) }}
+        />
+        <div className="say-over">
+          <div className="wrap">{say}</div>
+        </div>
+      </div>
+    );
+  return (
+    <div className={`opening ${layout === 'words' ? 'words' : 'with-strip'}`}>
+      <div className="wrap">
+        {say}
+        {layout === 'strip' && (
+          <Rows items={pictures} pictureOf={(picture) => picture} className="strip" strip>
+            {(picture, sizes) => <PictureView picture={picture} toRoot={toRoot} sizes={sizes} first />}
+          </Rows>
+        )}
+      </div>
+    </div>
+  );
+}

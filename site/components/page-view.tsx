@@ -1,0 +1,170 @@
+import type { PageInput, Card } from '../render/page-input.ts';
+import { OpeningView } from './opening-view.tsx';
+import { PartView } from './part-view.tsx';
+import { focusAt, PictureView } from './picture-view.tsx';
+import { Rows } from './rows.tsx';
+import { useSlots } from './slots.ts';
+
+function Top({ input }: { input: PageInput }) {
+  const { home, toRoot, siteTitle, menu, page } = input;
+  const to = (path: string) => toRoot + path || './';
+  return (
+    <header className="top-line">
+      <div className="top">
+        {home === null || (page.kind === 'home' && menu.length < 2) ? (
+          <span className="name">{siteTitle}</span>
+        ) : (
+          <a className="name" href={to(home)}>
+            {siteTitle}
+          </a>
+        )}
+        {menu.length > 1 && (
+          <nav aria-label="Site">
+            <ul>
+              {menu.map((item) => (
+                <li key={item.path}>
+                  <a href={to(item.path)} aria-current={item.current ? 'page' : undefined}>
+                    {item.title}
+                  </a>
+                </li>
+              ))}
+            </ul>
+          </nav>
+        )}
+      </div>
+    </header>
+  );
+}
+
+function Wall({ cards, toRoot, label }: { cards: readonly Card[]; toRoot: string; label: string }) {
+  if (cards.length === 0) return null;
+  return (
+    <section className="band" aria-label={label}>
+      <div className="wrap">
+        <Rows items={cards} pictureOf={(card) => card.picture} as="article">
+          {(card, sizes, ratio) => (
+            <>
+              {card.picture && (
+                <div className="frame">
+                  <PictureView
+                    picture={card.picture}
+                    toRoot={toRoot}
+                    sizes={sizes}
+                    properties={ratio}
+                    decorative
+                  />
+                </div>
+              )}
+              <div className={card.picture ? 'title' : 'title bare'}>
+                <h2>
+                  <a href={toRoot + card.path}>{card.title}</a>
+                </h2>
+                {card.summary && <p className="meta">{card.summary}</p>}
+              </div>
+            </>
+          )}
+        </Rows>
+      </div>
+    </section>
+  );
+}
+
+const factNames = { when: 'When', role: 'Role', madeWith: 'Made with', withWhom: 'With whom' } as const;
+
+function Facts({ input }: { input: PageInput }) {
+  const slots = useSlots();
+  const filled = (Object.keys(factNames) as (keyof typeof factNames)[]).filter(
+    (key) => input.page.facts[key],
+  );
+  const shown =
+    filled.length > 0 ? (
+      <div className="wrap facts-band">
+        <dl className="facts">
+          {filled.map((key) => (
+            <div key={key}>
+              <dt>{factNames[key]}</dt>
+              <dd>{input.page.facts[key]}</dd>
+            </div>
+          ))}
+        </dl>
+      </div>
+    ) : null;
+  return slots.facts ? slots.facts(shown) : shown;
+}
+
+function Parts({ input }: { input: PageInput }) {
+  const slots = useSlots();
+  return (
+    <>
+      {input.page.parts.map((part, at) => {
+        const shown = <PartView part={part} pictures={input.pictures} toRoot={input.toRoot} />;
+        const fullWidth = part.kind === 'picture' && part.width === 'full';
+        return (
+          <section key={part.id} className={part.kind === 'words' ? 'band close' : 'band'}>
+            <div className={fullWidth ? '' : 'wrap'}>{slots.part ? slots.part(part, shown, at) : shown}</div>
+          </section>
+        );
+      })}
+      {slots.end}
+    </>
+  );
+}
+
+function Next({ input }: { input: PageInput }) {
+  const { before, after, toRoot } = input;
+  if (!before && !after) return null;
+  const link = (card: Card, side: 'before' | 'after') => (
+    <a key={side} className={side} href={toRoot + card.path}>
+      {card.picture && (
+        <PictureView
+          picture={card.picture}
+          toRoot={toRoot}
+          sizes="(min-width: 48rem) 11rem, 45vw"
+          properties={{ '--focus-at': focusAt(card.picture) }}
+          decorative
+        />
+      )}
+      <span>
+        <span className="meta">{side === 'before' ? 'Before this' : 'Next'}</span>
+        <b>{card.title}</b>
+      </span>
+    </a>
+  );
+  return (
+    <nav className="band ruled next-band" aria-label="More projects">
+      <div className="wrap next">
+        {before && link(before, 'before')}
+        {after && link(after, 'after')}
+      </div>
+    </nav>
+  );
+}
+
+/**
+ * A whole public page below `<body>`, the same in the studio and in a release.
+ *
+ * @param within the page stands inside another document, which has a main landmark of its own
+ */
+export function PageView({ input, within = false }: { input: PageInput; within?: boolean }) {
+  const Main = within ? 'div' : 'main';
+  const slots = useSlots();
+  const { page } = input;
+  const opening = <OpeningView input={input} />;
+  return (
+    <div className="site" data-theme={input.theme}>
+      <div className="sheet">
+        <Top input={input} />
+        <Main id={within ? undefined : 'main'}>
+          {slots.opening ? slots.opening(opening) : opening}
+          {page.kind === 'project' && <Facts input={input} />}
+          <Parts input={input} />
+          {page.kind === 'home' && <Wall cards={input.cards} toRoot={input.toRoot} label="Projects" />}
+        </Main>
+        {page.kind === 'project' && <Next input={input} />}
+        <footer className="end-line">
+          <p className="end">Words and pictures by {input.siteTitle} unless a credit says otherwise.</p>
+        </footer>
+      </div>
+    </div>
+  );
+}

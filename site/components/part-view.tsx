@@ -1,0 +1,94 @@
+import type { SeenPart } from '#core/access/seen-by.ts';
+import { useProperties } from '../render/declarations.ts';
+import type { Picture } from '../render/page-input.ts';
+import { PictureView } from './picture-view.tsx';
+import { Rows } from './rows.tsx';
+import { useSlots } from './slots.ts';
+import { WordsView } from './words-view.tsx';
+
+export interface PartViewProps {
+  part: SeenPart;
+  pictures: Readonly<Record<string, Picture>>;
+  toRoot: string;
+}
+
+/** The address a click on a picture opens without a script: its largest file in the most widely read format. */
+function largest(picture: Picture, toRoot: string): string {
+  return toRoot + (picture.fallback.at(-1)?.url ?? '');
+}
+
+function LargeLink({
+  picture,
+  toRoot,
+  children,
+}: {
+  picture: Picture;
+  toRoot: string;
+  children: React.ReactNode;
+}) {
+  const best = picture.sources.at(-1)?.files.at(-1) ?? picture.fallback.at(-1);
+  return (
+    <a
+      href={largest(picture, toRoot)}
+      aria-label={picture.alt ? undefined : 'Open this picture large'}
+      data-zoom={`${picture.widthPx}x${picture.heightPx}`}
+      data-large={best ? toRoot + best.url : undefined}
+    >
+      {children}
+    </a>
+  );
+}
+
+/** What stands below a picture; readers get nothing where there are no words. */
+function Caption({ picture }: { picture: Picture }) {
+  const slots = useSlots();
+  if (slots.caption) return <figcaption>{slots.caption(picture)}</figcaption>;
+  return picture.caption ? <figcaption>{picture.caption}</figcaption> : null;
+}
+
+const pictureSizes = {
+  text: '(min-width: 560px) 34rem, 92vw',
+  wide: '(min-width: 1344px) 1344px, 92vw',
+  full: '100vw',
+} as const;
+
+/** One part as readers see it. */
+export function PartView({ part, pictures, toRoot }: PartViewProps) {
+  const attach = useProperties();
+  switch (part.kind) {
+    case 'words':
+      return <WordsView text={part.text} />;
+    case 'picture': {
+      const picture = part.material ? pictures[part.material] : undefined;
+      if (!picture) return null;
+      const className = part.width === 'full' ? 'picture full-width' : `picture ${part.width}`;
+      return (
+        <figure {...attach({}, className)}>
+          <LargeLink picture={picture} toRoot={toRoot}>
+            <PictureView picture={picture} toRoot={toRoot} sizes={pictureSizes[part.width]} />
+          </LargeLink>
+          <Caption picture={picture} />
+        </figure>
+      );
+    }
+    case 'gallery': {
+      const shown = part.pictures.flatMap((id) => pictures[id] ?? []);
+      if (shown.length === 0) return null;
+      return (
+        <div className="gallery">
+          {part.title && <h2>{part.title}</h2>}
+          <Rows items={shown} pictureOf={(picture) => picture}>
+            {(picture, sizes) => (
+              <>
+                <LargeLink picture={picture} toRoot={toRoot}>
+                  <PictureView picture={picture} toRoot={toRoot} sizes={sizes} />
+                </LargeLink>
+                <Caption picture={picture} />
+              </>
+            )}
+          </Rows>
+        </div>
+      );
+    }
+  }
+}

@@ -1,0 +1,58 @@
+import PhotoSwipe from 'photoswipe';
+import 'photoswipe/style.css';
+import './lightbox.css';
+
+/** Loads the style sheet that the build placed beside this script. */
+function loadStyles(): Promise<void> {
+  const href = import.meta.url.replace(/\.js$/, '.css');
+  if (document.querySelector(`link[href="${href}"]`)) return Promise.resolve();
+  return new Promise((resolve) => {
+    const link = Object.assign(document.createElement('link'), { rel: 'stylesheet', href });
+    link.onload = link.onerror = () => resolve();
+    document.head.append(link);
+  });
+}
+
+/** Shows the pictures of the page large, starting at one; Escape closes, arrows move, focus returns to the link. */
+export async function openLightbox(links: readonly HTMLAnchorElement[], index: number): Promise<void> {
+  await loadStyles();
+  const dataSource = links.map((link) => {
+    const [width, height] = (link.dataset['zoom'] ?? '').split('x').map(Number);
+    const picture = link.querySelector('img');
+    return {
+      src: link.dataset['large'] ?? link.href,
+      width: width || 1600,
+      height: height || 1200,
+      alt: picture?.alt ?? '',
+      msrc: picture?.currentSrc ?? '',
+      element: link,
+    };
+  });
+  const reduced = matchMedia('(prefers-reduced-motion: reduce)').matches;
+  const box = new PhotoSwipe({
+    dataSource,
+    index,
+    bgOpacity: 0.94,
+    showHideAnimationType: reduced ? 'none' : 'fade',
+    returnFocus: false,
+    wheelToZoom: true,
+  });
+  box.on('uiRegister', () => {
+    box.ui?.registerElement({
+      name: 'caption',
+      order: 9,
+      isButton: false,
+      appendTo: 'root',
+      html: '',
+      onInit: (element) => {
+        element.setAttribute('aria-live', 'polite');
+        box.on('change', () => {
+          const link = links[box.currIndex];
+          element.textContent = link?.parentElement?.querySelector('figcaption')?.textContent ?? '';
+        });
+      },
+    });
+  });
+  box.on('destroy', () => links[box.currIndex]?.focus());
+  box.init();
+}

@@ -1,0 +1,15 @@
+/**
+ * Enhancement only; every page reads without it. A click on a picture opens the lightbox, whose code and styles
+ * are fetched at the first click and not before.
+ */
+const links = [...document.querySelectorAll<HTMLAnchorElement>('a[data-zoom]')];
+
+for (const [at, link] of links.entries())
+  link.addEventListener('click', (event) => {
+    if (event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
+    event.preventDefault();
+    import('./lightbox.ts').then(
+      ({ openLightbox }) => openLightbox(links, at),
+      () => location.assign(link.href),
+    );
+  });

@@ -1,0 +1,154 @@
+import type { Id } from '#core/content/id.ts';
+import { materialsOf } from '#core/content/part.ts';
+import type { SeenMaterial, SeenPage, SiteView } from '#core/access/seen-by.ts';
+
+/** One file of a picture, as the page refers to it: a path relative to the entrance, or an address in the studio. */
+export interface PictureFile {
+  url: string;
+  widthPx: number;
+}
+
+/** A picture ready to be put on a page: its words, its size as seen, and the files to choose from. */
+export interface Picture {
+  id: Id;
+  alt: string;
+  caption: string;
+  widthPx: number;
+  heightPx: number;
+  /** Shown while the picture loads, #rrggbb. */
+  colour: string;
+  /** Point kept in view when cropped, as shares of width and height. */
+  focus: { x: number; y: number };
+  /** Newer formats first; each list from the smallest width to the largest. */
+  sources: { type: string; files: PictureFile[] }[];
+  /** JPEG for every browser, from the smallest width to the largest; never empty. */
+  fallback: PictureFile[];
+}
+
+/** A project as it hangs on the wall or stands at the end of another page. */
+export interface Card {
+  id: Id;
+  title: string;
+  summary: string;
+  path: string;
+  picture: Picture | null;
+}
+
+/** Names of the shared files of every site, below the entrance. */
+export interface SiteAssets {
+  css: string;
+  printCss: string;
+  enhance: string;
+  /** Font files worth fetching before the style sheet is read. */
+  preloadFonts: string[];
+}
+
+/** Everything one page is made of, and nothing else: equal inputs give equal bytes. */
+export interface PageInput {
+  siteTitle: string;
+  theme: string;
+  /** From this page back to the entrance: '' or '../' once for each level. */
+  toRoot: string;
+  /** Path of the home page; null when the viewer came by the link of one page. */
+  home: string | null;
+  menu: { title: string; path: string; current: boolean }[];
+  page: SeenPage;
+  pictures: Record<Id, Picture>;
+  /** The wall, on a home page. */
+  cards: Card[];
+  /** The projects before and after this one on the wall. */
+  before: Card | null;
+  after: Card | null;
+}
+
+/** The picture that stands for a page: its opening's first, else the first picture of its parts. */
+export const coverOf = (page: SeenPage): Id | null => picturesOn(page)[0] ?? null;
+
+/** Where each page stands below the entrance: '' for the entrance itself, else 'slug/' with its parents before it. */
+export function pathsOf(view: SiteView): Map<Id, string> {
+  const paths = new Map<Id, string>();
+  for (const page of view.pages) {
+    const isEntrance = view.entry === null ? page.kind === 'home' : page.id === view.entry;
+    const above = page.parent === null ? '' : (paths.get(page.parent) ?? '');
+    paths.set(page.id, isEntrance ? '' : `${above}${page.slug}/`);
+  }
+  return paths;
+}
+
+/** Ids of the pictures a page shows itself, in reading order and once each. */
+export function picturesOn(page: SeenPage): Id[] {
+  return [...new Set([...page.opening.pictures, ...page.parts.flatMap(materialsOf)])];
+}
+
+/** What a material brings to its picture; the files are added by whoever knows them. */
+export function pictureOf(material: SeenMaterial): Omit<Picture, 'sources' | 'fallback'> {
+  return {
+    id: material.id,
+    alt: material.alt,
+    caption: material.caption,
+    widthPx: material.facts.widthPx,
+    heightPx: material.facts.heightPx,
+    colour: material.facts.colour,
+    focus: material.fixes.focus ?? { x: 0.5, y: 0.5 },
+  };
+}
+
+const listed = (page: SeenPage): boolean => page.kind === 'project' && page.title.trim() !== '';
+
+/**
+ * Splits a view into its pages' inputs. A page that names nobody but itself does not change when another page's
+ * words do, which is what makes publishing one changed word cheap.
+ *
+ * @param pictures every picture of the view, by material id; missing ones are left out of the page
+ * @returns one input for each page that has an address, with its path below the entrance
+ */
+export function pageInputs(
+  view: SiteView,
+  pictures: Readonly<Record<Id, Picture>>,
+): { path: string; input: PageInput }[] {
+  const paths = pathsOf(view);
+  const wall = view.pages.filter((page) => listed(page) && page.id !== view.entry);
+  const card = (page: SeenPage | undefined): Card | null => {
+    if (!page) return null;
+    const cover = coverOf(page);
+    return {
+      id: page.id,
+      title: page.title,
+      summary: page.summary,
+      path: paths.get(page.id) ?? '',
+      picture: cover ? (pictures[cover] ?? null) : null,
+    };
+  };
+  const homePage = view.entry === null ? view.pages.find((page) => page.kind === 'home') : undefined;
+  const home = homePage ? (paths.get(homePage.id) ?? null) : null;
+  const inMenu = view.entry === null ? view.pages.filter((page) => page.parent === null) : [];
+  return view.pages.flatMap((page) => {
+    const path = paths.get(page.id);
+    if (path === undefined || page.kind === 'heading' || page.kind === 'link') return [];
+    const at = wall.indexOf(page);
+    const own: Record<Id, Picture> = {};
+    for (const id of picturesOn(page)) {
+      const picture = pictures[id];
+      if (picture) own[id] = picture;
+    }
+    const input: PageInput = {
+      siteTitle: view.site.title,
+      theme: view.site.theme,
+      toRoot: '../'.repeat(path.split('/').length - 1),
+      home,
+      menu: inMenu
+        .filter((one) => one.kind !== 'project' && one.kind !== 'heading' && one.kind !== 'link')
+        .map((one) => ({
+          title: one.kind === 'home' ? 'Work' : one.title,
+          path: paths.get(one.id) ?? '',
+          current: one.id === page.id || (one.kind === 'home' && page.kind === 'project'),
+        })),
+      page,
+      pictures: own,
+      cards: page.kind === 'home' ? wall.map((one) => card(one)).filter((one) => one !== null) : [],
+      before: at > 0 ? card(wall[at - 1]) : null,
+      after: at >= 0 ? card(wall[at + 1]) : null,
+    };
+    return [{ path, input }];
+  });
+}

@@ -1,0 +1,83 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { draftArbitrary } from '#core/access/arbitrary-draft.ts';
+import { entrancesOf } from '#core/access/entrances.ts';
+import type { Draft } from '#core/content/site.ts';
+import { type Picture, pageInputs, pictureOf } from './page-input.ts';
+import { renderPage } from './render-page.tsx';
+
+const assets = {
+  css: 'assets/site.css',
+  printCss: 'assets/print.css',
+  enhance: 'assets/enhance.js',
+  preloadFonts: ['assets/a.woff2'],
+};
+
+/** All pages of all entrances of a draft, as readers would get them. */
+function pagesOf(draft: Draft): { path: string; html: string; style: string }[] {
+  const { public: open, siteLink, pageLinks } = entrancesOf(draft);
+  return [open, siteLink, ...Object.values(pageLinks)]
+    .filter((view) => view !== null)
+    .flatMap((view) => {
+      const pictures: Record<string, Picture> = {};
+      for (const material of Object.values(view.materials))
+        pictures[material.id] = {
+          ...pictureOf(material),
+          sources: [{ type: 'image/webp', files: [{ url: `files/${material.id}.webp`, widthPx: 480 }] }],
+          fallback: [{ url: `files/${material.id}.jpg`, widthPx: 960 }],
+        };
+      return pageInputs(view, pictures).map(({ path, input }) => ({ path, ...renderPage(input, assets) }));
+    });
+}
+
+describe('renderPage', () => {
+  test('publishes no style attribute, no inline script and no handler, and every link stays inside or is named', () => {
+    fc.assert(
+      fc.property(draftArbitrary, (draft) => {
+        for (const { path, html, style } of pagesOf(draft)) {
+          expect(html).not.toMatch(/<[^>]+\sstyle=/);
+          expect(html).not.toMatch(/<script(?![^>]*\ssrc=)/);
+          expect(html).not.toMatch(/<[^>]+\son[a-z]+=/);
+          expect(style).not.toMatch(/[<>@]|url\(/);
+          const depth = path.split('/').length - 1;
+          for (const [, address = ''] of html.matchAll(/(?:href|src)="([^"#][^"]*)"/g)) {
+            expect(address).not.toMatch(/^(\/|[a-z]+:)/);
+            expect(address.split('../').length - 1).toBeLessThanOrEqual(depth);
+          }
+        }
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  test('equal inputs give equal bytes', () => {
+    fc.assert(
+      fc.property(draftArbitrary, (draft) => expect(pagesOf(draft)).toEqual(pagesOf(draft))),
+      { numRuns: 30 },
+    );
+  });
+
+  test('what a maker types is text, never markup', () => {
+    const [draft] = fc.sample(draftArbitrary, 1);
+    if (!draft) throw new Error('no sample');
+    const evil = '</title><script>alert(1)</script><img src=x onerror=alert(1)>"\'&';
+    const open: Draft = {
+      ...draft,
+      site: { ...draft.site, height: 'public', title: evil },
+      pages: draft.pages.map((page) => ({
+        ...page,
+        height: 'public',
+        title: evil,
+        summary: evil,
+        facts: { when: evil, role: evil, madeWith: evil, withWhom: evil },
+      })),
+      materials: draft.materials.map((material) => ({ ...material, alt: evil, caption: evil })),
+    };
+    const pages = pagesOf(open);
+    expect(pages.length).toBeGreaterThan(0);
+    for (const { html } of pages) {
+      expect(html).not.toContain('<script>alert');
+      expect(html).not.toContain('<img src=x');
+    }
+  });
+});

@@ -1,0 +1,57 @@
+import { renderToStaticMarkup } from 'react-dom/server';
+import { PageView } from '../components/page-view.tsx';
+import { CollectedDeclarations, DeclarationsContext } from './declarations.ts';
+import type { PageInput, SiteAssets } from './page-input.ts';
+
+export interface RenderedPage {
+  html: string;
+  /** The text of the page's one style element; its hash goes into the content security policy. */
+  style: string;
+}
+
+/**
+ * One page as a whole HTML document. Pure: equal inputs give equal bytes. Readable without any script; the one
+ * script tag only adds the lightbox.
+ */
+export function renderPage(input: PageInput, assets: SiteAssets): RenderedPage {
+  const declarations = new CollectedDeclarations();
+  const body = renderToStaticMarkup(
+    <DeclarationsContext value={declarations}>
+      <a className="skip" href="#main">
+        Skip to content
+      </a>
+      <PageView input={input} />
+    </DeclarationsContext>,
+  );
+  const style = declarations.css();
+  const { page, siteTitle, toRoot } = input;
+  const title = page.kind === 'home' || !page.title ? siteTitle : `${page.title}, by ${siteTitle}`;
+  const head = renderToStaticMarkup(
+    <>
+      <meta charSet="utf-8" />
+      <meta name="viewport" content="width=device-width, initial-scale=1" />
+      <title>{title}</title>
+      {page.summary && <meta name="description" content={page.summary} />}
+      <meta property="og:title" content={page.title || siteTitle} />
+      <meta property="og:type" content={page.kind === 'project' ? 'article' : 'website'} />
+      {assets.preloadFonts.map((font) => (
+        <link
+          key={font}
+          rel="preload"
+          as="font"
+          type="font/woff2"
+          href={toRoot + font}
+          crossOrigin="anonymous"
+        />
+      ))}
+      <link rel="stylesheet" href={toRoot + assets.css} />
+      <link rel="stylesheet" href={toRoot + assets.printCss} media="print" />
+      {style && <style dangerouslySetInnerHTML={{ __html: style }} />}
+      {body.includes('data-zoom') && <script type="module" src={toRoot + assets.enhance} />}
+    </>,
+  );
+  return {
+    html: `<!doctype html>\n<html lang="en"><head>${head}</head><body>${body}</body></html>\n`,
+    style,
+  };
+}

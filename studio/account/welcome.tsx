@@ -1,0 +1,171 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { z } from 'zod';
+import {
+  createAccount,
+  type NewAccount,
+  newAccountSchema,
+  signIn,
+  type SignIn,
+  signInSchema,
+  signInToDemo,
+  type Me,
+} from '#contract/account.ts';
+import { call, Refusal } from '../api/call.ts';
+import { Field } from '../ui/field.tsx';
+import { KiteMark } from '../ui/kite-mark.tsx';
+
+const publicSitesSchema = z.array(z.object({ title: z.string(), path: z.string() }));
+
+function useEnter() {
+  const client = useQueryClient();
+  return (me: Me) => client.setQueryData(['me'], me);
+}
+
+function NewAccountForm() {
+  const enter = useEnter();
+  const form = useForm<NewAccount>({ resolver: zodResolver(newAccountSchema) });
+  const { errors, isSubmitting } = form.formState;
+  const submit = form.handleSubmit(async (body) => {
+    try {
+      enter(await call(createAccount, { body }));
+    } catch (error) {
+      const field = error instanceof Refusal && error.problem.field === 'email' ? 'email' : 'password';
+      form.setError(field, { message: error instanceof Error ? error.message : 'Try again.' });
+    }
+  });
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-4">
+      <Field
+        label="Name your work goes under"
+        hint="initials are fine"
+        problem={errors.name?.message}
+        autoComplete="nickname"
+        {...form.register('name')}
+      />
+      <Field
+        label="E-mail"
+        problem={errors.email?.message}
+        type="email"
+        autoComplete="email"
+        {...form.register('email')}
+      />
+      <Field
+        label="Password"
+        hint="10 characters or more"
+        problem={errors.password?.message}
+        type="password"
+        autoComplete="new-password"
+        {...form.register('password')}
+      />
+      <button className="btn go" type="submit" disabled={isSubmitting}>
+        {isSubmitting ? 'Making your account' : 'Create account'}
+      </button>
+    </form>
+  );
+}
+
+function SignInForm() {
+  const enter = useEnter();
+  const form = useForm<SignIn>({ resolver: zodResolver(signInSchema) });
+  const { errors, isSubmitting } = form.formState;
+  const submit = form.handleSubmit(async (body) => {
+    try {
+      enter(await call(signIn, { body }));
+    } catch (error) {
+      form.setError('password', { message: error instanceof Error ? error.message : 'Try again.' });
+    }
+  });
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-4">
+      <Field
+        label="E-mail"
+        problem={errors.email?.message}
+        type="email"
+        autoComplete="email"
+        {...form.register('email')}
+      />
+      <Field
+        label="Password"
+        problem={errors.password?.message}
+        type="password"
+        autoComplete="current-password"
+        {...form.register('password')}
+      />
+      <button className="btn go" type="submit" disabled={isSubmitting}>
+        {isSubmitting ? 'Opening' : 'Sign in'}
+      </button>
+    </form>
+  );
+}
+
+/** The door: a new account, signing in, or the demo where the server offers it. */
+export function Welcome({ demo }: { demo: boolean }) {
+  const [known, setKnown] = useState(false);
+  const enter = useEnter();
+  const enterDemo = useMutation({ mutationFn: () => call(signInToDemo), onSuccess: enter });
+  const open = useQuery({
+    queryKey: ['public-sites'],
+    queryFn: async () => publicSitesSchema.parse(await (await fetch('/api/public-sites')).json()),
+  });
+  return (
+    <main className="grid min-h-full content-start gap-x-24 gap-y-10 px-6 py-12 md:grid-cols-[minmax(0,30rem)_22rem] md:content-center md:justify-center md:py-16">
+      <div className="grid content-start gap-5">
+        <KiteMark dark />
+        <h1 className="text-balance font-head text-[2.75rem] leading-[1.05] font-bold">
+          Put your work on the wall, and hold the string.
+        </h1>
+        <p className="max-w-[46ch] text-base leading-6 text-ink-2">
+          From a heap of photos to a site that shows the work well. Nothing opens to anybody until you say so,
+          and everything can be undone.
+        </p>
+        {demo && (
+          <div className="grid justify-items-start gap-2 border-t border-line pt-5">
+            <button
+              type="button"
+              className="btn ink"
+              disabled={enterDemo.isPending}
+              onClick={() => enterDemo.mutate()}
+            >
+              Look around as Wren, the demo maker
+            </button>
+            <p className="note">One click, no account. What you change stays on this server.</p>
+            {enterDemo.error && (
+              <p className="field-problem" role="alert">
+                {enterDemo.error.message}
+              </p>
+            )}
+          </div>
+        )}
+        {open.data && open.data.length > 0 && (
+          <section aria-labelledby="open-sites" className="border-t border-line pt-5">
+            <h2 id="open-sites" className="text-base">
+              Sites open to everyone here
+            </h2>
+            <ul className="mt-1">
+              {open.data.map((site) => (
+                <li key={site.path}>
+                  <a className="link inline-block py-1" href={site.path}>
+                    {site.title}
+                  </a>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+      <section className="sheet-cut grid content-start gap-4 self-start bg-raised p-6" aria-labelledby="door">
+        <h2 id="door">{known ? 'Sign in' : 'Create an account'}</h2>
+        {known ? <SignInForm /> : <NewAccountForm />}
+        <p className="note">
+          {known ? 'No account yet?' : 'Been here before?'}{' '}
+          <button type="button" className="link" onClick={() => setKnown(!known)}>
+            {known ? 'Create one' : 'Sign in'}
+          </button>
+        </p>
+      </section>
+    </main>
+  );
+}

@@ -1,0 +1,145 @@
+import { describe, expect, test } from '@jest/globals';
+import type { Patch } from '#contract/sites.ts';
+import { Refusal } from './call.ts';
+import { type Pending, SaveQueue } from './save-queue.ts';
+
+const patch = (revision: number): Patch => ({
+  revision,
+  site: null,
+  pages: {},
+  materials: {},
+  history: { undo: null, redo: null },
+  live: {
+    release: null,
+    readersReach: 'private',
+    waiting: [],
+    addressPath: null,
+    siteLinkPath: null,
+    pageLinkPaths: {},
+  },
+});
+
+class Shelf {
+  readonly #items = new Map<string, string>();
+  getItem = (key: string) => this.#items.get(key) ?? null;
+  setItem = (key: string, value: string) => void this.#items.set(key, value);
+  removeItem = (key: string) => void this.#items.delete(key);
+}
+
+function queueWith(send: (pending: Pending, seen: number) => Promise<Patch>, store = new Shelf()) {
+  const applied: { patch: Patch; keep: string[] }[] = [];
+  const queue = new SaveQueue({
+    site: 'site-1',
+    seen: () => 5,
+    apply: (one, keep) => applied.push({ patch: one, keep: [...keep] }),
+    store,
+    send,
+    waitMs: 1,
+    retryMs: 1,
+  });
+  return { queue, applied, store };
+}
+
+describe('SaveQueue', () => {
+  test('typing in one field is sent once, with the last words', async () => {
+    const sent: Pending[] = [];
+    const { queue } = queueWith(async (pending) => (sent.push(pending), patch(6)));
+    for (const title of ['T', 'Ti', 'Tid', 'Tide'])
+      queue.change('page', 'page-1', { title }, 'Title', 'page-1 title');
+    expect(queue.state.kind).toBe('saving');
+    await queue.flush();
+    expect(sent.map((one) => one.change)).toEqual([{ title: 'Tide' }]);
+    expect(queue.state.kind).toBe('saved');
+  });
+
+  test('never says saved while something is unsent, and spares rows changed meanwhile', async () => {
+    let typedMore = false;
+    const { queue, applied } = queueWith(async () => {
+      if (!typedMore) {
+        typedMore = true;
+        queue.change('page', 'page-1', { summary: 'more' }, 'Summary', 'page-1 summary');
+      }
+      expect(queue.state.kind).toBe('saving');
+      return patch(6);
+    });
+    queue.change('page', 'page-1', { title: 'Tide' }, 'Title', 'page-1 title');
+    await queue.flush();
+    expect(applied.map((one) => one.keep)).toEqual([['page-1'], []]);
+    expect(queue.unsent).toEqual([]);
+  });
+
+  test('a lost line: says how many edits wait, keeps them, and sends them in order when it is back', async () => {
+    let online = false;
+    const sent: unknown[] = [];
+    const { queue } = queueWith(async (pending) => {
+      if (!online) throw new Refusal(0, { code: 'unreachable', message: 'away' });
+      sent.push(pending.change);
+      return patch(7);
+    });
+    queue.change('page', 'page-1', { title: 'One' }, 'Title', 'a');
+    await queue.flush();
+    queue.change('page', 'page-2', { title: 'Two' }, 'Title', 'b');
+    expect(queue.state).toEqual({ kind: 'offline', edits: 2 });
+    online = true;
+    await queue.flush();
+    expect(sent).toEqual([{ title: 'One' }, { title: 'Two' }]);
+    expect(queue.state.kind).toBe('saved');
+  });
+
+  test('what was not sent survives a reload', async () => {
+    const store = new Shelf();
+    const first = queueWith(() => new Promise(() => {}), store);
+    first.queue.change('page', 'page-1', { title: 'Kept' }, 'Title', 'a');
+    void first.queue.flush();
+    const sent: Pending[] = [];
+    const second = queueWith(async (pending) => (sent.push(pending), patch(6)), store);
+    await second.queue.flush();
+    expect(sent.map((one) => one.change)).toEqual([{ title: 'Kept' }]);
+  });
+
+  test('a conflict keeps my words until I choose', async () => {
+    const seenSent: number[] = [];
+    const { queue } = queueWith(async (_, seen) => {
+      seenSent.push(seen);
+      if (seen < 9)
+        throw new Refusal(409, { code: 'newer', message: 'changed elsewhere', details: { revision: 9 } });
+      return patch(10);
+    });
+    queue.change('page', 'page-1', { title: 'Mine' }, 'Title', 'a');
+    await queue.flush();
+    expect(queue.state).toMatchObject({ kind: 'conflict', pending: { change: { title: 'Mine' } } });
+    queue.resolve('mine');
+    await queue.flush();
+    expect(seenSent).toEqual([5, 9]);
+    expect(queue.state.kind).toBe('saved');
+  });
+
+  test('what is refused for good is said once and does not block what follows', async () => {
+    const { queue } = queueWith(async (pending) => {
+      if (pending.id === 'page-1') throw new Refusal(400, { code: 'invalid', message: 'Too long.' });
+      return patch(6);
+    });
+    queue.change('page', 'page-1', { title: 'x' }, 'Title', 'a');
+    await queue.flush();
+    expect(queue.state).toEqual({ kind: 'failed', message: 'Too long.', again: false });
+    queue.change('page', 'page-2', { title: 'y' }, 'Title', 'b');
+    await queue.flush();
+    expect(queue.state.kind).toBe('saved');
+  });
+
+  test('signed out in mid-work: says so, keeps the words, and sends them after signing in again', async () => {
+    let signedIn = false;
+    const { queue } = queueWith(async () => {
+      if (!signedIn) throw new Refusal(401, { code: 'signed-out', message: 'You are signed out.' });
+      return patch(6);
+    });
+    queue.change('page', 'page-1', { title: 'Kept' }, 'Title', 'a');
+    await queue.flush();
+    expect(queue.state).toEqual({ kind: 'failed', message: 'You are signed out.', again: true });
+    expect(queue.unsent.length).toBe(1);
+    signedIn = true;
+    queue.retry();
+    await queue.flush();
+    expect(queue.state.kind).toBe('saved');
+  });
+});

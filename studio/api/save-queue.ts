@@ -1,0 +1,217 @@
+import { changeMaterial, changePage, changeSite, type Patch } from '#contract/sites.ts';
+import type { Material } from '#core/content/material.ts';
+import type { Page } from '#core/content/page.ts';
+import type { Site } from '#core/content/site.ts';
+import { call, Refusal } from './call.ts';
+
+interface Rows {
+  site: Site;
+  page: Page;
+  material: Material;
+}
+export type RowKind = keyof Rows;
+
+/** A change that is on the screen and not yet on the server. */
+export interface Pending {
+  kind: RowKind;
+  id: string;
+  change: Record<string, unknown>;
+  label: string;
+  mergeKey: string;
+  /** Set when the maker chose to write over a newer version. */
+  seen?: number;
+}
+
+export type SaveState =
+  | { kind: 'saved'; at: number | null }
+  | { kind: 'saving' }
+  | { kind: 'offline'; edits: number }
+  | { kind: 'conflict'; message: string; theirRevision: number; pending: Pending }
+  /** `again`: sending once more may help, and nothing was dropped. */
+  | { kind: 'failed'; message: string; again: boolean };
+
+export interface SaveQueueDeps {
+  site: string;
+  /** The revision the maker is looking at for a row. */
+  seen: (row: string) => number;
+  /** Lays what the server answered over the studio's copy, sparing rows that changed again meanwhile. */
+  apply: (patch: Patch, keep: ReadonlySet<string>) => void;
+  /** Where unsent changes outlive the tab; localStorage in the browser. */
+  store: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
+  send?: (pending: Pending, seen: number) => Promise<Patch>;
+  /** How long to wait for more typing before sending, and before trying again when the line is down; in ms. */
+  waitMs?: number;
+  retryMs?: number;
+}
+
+const routes = { site: changeSite, page: changePage, material: changeMaterial };
+
+function sendTo(site: string) {
+  return (pending: Pending, seen: number): Promise<Patch> => {
+    const body = { seen, label: pending.label, mergeKey: pending.mergeKey, change: pending.change };
+    const params = pending.kind === 'site' ? { site } : { site, [pending.kind]: pending.id };
+    return call(routes[pending.kind] as typeof changePage, { params, body });
+  };
+}
+
+/**
+ * Saves by itself what the maker changes, a row at a time and in order, and says truthfully how far it is. What is
+ * not sent yet is kept in the browser, so a reload, a closed lid or a lost line loses nothing.
+ */
+export class SaveQueue {
+  #pending: Pending[] = [];
+  #sending: Pending | null = null;
+  #state: SaveState = { kind: 'saved', at: null };
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  readonly #deps: SaveQueueDeps;
+  readonly #listeners = new Set<() => void>();
+  readonly #key: string;
+
+  constructor(deps: SaveQueueDeps) {
+    this.#deps = deps;
+    this.#key = `kite-wall unsent ${deps.site}`;
+    try {
+      const kept: unknown = JSON.parse(deps.store.getItem(this.#key) ?? '[]');
+      if (Array.isArray(kept)) this.#pending = kept as Pending[];
+    } catch {
+      // A damaged note cannot be sent; what the server has is still whole.
+    }
+    if (this.#pending.length > 0) this.#later(0);
+  }
+
+  get state(): SaveState {
+    return this.#state;
+  }
+
+  /** Changes on the screen that the server does not have, oldest first. */
+  get unsent(): readonly Pending[] {
+    return this.#sending ? [this.#sending, ...this.#pending] : this.#pending;
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+
+  /** Takes a change in; later changes of the same row and step are sent together with it. */
+  change<K extends RowKind>(
+    kind: K,
+    id: string,
+    change: Partial<Rows[K]>,
+    label: string,
+    mergeKey: string,
+  ): void {
+    const last = this.#pending.at(-1);
+    if (last && last.kind === kind && last.id === id && last.mergeKey === mergeKey)
+      this.#pending = [
+        ...this.#pending.slice(0, -1),
+        { ...last, change: { ...last.change, ...change }, label },
+      ];
+    else this.#pending = [...this.#pending, { kind, id, change, label, mergeKey }];
+    this.#keep();
+    if (this.#state.kind === 'conflict' || this.#state.kind === 'offline') return this.#tell();
+    this.#set({ kind: 'saving' });
+    this.#later(this.#deps.waitMs ?? 500);
+  }
+
+  /** Sends everything now; resolves when it is saved or cannot be. */
+  async flush(): Promise<void> {
+    clearTimeout(this.#timer);
+    while (this.#sending) await new Promise((resolve) => setTimeout(resolve, 15));
+    while (this.#pending.length > 0 && this.#state.kind !== 'conflict') if (!(await this.#sendNext())) return;
+  }
+
+  /** After a conflict: write mine over theirs, or drop mine and take theirs. */
+  resolve(choice: 'mine' | 'theirs'): void {
+    if (this.#state.kind !== 'conflict') return;
+    const { pending, theirRevision } = this.#state;
+    this.#pending =
+      choice === 'mine'
+        ? [{ ...pending, seen: theirRevision }, ...this.#pending]
+        : this.#pending.filter((one) => one.id !== pending.id);
+    this.#keep();
+    this.#set(this.#pending.length > 0 ? { kind: 'saving' } : { kind: 'saved', at: Date.now() });
+    this.#later(0);
+  }
+
+  retry(): void {
+    this.#set({ kind: 'saving' });
+    this.#later(0);
+  }
+
+  #later(ms: number): void {
+    clearTimeout(this.#timer);
+    this.#timer = setTimeout(() => void this.flush(), ms);
+  }
+
+  async #sendNext(): Promise<boolean> {
+    const [next, ...rest] = this.#pending;
+    if (!next) return false;
+    this.#sending = next;
+    this.#pending = rest;
+    this.#set({ kind: 'saving' });
+    try {
+      const send = this.#deps.send ?? sendTo(this.#deps.site);
+      const patch = await send(next, next.seen ?? this.#deps.seen(next.id));
+      this.#sending = null;
+      this.#keep();
+      this.#deps.apply(patch, new Set(this.#pending.map((one) => one.id)));
+      if (this.#pending.length === 0) this.#set({ kind: 'saved', at: Date.now() });
+      return true;
+    } catch (error) {
+      this.#sending = null;
+      return this.#afterFailure(next, error);
+    }
+  }
+
+  #afterFailure(failed: Pending, error: unknown): false {
+    if (error instanceof Refusal && error.problem.code === 'newer') {
+      const details = error.problem.details as { revision?: number } | undefined;
+      this.#keep([failed]);
+      this.#set({
+        kind: 'conflict',
+        message: error.message,
+        theirRevision: details?.revision ?? Number.MAX_SAFE_INTEGER,
+        pending: failed,
+      });
+      return false;
+    }
+    if (error instanceof Refusal && !error.unreachable && error.status !== 401 && error.status !== 429) {
+      // Refused for good: sending it again would be refused again. What follows is sent as usual.
+      this.#keep();
+      this.#set({ kind: 'failed', message: error.message, again: false });
+      if (this.#pending.length > 0) this.#later(this.#deps.waitMs ?? 500);
+      return false;
+    }
+    this.#pending = [failed, ...this.#pending];
+    this.#keep();
+    if (error instanceof Refusal && error.status === 401)
+      this.#set({ kind: 'failed', message: error.message, again: true });
+    else {
+      this.#set({ kind: 'offline', edits: this.#pending.length });
+      this.#later(this.#deps.retryMs ?? 3000);
+    }
+    return false;
+  }
+
+  #keep(also: readonly Pending[] = []): void {
+    const all = [...also, ...(this.#sending ? [this.#sending] : []), ...this.#pending];
+    if (all.length === 0) this.#deps.store.removeItem(this.#key);
+    else
+      try {
+        this.#deps.store.setItem(this.#key, JSON.stringify(all));
+      } catch {
+        // The browser's own store is full: the words are still on the screen and on their way.
+      }
+  }
+
+  #set(state: SaveState): void {
+    this.#state = state;
+    this.#tell();
+  }
+
+  #tell(): void {
+    if (this.#state.kind === 'offline') this.#state = { kind: 'offline', edits: this.#pending.length };
+    for (const listener of this.#listeners) listener();
+  }
+}

@@ -1,0 +1,211 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+} from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { getSite, type Live, type Patch, redoEdit, undoEdit } from '#contract/sites.ts';
+import type { Material } from '#core/content/material.ts';
+import type { Page } from '#core/content/page.ts';
+import type { Site } from '#core/content/site.ts';
+import { Loading, Trouble } from '../ui/states.tsx';
+import { call, Refusal } from './call.ts';
+import { SaveQueue, type SaveState } from './save-queue.ts';
+import { applyPatch, received, seenRevision, type StudioSite } from './studio-site.ts';
+
+interface SiteApi {
+  state: StudioSite;
+  saving: SaveState;
+  /** Shows a change at once and saves it by itself. */
+  changeSite(change: Partial<Site>, label: string): void;
+  changePage(id: string, change: Partial<Page>, label: string, mergeKey: string): void;
+  changeMaterial(id: string, change: Partial<Material>, label: string, mergeKey: string): void;
+  /** Saves what is pending first, then runs a command and lays its patch over the copy. */
+  run<P extends Patch>(command: () => Promise<P>): Promise<P | null>;
+  setLive(live: Live): void;
+  flush(): Promise<void>;
+  undo(): Promise<void>;
+  redo(): Promise<void>;
+  resolve(choice: 'mine' | 'theirs'): void;
+  retry(): void;
+}
+
+const SiteContext = createContext<SiteApi | null>(null);
+
+/** The site whose rooms are open. */
+export function useSite(): SiteApi {
+  const api = useContext(SiteContext);
+  if (!api) throw new Error('This component belongs inside a site.');
+  return api;
+}
+
+const key = (id: string) => ['site', id];
+
+export function SiteProvider({ id, children }: { id: string; children: ReactNode }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [queue] = useState(
+    () =>
+      new SaveQueue({
+        site: id,
+        seen: (row) => {
+          const state = client.getQueryData<StudioSite>(key(id));
+          return state ? seenRevision(state, row) : 0;
+        },
+        apply: (patch, keep) =>
+          client.setQueryData<StudioSite>(key(id), (old) => (old ? applyPatch(old, patch, keep) : old)),
+        store: window.localStorage,
+      }),
+  );
+  const saving = useSyncExternalStore(queue.subscribe, () => queue.state);
+
+  const query = useQuery({
+    queryKey: key(id),
+    queryFn: async () => {
+      let state = received(await call(getSite, { params: { site: id } }));
+      // Words kept in this browser from before are on the screen again at once.
+      for (const { kind, id: row, change } of queue.unsent) state = withChange(state, kind, row, change);
+      return state;
+    },
+    // Coming back to this tab shows what another tab or device did, unless something here is still unsent.
+    refetchOnWindowFocus: () => queue.unsent.length === 0,
+    staleTime: 5_000,
+  });
+
+  const apply = useCallback(
+    (patch: Patch) =>
+      client.setQueryData<StudioSite>(key(id), (old) =>
+        old ? applyPatch(old, patch, new Set(queue.unsent.map((one) => one.id))) : old,
+      ),
+    [client, id, queue],
+  );
+  const show = useCallback(
+    (kind: 'site' | 'page' | 'material', row: string, change: Record<string, unknown>) =>
+      client.setQueryData<StudioSite>(key(id), (old) => (old ? withChange(old, kind, row, change) : old)),
+    [client, id],
+  );
+  const run = useCallback(
+    async <P extends Patch>(command: () => Promise<P>): Promise<P | null> => {
+      await queue.flush();
+      try {
+        const patch = await command();
+        apply(patch);
+        return patch;
+      } catch (error) {
+        toast.error(error instanceof Refusal ? error.message : 'That did not work. Try again.');
+        if (error instanceof Refusal && error.status === 401)
+          await client.invalidateQueries({ queryKey: ['me'] });
+        return null;
+      }
+    },
+    [apply, client, queue],
+  );
+  const state = query.data;
+  const step = useCallback(
+    async (direction: 'undo' | 'redo') => {
+      const patch = await run(() =>
+        call(direction === 'undo' ? undoEdit : redoEdit, { params: { site: id } }),
+      );
+      if (patch) toast(`${direction === 'undo' ? 'Undone' : 'Done again'}: ${patch.label}`);
+    },
+    [id, run],
+  );
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      const target = event.target as HTMLElement;
+      // In words being typed, the editor's own undo comes first; it lets go when it has nothing left.
+      if (event.defaultPrevented || (target.closest('input, textarea') && !event.altKey)) return;
+      event.preventDefault();
+      void step(event.shiftKey ? 'redo' : 'undo');
+    };
+    const onHide = () => void queue.flush();
+    window.addEventListener('keydown', onKey);
+    window.addEventListener('pagehide', onHide);
+    window.addEventListener('online', onHide);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('pagehide', onHide);
+      window.removeEventListener('online', onHide);
+    };
+  }, [queue, step]);
+
+  const api = useMemo<SiteApi | null>(
+    () =>
+      state
+        ? {
+            state,
+            saving,
+            changeSite: (change, label) => {
+              show('site', id, change);
+              queue.change('site', id, change, label, `site ${Object.keys(change).join(' ')}`);
+            },
+            changePage: (page, change, label, mergeKey) => {
+              show('page', page, change);
+              queue.change('page', page, change, label, mergeKey);
+            },
+            changeMaterial: (material, change, label, mergeKey) => {
+              show('material', material, change);
+              queue.change('material', material, change, label, mergeKey);
+            },
+            run,
+            setLive: (live) =>
+              client.setQueryData<StudioSite>(key(id), (old) => (old ? { ...old, live } : old)),
+            flush: () => queue.flush(),
+            undo: () => step('undo'),
+            redo: () => step('redo'),
+            resolve: (choice) => {
+              queue.resolve(choice);
+              if (choice === 'theirs') void query.refetch();
+            },
+            retry: () => queue.retry(),
+          }
+        : null,
+    [client, id, query, queue, run, saving, show, state, step],
+  );
+
+  if (query.isPending) return <Loading what="Opening the site" />;
+  if (!api)
+    return (
+      <Trouble
+        error={query.error ?? new Error('The site did not load.')}
+        again={() => {
+          if (query.error instanceof Refusal && query.error.status === 404) void navigate('/');
+          else void query.refetch();
+        }}
+      />
+    );
+  return <SiteContext value={api}>{children}</SiteContext>;
+}
+
+function withChange(
+  state: StudioSite,
+  kind: 'site' | 'page' | 'material',
+  row: string,
+  change: Record<string, unknown>,
+): StudioSite {
+  switch (kind) {
+    case 'site':
+      return { ...state, site: { ...state.site, ...change } };
+    case 'page':
+      return {
+        ...state,
+        pages: state.pages.map((page) => (page.id === row ? { ...page, ...change } : page)),
+      };
+    case 'material':
+      return {
+        ...state,
+        materials: state.materials.map((material) =>
+          material.id === row ? { ...material, ...change } : material,
+        ),
+      };
+  }
+}

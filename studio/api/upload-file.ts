@@ -1,0 +1,37 @@
+import { importReplySchema, type ImportReply } from '#contract/sites.ts';
+import { Refusal, refusalFrom } from './call.ts';
+
+/**
+ * Sends one file and reports how much of it has arrived. XMLHttpRequest, since fetch cannot tell the progress of
+ * an upload.
+ *
+ * @throws Refusal; the signal's AbortError when it was cancelled
+ */
+export function uploadFile(
+  site: string,
+  file: File,
+  onProgress: (share: number) => void,
+  signal: AbortSignal,
+): Promise<ImportReply> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    request.open('POST', `/api/sites/${site}/materials?name=${encodeURIComponent(file.name)}`);
+    request.setRequestHeader('content-type', 'application/octet-stream');
+    request.responseType = 'json';
+    request.upload.onprogress = (event) => onProgress(event.total > 0 ? event.loaded / event.total : 1);
+    request.onload = () => {
+      if (request.status === 200) resolve(importReplySchema.parse(request.response));
+      else void refusalFrom(request.status, request.response).then(reject);
+    };
+    request.onerror = () =>
+      reject(
+        new Refusal(0, {
+          code: 'unreachable',
+          message: 'The line broke before the whole file had arrived. Nothing was stored; try again.',
+        }),
+      );
+    request.onabort = () => reject(signal.reason as Error);
+    signal.addEventListener('abort', () => request.abort(), { once: true });
+    request.send(file);
+  });
+}

@@ -1,0 +1,131 @@
+import { createContext, type ReactNode, useCallback, useContext, useMemo, useRef, useState } from 'react';
+import { Refusal } from './call.ts';
+import { useSite } from './site-context.tsx';
+import { uploadFile } from './upload-file.ts';
+
+export interface Upload {
+  id: number;
+  file: File;
+  state: 'waiting' | 'sending' | 'reading' | 'done' | 'duplicate' | 'failed' | 'cancelled';
+  /** Share of the bytes that have arrived, 0 to 1. */
+  share: number;
+  message: string;
+  material: string | null;
+}
+
+interface Uploads {
+  list: readonly Upload[];
+  /** Starts sending files; resolves with the ids of the materials when all have ended, in the files' order. */
+  add(files: readonly File[]): Promise<string[]>;
+  cancel(id?: number): void;
+  again(id: number): void;
+  clear(): void;
+}
+
+const UploadsContext = createContext<Uploads | null>(null);
+
+export function useUploads(): Uploads {
+  const uploads = useContext(UploadsContext);
+  if (!uploads) throw new Error('This component belongs inside a site.');
+  return uploads;
+}
+
+/** Files sent at the same time; more would only make each slower. */
+const atOnce = 3;
+/** A line that broke is tried again by itself this often, after this long. */
+const tries = 3;
+const pauseMs = 1500;
+
+export function UploadsProvider({ children }: { children: ReactNode }) {
+  const { state, run } = useSite();
+  const site = state.site.id;
+  const [list, setList] = useState<readonly Upload[]>([]);
+  const next = useRef(1);
+  const aborts = useRef(new Map<number, AbortController>());
+  const waiting = useRef<(() => void)[]>([]);
+  const running = useRef(0);
+
+  const set = useCallback(
+    (id: number, change: Partial<Upload>) =>
+      setList((old) => old.map((one) => (one.id === id ? { ...one, ...change } : one))),
+    [],
+  );
+
+  const send = useCallback(
+    async (id: number, file: File): Promise<string | null> => {
+      const abort = new AbortController();
+      aborts.current.set(id, abort);
+      if (running.current >= atOnce) await new Promise<void>((resolve) => waiting.current.push(resolve));
+      running.current++;
+      let material: string | null = null;
+      try {
+        for (let attempt = 1; ; attempt++) {
+          try {
+            abort.signal.throwIfAborted();
+            set(id, { state: 'sending', share: 0, message: '' });
+            const reply = await uploadFile(
+              site,
+              file,
+              (share) => set(id, share < 1 ? { share } : { share, state: 'reading' }),
+              abort.signal,
+            );
+            await run(() => Promise.resolve(reply));
+            material = reply.material;
+            set(id, { state: reply.duplicate ? 'duplicate' : 'done', share: 1, material });
+            break;
+          } catch (error) {
+            if (!(error instanceof Refusal) || !error.unreachable || attempt >= tries) throw error;
+            await new Promise((resolve) => setTimeout(resolve, pauseMs));
+          }
+        }
+      } catch (error) {
+        if (abort.signal.aborted)
+          set(id, { state: 'cancelled', message: 'Stopped. Nothing of it was stored.' });
+        else
+          set(id, {
+            state: 'failed',
+            message: error instanceof Refusal ? error.message : 'This file could not be sent. Try again.',
+          });
+      } finally {
+        running.current--;
+        aborts.current.delete(id);
+        waiting.current.shift()?.();
+      }
+      return material;
+    },
+    [run, set, site],
+  );
+
+  const uploads = useMemo<Uploads>(
+    () => ({
+      list,
+      add: async (files) => {
+        const added = files.map((file): Upload => ({
+          id: next.current++,
+          file,
+          state: 'waiting',
+          share: 0,
+          message: '',
+          material: null,
+        }));
+        setList((old) => [
+          ...old.filter((one) => one.state !== 'done' && one.state !== 'duplicate'),
+          ...added,
+        ]);
+        const materials = await Promise.all(added.map(({ id, file }) => send(id, file)));
+        return materials.filter((one) => one !== null);
+      },
+      cancel: (id) => {
+        for (const [running, abort] of aborts.current) if (id === undefined || id === running) abort.abort();
+      },
+      again: (id) => {
+        const upload = list.find((one) => one.id === id);
+        if (upload) void send(id, upload.file);
+      },
+      clear: () =>
+        setList((old) => old.filter((one) => ['waiting', 'sending', 'reading'].includes(one.state))),
+    }),
+    [list, send],
+  );
+  return <UploadsContext value={uploads}>{children}</UploadsContext>;
+}

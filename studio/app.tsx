@@ -1,0 +1,66 @@
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
+import { Navigate, Outlet, Route, Routes, useParams } from 'react-router';
+import { getMe } from '#contract/account.ts';
+import { listSites } from '#contract/sites.ts';
+import { NameSite } from './account/name-site.tsx';
+import { Welcome } from './account/welcome.tsx';
+import { call } from './api/call.ts';
+import { SiteProvider } from './api/site-context.tsx';
+import { UploadsProvider } from './api/uploads-context.tsx';
+import { Gather } from './rooms/gather/gather.tsx';
+import { PlannedRoom } from './rooms/planned/planned-room.tsx';
+import { Projects } from './rooms/projects/projects.tsx';
+import { Share } from './rooms/share/share.tsx';
+import { Frame } from './ui/frame.tsx';
+import { Loading, Trouble } from './ui/states.tsx';
+
+const Compose = lazy(() =>
+  import('./rooms/compose/compose.tsx').then((module) => ({ default: module.Compose })),
+);
+
+/** Signed in, the first site's projects; else the door. */
+function Start() {
+  const sites = useQuery({ queryKey: ['sites'], queryFn: () => call(listSites) });
+  if (sites.isPending) return <Loading what="Opening your studio" />;
+  if (sites.error) return <Trouble error={sites.error} again={() => void sites.refetch()} />;
+  const [first] = sites.data;
+  return first ? <Navigate to={`/${first.id}/projects`} replace /> : <NameSite />;
+}
+
+function SiteRooms() {
+  const { site = '' } = useParams();
+  return (
+    <SiteProvider key={site} id={site}>
+      <UploadsProvider>
+        <Frame>
+          <Suspense fallback={<Loading what="Opening the room" />}>
+            <Outlet />
+          </Suspense>
+        </Frame>
+      </UploadsProvider>
+    </SiteProvider>
+  );
+}
+
+export function App() {
+  const me = useQuery({ queryKey: ['me'], queryFn: () => call(getMe) });
+  if (me.isPending) return <Loading what="Opening the studio" />;
+  if (me.error) return <Trouble error={me.error} again={() => void me.refetch()} />;
+  if (!me.data.account) return <Welcome demo={me.data.demo} />;
+  return (
+    <Routes>
+      <Route index element={<Start />} />
+      <Route path="new-site" element={<NameSite />} />
+      <Route path=":site" element={<SiteRooms />}>
+        <Route index element={<Navigate to="projects" replace />} />
+        <Route path="gather" element={<Gather />} />
+        <Route path="projects" element={<Projects />} />
+        <Route path="projects/:page" element={<Compose />} />
+        <Route path="share" element={<Share />} />
+        <Route path=":room" element={<PlannedRoom />} />
+      </Route>
+      <Route path="*" element={<Navigate to="/" replace />} />
+    </Routes>
+  );
+}

@@ -1,0 +1,375 @@
+import {
+  DndContext,
+  type DragEndEvent,
+  PointerSensor,
+  pointerWithin,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { ArrowLeft, BookOpen, Images, ListTree, Monitor, Smartphone, Tablet } from 'lucide-react';
+import { type ReactNode, useCallback, useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { effectiveHeight } from '#core/access/effective-height.ts';
+import type { Opening, Page } from '#core/content/page.ts';
+import type { Part, PartKind } from '#core/content/part.ts';
+import { usedMaterials } from '#core/content/where-used.ts';
+import { PageView } from '#site/components/page-view.tsx';
+import { type Slots, SlotsContext } from '#site/components/slots.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { useUploads } from '../../api/uploads-context.tsx';
+import { DropFiles } from '../../ui/drop-files.tsx';
+import { SaveWords } from '../../ui/save-words.tsx';
+import { UploadList } from '../../ui/upload-list.tsx';
+import { PageState } from '../projects/projects.tsx';
+import { CaseFactsColumn } from './case-facts.tsx';
+import { composeInput } from './compose-input.ts';
+import { EditableLine } from './editable-line.tsx';
+import { OpeningPanel } from './opening-panel.tsx';
+import { PartFrame } from './part-frame.tsx';
+import { partNames } from './part-words.ts';
+import { PicturePanel, GalleryPanel } from './picture-panels.tsx';
+import './site-look.css';
+import { Tail } from './tail.tsx';
+import { TieLine } from './tie-line.tsx';
+import { Tray } from './tray.tsx';
+import { useParts } from './use-parts.ts';
+import { WordsEditor } from './words-editor.tsx';
+
+const widths = [
+  { name: 'Desktop', px: null, icon: Monitor },
+  { name: 'Tablet', px: 760, icon: Tablet },
+  { name: 'Phone', px: 390, icon: Smartphone },
+] as const;
+
+/** Compose: one page, edited where it stands, in the site's own look. */
+export function Compose() {
+  const { page: id } = useParams();
+  const { state } = useSite();
+  const page = state.pages.find((one) => one.id === id);
+  if (!page)
+    return (
+      <div className="grid gap-3 p-6">
+        <h1>This page is not here any more</h1>
+        <p>It was deleted. Undo in the strip above brings it back.</p>
+        <p>
+          <Link className="btn" to={`/${state.site.id}/projects`}>
+            To the projects
+          </Link>
+        </p>
+      </div>
+    );
+  return <ComposePage key={page.id} page={page} />;
+}
+
+function ComposePage({ page }: { page: Page }) {
+  const { state, changePage, changeMaterial } = useSite();
+  const { add } = useUploads();
+  const parts = useParts(page);
+  const [selected, setSelected] = useState<string | null>(null);
+  const [clickedAt, setClickedAt] = useState<{ x: number; y: number } | null>(null);
+  const [width, setWidth] = useState<(typeof widths)[number]['name']>('Desktop');
+  const [sheet, setSheet] = useState<'facts' | 'tray' | null>(null);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+
+  const input = useMemo(() => composeInput(state, page), [state, page]);
+  const loose = useMemo(() => {
+    const used = usedMaterials(state.pages);
+    return state.materials.filter(({ id }) => !used.has(id));
+  }, [state.materials, state.pages]);
+  const selectedAt = page.parts.findIndex((part) => part.id === selected);
+  const selectedPart = page.parts[selectedAt];
+  const after = selectedAt < 0 ? (selected === 'opening' ? 0 : page.parts.length) : selectedAt + 1;
+
+  const setOpening = useCallback(
+    (opening: Opening) =>
+      changePage(
+        page.id,
+        { opening },
+        `Opening of ${page.title || 'a page'}`,
+        `${page.id} opening ${opening.pictures.join(' ')}`,
+      ),
+    [changePage, page.id, page.title],
+  );
+  const select = (part: string | null, at: { x: number; y: number } | null = null) => {
+    setClickedAt(at);
+    setSelected(part);
+  };
+  const selectAndShow = (part: string) => {
+    select(part);
+    requestAnimationFrame(() =>
+      document
+        .getElementById(part === 'opening' ? 'opening-frame' : `part-${part}`)
+        ?.scrollIntoView({ block: 'center' }),
+    );
+  };
+  const tie = (kind: PartKind, at: number) => selectAndShow(parts.insert(kind, at));
+
+  /** Puts pictures where they were meant to go: into a gallery, or at a place on the page. */
+  const placeIn = (part: Part | undefined, at: number, pictures: readonly string[]) => {
+    if (part?.kind === 'gallery')
+      parts.change({ ...part, pictures: [...new Set([...part.pictures, ...pictures])] });
+    else if (part?.kind === 'picture' && part.material === null && pictures[0])
+      parts.change({ ...part, material: pictures[0] });
+    else if (pictures.length > 0)
+      selectAndShow(parts.insert(pictures.length > 1 ? 'gallery' : 'picture', at, pictures));
+  };
+  const placeSelected = (pictures: readonly string[]) => {
+    if (selected === 'opening')
+      setOpening({
+        layout: page.opening.layout === 'words' ? 'full' : page.opening.layout,
+        pictures: [...new Set([...pictures, ...page.opening.pictures])].slice(0, 3),
+      });
+    else placeIn(selectedPart, after, pictures);
+  };
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const picture = String(active.id).replace(/^tray /, '');
+    const [kind, where = ''] = String(over?.id ?? '').split(' ');
+    if (kind === 'tie') placeIn(undefined, Number(where), [picture]);
+    else if (kind === 'part')
+      placeIn(
+        page.parts.find((part) => part.id === where),
+        0,
+        [picture],
+      );
+    else if (kind === 'opening')
+      setOpening({
+        layout: page.opening.layout === 'words' ? 'full' : page.opening.layout,
+        pictures: [picture, ...page.opening.pictures].slice(0, 3),
+      });
+  };
+
+  const frame = (part: Part, at: number, shown: ReactNode) => {
+    const isSelected = selected === part.id;
+    const common = {
+      part,
+      at,
+      count: page.parts.length,
+      selected: isSelected,
+      effective: effectiveHeight(state, { page: page.id, part: part.id }),
+      onSelect: (point: { x: number; y: number } | null) => select(part.id, point),
+      onMove: (by: number) => {
+        const next = [...page.parts];
+        next.splice(at, 1);
+        next.splice(at + by, 0, part);
+        parts.order(next, part.id);
+      },
+      onRemove: () => {
+        parts.remove(part.id);
+        select(null);
+      },
+      onHeight: (height: Part['height']) => parts.change({ ...part, height }),
+    };
+    const empty = <p className="part-empty">{emptyWords[part.kind]}</p>;
+    switch (part.kind) {
+      case 'words':
+        return isSelected ? (
+          <WordsEditor text={part.text} at={clickedAt} onChange={(text) => parts.change({ ...part, text })}>
+            {(tools, words) => (
+              <PartFrame {...common} tools={tools}>
+                {words}
+              </PartFrame>
+            )}
+          </WordsEditor>
+        ) : (
+          <PartFrame {...common}>{part.text.content.length > 0 ? shown : empty}</PartFrame>
+        );
+      case 'picture':
+        return (
+          <PartFrame {...common} panel={<PicturePanel part={part} onChange={parts.change} />}>
+            {part.material ? shown : empty}
+          </PartFrame>
+        );
+      case 'gallery':
+        return (
+          <PartFrame {...common} panel={<GalleryPanel part={part} onChange={parts.change} />}>
+            {part.pictures.length > 0 ? shown : empty}
+          </PartFrame>
+        );
+    }
+  };
+
+  const name = page.title || 'a page';
+  const slots: Slots = {
+    title: () => (
+      <h1>
+        <EditableLine
+          value={page.title}
+          label="Title"
+          placeholder={page.kind === 'home' ? 'What you make, in one sentence' : 'Title of the project'}
+          most={160}
+          onChange={(title) => changePage(page.id, { title }, `Title of ${name}`, `${page.id} title`)}
+        />
+      </h1>
+    ),
+    summary: () => (
+      <p className="lead">
+        <EditableLine
+          value={page.summary}
+          label="One-line summary"
+          placeholder={page.kind === 'home' ? 'A second line, if you like' : 'What it is, in one line'}
+          most={400}
+          onChange={(summary) => changePage(page.id, { summary }, `Summary of ${name}`, `${page.id} summary`)}
+        />
+      </p>
+    ),
+    opening: (shown) => (
+      <OpeningPanel
+        opening={page.opening}
+        selected={selected === 'opening'}
+        onSelect={() => select(selected === 'opening' ? null : 'opening')}
+        onChange={setOpening}
+      >
+        {shown}
+      </OpeningPanel>
+    ),
+    part: (seen, shown, at) => {
+      const part = page.parts.find((one) => one.id === seen.id);
+      return part ? (
+        <>
+          <TieLine at={at} onTie={tie} />
+          {frame(part, at, shown)}
+        </>
+      ) : null;
+    },
+    caption: (picture) => (
+      <EditableLine
+        value={picture.caption}
+        label="Caption"
+        placeholder="Caption"
+        most={600}
+        onChange={(caption) => changeMaterial(picture.id, { caption }, 'Caption', `${picture.id} caption`)}
+      />
+    ),
+    end: (
+      <div className="wrap">
+        <TieLine at={page.parts.length} onTie={tie} />
+      </div>
+    ),
+  };
+
+  const where =
+    selected === 'opening'
+      ? 'in the opening'
+      : selectedPart?.kind === 'gallery'
+        ? 'in this gallery'
+        : selectedPart
+          ? `after ${partNames[selectedPart.kind]}`
+          : 'at the end';
+  const px = widths.find((one) => one.name === width)?.px;
+  return (
+    <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={onDragEnd}>
+      <DropFiles
+        onFiles={(files) => void add(files).then(placeSelected)}
+        className={`compose sheet-${sheet ?? 'none'}`}
+      >
+        {() => (
+          <>
+            <div className="compose-bar">
+              <Link
+                to={`/${state.site.id}/projects`}
+                className="btn bare sm"
+                aria-label="Back to the projects"
+              >
+                <ArrowLeft size={16} aria-hidden="true" />
+                <span className="max-md:hidden">Projects</span>
+              </Link>
+              <h1 className="min-w-0 truncate text-xl">
+                {page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}
+              </h1>
+              <span className="max-sm:hidden">
+                <PageState page={page} live={state.live} />
+              </span>
+              <span className="ml-auto">
+                <SaveWords />
+              </span>
+              <div className="seg max-md:hidden" role="group" aria-label="Width of the page">
+                {widths.map(({ name: one, icon: Icon }) => (
+                  <button
+                    key={one}
+                    type="button"
+                    aria-pressed={width === one}
+                    aria-label={one}
+                    onClick={() => setWidth(one)}
+                  >
+                    <Icon size={16} aria-hidden="true" />
+                  </button>
+                ))}
+              </div>
+              <a
+                className="btn sm max-md:hidden"
+                href={`/studio/see/${state.site.id}/maker/${page.kind === 'home' ? '' : `${page.slug}/`}`}
+                target="_blank"
+                rel="noreferrer"
+              >
+                <BookOpen size={16} aria-hidden="true" />
+                Read as visitors
+              </a>
+            </div>
+            <Tail
+              page={page}
+              materials={state.materials}
+              selected={selected}
+              onSelect={selectAndShow}
+              onOrder={parts.order}
+              onRemove={parts.remove}
+            />
+            <div className="compose-page">
+              <UploadList />
+              <div className="page-sheet" style={px ? { maxWidth: px } : undefined} data-width={width}>
+                {input ? (
+                  <SlotsContext value={slots}>
+                    <div
+                      onClickCapture={(event) =>
+                        (event.target as HTMLElement).closest('.site a') && event.preventDefault()
+                      }
+                    >
+                      <PageView input={input} within />
+                    </div>
+                  </SlotsContext>
+                ) : (
+                  <p className="p-6">This page cannot be drawn. Undo the last step.</p>
+                )}
+              </div>
+            </div>
+            <CaseFactsColumn page={page} />
+            <Tray
+              loose={loose}
+              total={state.materials.length}
+              where={where}
+              onPlace={(picture) => placeSelected([picture])}
+            />
+            <div className="compose-sheets">
+              <button
+                type="button"
+                aria-expanded={sheet === 'tray'}
+                onClick={() => setSheet(sheet === 'tray' ? null : 'tray')}
+              >
+                <Images size={17} aria-hidden="true" /> Not used {loose.length}
+              </button>
+              <button
+                type="button"
+                aria-expanded={sheet === 'facts'}
+                onClick={() => setSheet(sheet === 'facts' ? null : 'facts')}
+              >
+                <ListTree size={17} aria-hidden="true" /> {page.kind === 'home' ? 'Height' : 'Case facts'}
+              </button>
+              <a
+                href={`/studio/see/${state.site.id}/maker/${page.kind === 'home' ? '' : `${page.slug}/`}`}
+                target="_blank"
+                rel="noreferrer"
+              >
+                <BookOpen size={17} aria-hidden="true" /> Read it
+              </a>
+            </div>
+          </>
+        )}
+      </DropFiles>
+    </DndContext>
+  );
+}
+
+const emptyWords: Record<PartKind, string> = {
+  words: 'Write here. How did it come about, and what did you find out?',
+  picture: 'A picture goes here.',
+  gallery: 'A gallery goes here. Four to eight pictures is a good number.',
+};

@@ -1,0 +1,109 @@
+import { useDroppable } from '@dnd-kit/core';
+import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import type { ReactNode } from 'react';
+import type { EffectiveHeight } from '#core/access/effective-height.ts';
+import type { Height } from '#core/content/height.ts';
+import type { Part } from '#core/content/part.ts';
+import { HeightRow } from '../../ui/height-control.tsx';
+import { partNames } from './part-words.ts';
+
+interface PartFrameProps {
+  part: Part;
+  at: number;
+  count: number;
+  selected: boolean;
+  effective: EffectiveHeight;
+  /** Tools of this kind of part, shown while it is selected. */
+  tools?: ReactNode;
+  /** Below the part while it is selected. */
+  panel?: ReactNode;
+  children: ReactNode;
+  onSelect: (at: { x: number; y: number } | null) => void;
+  onMove: (by: number) => void;
+  onRemove: () => void;
+  onHeight: (height: Height) => void;
+}
+
+/** One part on the page: a frame when it is selected, and a way in when it is not. */
+export function PartFrame(props: PartFrameProps) {
+  const {
+    part,
+    at,
+    count,
+    selected,
+    effective,
+    tools,
+    panel,
+    children,
+    onSelect,
+    onMove,
+    onRemove,
+    onHeight,
+  } = props;
+  const { setNodeRef, isOver } = useDroppable({ id: `part ${part.id}`, disabled: part.kind !== 'gallery' });
+  const name = partNames[part.kind];
+  return (
+    <div
+      ref={setNodeRef}
+      id={`part-${part.id}`}
+      className={`part ${selected ? 'sel' : ''}`}
+      data-over={isOver || undefined}
+      data-kind={part.kind}
+    >
+      {selected && (
+        <div className="studio-ui part-tools" role="toolbar" aria-label={`${name} tools`}>
+          <span className="part-name">{name}</span>
+          {tools}
+          <span className="part-tools-end">
+            <HeightRow
+              effective={effective}
+              of={`this ${name.toLowerCase()} part`}
+              onChange={onHeight}
+              compact
+            />
+            <button
+              type="button"
+              className="tool"
+              aria-label="Move up"
+              disabled={at === 0}
+              onClick={() => onMove(-1)}
+            >
+              <ArrowUp size={17} aria-hidden="true" />
+            </button>
+            <button
+              type="button"
+              className="tool"
+              aria-label="Move down"
+              disabled={at === count - 1}
+              onClick={() => onMove(1)}
+            >
+              <ArrowDown size={17} aria-hidden="true" />
+            </button>
+            <button
+              type="button"
+              className="tool"
+              aria-label={`Take this ${name.toLowerCase()} part off`}
+              onClick={onRemove}
+            >
+              <Trash2 size={17} aria-hidden="true" />
+            </button>
+          </span>
+        </div>
+      )}
+      {children}
+      {!selected && (
+        <button
+          type="button"
+          className="studio-ui part-pick"
+          aria-label={`Edit ${name}, part ${at + 1} of ${count}`}
+          onClick={(event) => onSelect(event.detail > 0 ? { x: event.clientX, y: event.clientY } : null)}
+        >
+          {effective.height !== 'public' && effective.chosen !== 'public' && (
+            <span className="part-held">{name} flies lower</span>
+          )}
+        </button>
+      )}
+      {selected && panel && <div className="studio-ui part-panel">{panel}</div>}
+    </div>
+  );
+}

@@ -1,0 +1,86 @@
+import type { Part, PartOf } from '#core/content/part.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { MaterialWords } from '../gather/material-facts.tsx';
+import { PickPictures } from './pick-pictures.tsx';
+import { PictureList } from './picture-list.tsx';
+
+const widths = [
+  { width: 'text', name: 'In the text' },
+  { width: 'wide', name: 'Wide' },
+  { width: 'full', name: 'Full width' },
+] as const;
+
+/** Below a selected picture: which one, how wide, and its words. */
+export function PicturePanel({
+  part,
+  onChange,
+}: {
+  part: PartOf<'picture'>;
+  onChange: (part: Part) => void;
+}) {
+  const { state } = useSite();
+  const material = state.materials.find(({ id }) => id === part.material);
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap gap-3">
+        <div className="seg" role="group" aria-label="Width of the picture">
+          {widths.map(({ width, name }) => (
+            <button
+              key={width}
+              type="button"
+              aria-pressed={part.width === width}
+              onClick={() => onChange({ ...part, width })}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+        <PickPictures
+          title="Choose a picture"
+          most={1}
+          onPick={([id]) => id && onChange({ ...part, material: id })}
+        >
+          <button type="button" className="btn sm">
+            {material ? 'Another picture' : 'Choose a picture'}
+          </button>
+        </PickPictures>
+      </div>
+      {material && (
+        <div className="grid gap-2 sm:grid-cols-2">
+          <MaterialWords material={material} brief />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Below a selected gallery: its heading, its pictures, their order and words. */
+export function GalleryPanel({
+  part,
+  onChange,
+}: {
+  part: PartOf<'gallery'>;
+  onChange: (part: Part) => void;
+}) {
+  return (
+    <div className="grid gap-3">
+      <label className="field max-w-md">
+        <span className="field-name">
+          Heading of the gallery <em>if it needs one</em>
+        </span>
+        <input
+          className="input"
+          value={part.title}
+          maxLength={120}
+          onChange={(event) => onChange({ ...part, title: event.target.value })}
+        />
+      </label>
+      <PictureList
+        pictures={part.pictures}
+        most={200}
+        of="gallery"
+        onChange={(pictures) => onChange({ ...part, pictures })}
+      />
+    </div>
+  );
+}

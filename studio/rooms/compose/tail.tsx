@@ -1,0 +1,192 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical } from 'lucide-react';
+import type { Material } from '#core/content/material.ts';
+import type { Page } from '#core/content/page.ts';
+import type { Part } from '#core/content/part.ts';
+import { Bow } from '../../ui/bow.tsx';
+import { partDetail, partNames, partState, type PartState } from './part-words.ts';
+
+function Sign({ state }: { state: PartState }) {
+  return (
+    <svg width="14" height="14" viewBox="0 0 14 14" role="img" aria-label={state.words}>
+      {state.sign === 'fine' && <circle cx="7" cy="7" r="4" fill="var(--meadow)" />}
+      {state.sign === 'empty' && (
+        <circle cx="7" cy="7" r="4.2" fill="none" stroke="var(--ink-3)" strokeWidth="1.5" />
+      )}
+      {state.sign === 'needs' && (
+        <circle
+          cx="7"
+          cy="7"
+          r="4.2"
+          fill="none"
+          stroke="var(--clay)"
+          strokeWidth="2"
+          strokeDasharray="3 2"
+        />
+      )}
+    </svg>
+  );
+}
+
+interface TailProps {
+  page: Page;
+  materials: readonly Material[];
+  selected: string | null;
+  onSelect: (id: string) => void;
+  onOrder: (parts: Part[], moved: string) => void;
+  onRemove: (id: string) => void;
+}
+
+function PartBow({
+  part,
+  at,
+  materials,
+  selected,
+  onSelect,
+  onMove,
+  onRemove,
+}: {
+  part: Part;
+  at: number;
+  materials: readonly Material[];
+  selected: boolean;
+  onSelect: () => void;
+  onMove: (by: number) => void;
+  onRemove: () => void;
+}) {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: part.id });
+  return (
+    <li
+      ref={setNodeRef}
+      className={selected ? 'sel' : ''}
+      style={{ transform: CSS.Transform.toString(transform), transition: transition ?? undefined }}
+    >
+      <button
+        type="button"
+        className="bow-line"
+        aria-current={selected || undefined}
+        onClick={onSelect}
+        onKeyDown={(event) => {
+          if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+            event.preventDefault();
+            onMove(event.key === 'ArrowUp' ? -1 : 1);
+          } else if (event.key === 'Delete') {
+            event.preventDefault();
+            onRemove();
+          } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+            event.preventDefault();
+            const lines = [
+              ...(event.currentTarget.closest('ol')?.querySelectorAll<HTMLElement>('.bow-line') ?? []),
+            ];
+            lines[lines.indexOf(event.currentTarget) + (event.key === 'ArrowUp' ? -1 : 1)]?.focus();
+          }
+        }}
+      >
+        <Bow chosen={selected} className={at % 2 ? 'tilt' : ''} />
+        <b>{partNames[part.kind]}</b>
+        <span>{partDetail(part)}</span>
+        <Sign state={partState(part, materials)} />
+      </button>
+      <button
+        type="button"
+        className="grip"
+        aria-label={`Move ${partNames[part.kind]}, part ${at + 1}`}
+        {...attributes}
+        {...listeners}
+      >
+        <GripVertical size={16} aria-hidden="true" />
+      </button>
+    </li>
+  );
+}
+
+/** The outline of a page, drawn as a kite's tail: a bow for each part, in the order of the page. */
+export function Tail({ page, materials, selected, onSelect, onOrder, onRemove }: TailProps) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const { parts } = page;
+  const move = (from: number, to: number) => {
+    const part = parts[from];
+    if (part && to >= 0 && to < parts.length) onOrder(arrayMove(parts, from, to), part.id);
+  };
+  return (
+    <nav className="tail" aria-label="Parts of this page">
+      <svg className="tail-string" viewBox="0 0 20 520" preserveAspectRatio="none" aria-hidden="true">
+        <path
+          d="M10 0c-6 30 6 60 0 90s6 50 0 80-6 60 0 90 6 60 0 90-6 60 0 90 4 50 0 80"
+          fill="none"
+          stroke="var(--string)"
+          strokeWidth="1.6"
+          vectorEffect="non-scaling-stroke"
+        />
+      </svg>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={({ active, over }) => {
+          if (!over || active.id === over.id) return;
+          move(
+            parts.findIndex(({ id }) => id === active.id),
+            parts.findIndex(({ id }) => id === over.id),
+          );
+        }}
+      >
+        <SortableContext items={parts.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+          <ol>
+            <li className={selected === 'opening' ? 'sel' : ''}>
+              <button
+                type="button"
+                className="bow-line"
+                aria-current={selected === 'opening' || undefined}
+                onClick={() => onSelect('opening')}
+              >
+                <Bow chosen={selected === 'opening'} />
+                <b>Opening</b>
+                <span>
+                  {page.opening.pictures.length === 0
+                    ? 'words'
+                    : page.opening.layout === 'full'
+                      ? 'full picture'
+                      : page.opening.layout}
+                </span>
+              </button>
+            </li>
+            {parts.map((part, at) => (
+              <PartBow
+                key={part.id}
+                part={part}
+                at={at}
+                materials={materials}
+                selected={selected === part.id}
+                onSelect={() => onSelect(part.id)}
+                onMove={(by) => move(at, at + by)}
+                onRemove={() => onRemove(part.id)}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <p className="tail-legend note">
+        <span className="kbd">Alt</span> <span className="kbd">↑</span> <span className="kbd">↓</span> moves a
+        part, <span className="kbd">Del</span> takes it off
+      </p>
+    </nav>
+  );
+}

@@ -1,0 +1,200 @@
+import { EditorContent, useEditor, type Editor } from '@tiptap/react';
+import StarterKit from '@tiptap/starter-kit';
+import { Bold, Italic, Link2, List, ListOrdered, Quote } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { type ReactNode, useEffect, useState } from 'react';
+import { type RichText, richTextSchema } from '#core/content/rich-text.ts';
+
+/** "kite.example" becomes "https://kite.example"; null for what cannot be a link. */
+function linkAddress(typed: string): string | null {
+  const text = typed.trim();
+  const href = /^[a-z]+:/i.test(text) ? text : text.includes('@') ? `mailto:${text}` : `https://${text}`;
+  return text !== '' && /^(https?:\/\/|mailto:|tel:)/i.test(href) && URL.canParse(href) ? href : null;
+}
+
+function LinkTool({ editor }: { editor: Editor }) {
+  const [open, setOpen] = useState(false);
+  const [address, setAddress] = useState('');
+  const [problem, setProblem] = useState('');
+  const on = editor.isActive('link');
+  return (
+    <Popover.Root
+      open={open}
+      onOpenChange={(wanted) => {
+        const current: unknown = editor.getAttributes('link')['href'];
+        setAddress(typeof current === 'string' ? current : '');
+        setProblem('');
+        setOpen(wanted);
+      }}
+    >
+      <Popover.Trigger
+        className="tool"
+        aria-label="Link"
+        aria-pressed={on}
+        disabled={editor.state.selection.empty && !on}
+      >
+        <Link2 size={17} aria-hidden="true" />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content className="popover" sideOffset={6} aria-label="Link">
+          <form
+            className="grid w-72 gap-2"
+            onSubmit={(event) => {
+              event.preventDefault();
+              const href = linkAddress(address);
+              if (address.trim() === '') editor.chain().focus().extendMarkRange('link').unsetLink().run();
+              else if (href) editor.chain().focus().extendMarkRange('link').setLink({ href }).run();
+              else return setProblem('Write a web address, for example https://harbour.example.');
+              setOpen(false);
+            }}
+          >
+            <label className="field">
+              <span className="field-name">Where it leads</span>
+              <input
+                className="input"
+                value={address}
+                onChange={(event) => setAddress(event.target.value)}
+                spellCheck={false}
+              />
+            </label>
+            {problem && (
+              <p className="field-problem" role="alert">
+                {problem}
+              </p>
+            )}
+            <p className="flex gap-2">
+              <button type="submit" className="btn ink sm">
+                {address.trim() === '' && on ? 'Take the link off' : 'Set the link'}
+              </button>
+            </p>
+          </form>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function Tools({ editor }: { editor: Editor }) {
+  // Tiptap's own state lives outside React: each transaction asks for a new look.
+  const [, look] = useState(0);
+  useEffect(() => {
+    const again = () => look((count) => count + 1);
+    editor.on('transaction', again);
+    return () => void editor.off('transaction', again);
+  }, [editor]);
+  const run = () => editor.chain().focus();
+  const level = editor.isActive('heading', { level: 2 })
+    ? '2'
+    : editor.isActive('heading', { level: 3 })
+      ? '3'
+      : '0';
+  const toggle = (name: string, label: string, icon: ReactNode, act: () => void) => (
+    <button
+      key={name}
+      type="button"
+      className="tool"
+      aria-label={label}
+      aria-pressed={editor.isActive(name)}
+      onClick={act}
+    >
+      {icon}
+    </button>
+  );
+  return (
+    <>
+      <select
+        className="tool-select"
+        aria-label="Kind of paragraph"
+        value={level}
+        onChange={(event) => {
+          if (event.target.value === '0') run().setParagraph().run();
+          else
+            run()
+              .setHeading({ level: event.target.value === '2' ? 2 : 3 })
+              .run();
+        }}
+      >
+        <option value="0">Paragraph</option>
+        <option value="2">Heading</option>
+        <option value="3">Small heading</option>
+      </select>
+      {toggle('bold', 'Bold', <Bold size={17} aria-hidden="true" />, () => run().toggleBold().run())}
+      {toggle('italic', 'Italic', <Italic size={17} aria-hidden="true" />, () => run().toggleItalic().run())}
+      <LinkTool editor={editor} />
+      {toggle('bulletList', 'List', <List size={17} aria-hidden="true" />, () =>
+        run().toggleBulletList().run(),
+      )}
+      {toggle('orderedList', 'Numbered list', <ListOrdered size={17} aria-hidden="true" />, () =>
+        run().toggleOrderedList().run(),
+      )}
+      {toggle('blockquote', 'Quotation', <Quote size={17} aria-hidden="true" />, () =>
+        run().toggleBlockquote().run(),
+      )}
+    </>
+  );
+}
+
+interface WordsEditorProps {
+  text: RichText;
+  onChange: (text: RichText) => void;
+  /** Where the click that opened the editor was, so that the caret stands there. */
+  at: { x: number; y: number } | null;
+  /** Draws the frame around the words with their tools in it. */
+  children: (tools: ReactNode, words: ReactNode) => ReactNode;
+}
+
+/** Words edited in place, in the site's own type. What the closed schema does not know is dropped on the way in. */
+export function WordsEditor({ text, onChange, at, children }: WordsEditorProps) {
+  const editor = useEditor({
+    extensions: [
+      StarterKit.configure({
+        heading: { levels: [2, 3] },
+        code: false,
+        codeBlock: false,
+        strike: false,
+        underline: false,
+        horizontalRule: false,
+        trailingNode: false,
+        link: {
+          openOnClick: false,
+          autolink: true,
+          protocols: ['mailto', 'tel'],
+          HTMLAttributes: { rel: null, target: null },
+        },
+      }),
+    ],
+    content: text.content.length > 0 ? text : '',
+    injectCSS: false,
+    editorProps: {
+      attributes: {
+        class: 'prose words-editor',
+        'aria-label': 'Words',
+        role: 'textbox',
+        'aria-multiline': 'true',
+      },
+    },
+    onUpdate: ({ editor: changed }) => {
+      const parsed = richTextSchema.safeParse(changed.getJSON());
+      if (parsed.success) onChange(parsed.data);
+    },
+  });
+  useEffect(() => {
+    if (!editor) return;
+    const found = at && editor.view.posAtCoords({ left: at.x, top: at.y });
+    editor.commands.focus(found ? found.pos : 'end', { scrollIntoView: false });
+    // Only when it opens: later clicks are the editor's own.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [editor]);
+  useEffect(() => {
+    if (!editor) return;
+    const now = richTextSchema.safeParse(editor.getJSON());
+    const shown = editor.schema.nodeFromJSON(
+      text.content.length > 0 ? text : { type: 'doc', content: [{ type: 'paragraph' }] },
+    );
+    // The same words came back from the server: leave the caret alone. Other words came from undo or another tab.
+    if (now.success && editor.schema.nodeFromJSON(now.data).eq(shown)) return;
+    editor.commands.setContent(shown.toJSON() as RichText, { emitUpdate: false });
+  }, [editor, text]);
+  if (!editor) return children(null, null);
+  return children(<Tools editor={editor} />, <EditorContent editor={editor} />);
+}

@@ -1,0 +1,117 @@
+import { MapPin, X } from 'lucide-react';
+import { Link } from 'react-router';
+import { whereUsed } from '#core/content/where-used.ts';
+import type { Material } from '#core/content/material.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
+
+const megabytes = (bytes: number): string =>
+  bytes < 1_000_000 ? `${Math.round(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+
+/** "13 November 2025", from the camera's own date without a zone. */
+function longDate(iso: string | null): string {
+  if (!iso) return 'not known';
+  return new Intl.DateTimeFormat(undefined, { dateStyle: 'long', timeZone: 'UTC' }).format(
+    new Date(`${iso}Z`),
+  );
+}
+
+/** Title, caption and alt text of a picture, used here and wherever the picture is placed. */
+export function MaterialWords({ material, brief = false }: { material: Material; brief?: boolean }) {
+  const { changeMaterial } = useSite();
+  const change = (field: 'title' | 'caption' | 'alt', value: string) =>
+    changeMaterial(
+      material.id,
+      { [field]: value },
+      `Words of ${materialName(material)}`,
+      `${material.id} ${field}`,
+    );
+  return (
+    <>
+      {!brief && (
+        <label className="field">
+          <span className="field-name">Title</span>
+          <input
+            className="input"
+            value={material.title}
+            maxLength={160}
+            onChange={(event) => change('title', event.target.value)}
+          />
+        </label>
+      )}
+      <label className="field">
+        <span className="field-name">Caption</span>
+        <textarea
+          className="input"
+          rows={2}
+          value={material.caption}
+          maxLength={600}
+          onChange={(event) => change('caption', event.target.value)}
+        />
+      </label>
+      <label className="field">
+        <span className="field-name">
+          Alt text <em>for people who can’t see it</em>
+        </span>
+        <textarea
+          className="input"
+          rows={2}
+          value={material.alt}
+          maxLength={600}
+          onChange={(event) => change('alt', event.target.value)}
+        />
+      </label>
+    </>
+  );
+}
+
+/** Everything known about one material, at the side of Gather. */
+export function MaterialFacts({ material, onClose }: { material: Material; onClose: () => void }) {
+  const { state } = useSite();
+  const { facts } = material;
+  const uses = whereUsed(state.pages, material.id);
+  return (
+    <aside className="facts-side" aria-label={`Facts of ${materialName(material)}`}>
+      <div className="relative flex-none bg-sunk">
+        <MaterialPicture material={material} size={1400} className="max-h-64 w-full object-contain" />
+        <button
+          type="button"
+          className="icon-btn absolute top-2 right-2 bg-raised"
+          aria-label="Close the facts"
+          onClick={onClose}
+        >
+          <X size={18} aria-hidden="true" />
+        </button>
+      </div>
+      <div className="grid gap-3 p-4">
+        <MaterialWords material={material} />
+        <dl className="grid grid-cols-[5.5rem_1fr] gap-y-1 text-[0.8125rem] leading-[1.25rem] [&_dt]:text-ink-3">
+          <dt>Taken on</dt>
+          <dd>{longDate(material.takenOn)}</dd>
+          <dt>Used in</dt>
+          <dd>
+            {uses.length === 0
+              ? 'nothing yet'
+              : uses.map(({ page }) => (
+                  <Link key={page.id} className="link mr-2" to={`../projects/${page.id}`}>
+                    {page.title || 'Untitled'}
+                  </Link>
+                ))}
+          </dd>
+          <dt>Size</dt>
+          <dd>
+            {facts.widthPx} × {facts.heightPx}, {megabytes(material.bytes)} {facts.format.toUpperCase()}
+          </dd>
+          <dt>File</dt>
+          <dd className="break-all">{material.fileName}</dd>
+        </dl>
+        {facts.hasGps && (
+          <p className="flag straw">
+            <MapPin size={15} aria-hidden="true" />
+            Has the place where it was taken. Removed when published.
+          </p>
+        )}
+      </div>
+    </aside>
+  );
+}

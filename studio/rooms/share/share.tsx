@@ -1,0 +1,201 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { RefreshCw } from 'lucide-react';
+import { toast } from 'sonner';
+import { bringBackRelease, listReleases } from '#contract/publishing.ts';
+import { renewLink } from '#contract/sites.ts';
+import { effectiveHeight } from '#core/access/effective-height.ts';
+import { reaches } from '#core/content/height.ts';
+import { call, Refusal } from '../../api/call.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { CopyLink } from '../../ui/copy-link.tsx';
+import { DifferenceList } from '../../ui/difference-list.tsx';
+import { HeightGauge, HeightRow } from '../../ui/height-control.tsx';
+import { liveWords } from '../../ui/live-words.ts';
+import { SaveWords } from '../../ui/save-words.tsx';
+import { AddressField } from './address-field.tsx';
+
+const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+
+function Releases() {
+  const { state, setLive } = useSite();
+  const client = useQueryClient();
+  const site = state.site.id;
+  const releases = useQuery({
+    queryKey: ['releases', site, state.live.release?.number],
+    queryFn: () => call(listReleases, { params: { site } }),
+  });
+  const bringBack = async (number: number) => {
+    try {
+      setLive(await call(bringBackRelease, { params: { site, number: String(number) } }));
+      await client.invalidateQueries({ queryKey: ['releases', site] });
+      toast(`Readers see release ${number} again. Your draft is as it was.`);
+    } catch (error) {
+      toast.error(error instanceof Refusal ? error.message : 'That did not work. Try again.');
+    }
+  };
+  return (
+    <section aria-labelledby="releases">
+      <h2 id="releases" className="mb-1 text-[1.0625rem]">
+        Releases
+      </h2>
+      {releases.data?.length === 0 && (
+        <p className="note">None yet. Each publish makes one, and any of them can be brought back.</p>
+      )}
+      <ol className="divide-y divide-line">
+        {releases.data?.map((release) => (
+          <li key={release.number} className="flex min-h-11 items-center gap-3 py-1">
+            <span className="w-8 font-mono text-xs">{release.number}</span>
+            <span className="min-w-0 flex-1">
+              <b className="mr-2">{release.name || 'Release'}</b>
+              <small className="text-ink-3">{when.format(new Date(release.at))}</small>
+            </span>
+            {release.live ? (
+              <span className="flag ok">
+                <span className="dot" aria-hidden="true" /> live now
+              </span>
+            ) : (
+              <button type="button" className="btn sm" onClick={() => void bringBack(release.number)}>
+                Bring back<span className="sr-only"> release {release.number}</span>
+              </button>
+            )}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function Links() {
+  const { state, setLive } = useSite();
+  const { live, site, pages } = state;
+  const renew = async (thing: string) => {
+    try {
+      setLive(await call(renewLink, { params: { site: site.id, thing } }));
+      toast('The link is new. The old one opens nothing from now on.');
+    } catch (error) {
+      toast.error(error instanceof Refusal ? error.message : 'That did not work. Try again.');
+    }
+  };
+  const pageLinks = Object.entries(live.pageLinkPaths);
+  return (
+    <section aria-labelledby="links" className="grid gap-3">
+      <h2 id="links" className="text-[1.0625rem]">
+        Links
+      </h2>
+      {!live.addressPath && !live.siteLinkPath && pageLinks.length === 0 && (
+        <p className="note">Nothing can be opened by a link now. {liveWords(live).sentence}.</p>
+      )}
+      {live.addressPath && <CopyLink path={live.addressPath} label="Public address" />}
+      {live.siteLinkPath && (
+        <div>
+          <p className="field-name">
+            Link to the whole site <em>anyone who has it</em>
+          </p>
+          <CopyLink path={live.siteLinkPath} label="Link to the whole site" />
+          <button type="button" className="btn bare sm mt-1" onClick={() => void renew(site.id)}>
+            <RefreshCw size={14} aria-hidden="true" /> Make a new link; the old one stops
+          </button>
+        </div>
+      )}
+      {pageLinks.map(([id, path]) => (
+        <div key={id}>
+          <p className="field-name">
+            {pages.find((page) => page.id === id)?.title ?? 'A page'} <em>its own link, in no list</em>
+          </p>
+          <CopyLink path={path} label="Link to one page" />
+          <button type="button" className="btn bare sm mt-1" onClick={() => void renew(id)}>
+            <RefreshCw size={14} aria-hidden="true" /> Make a new link; the old one stops
+          </button>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** Share: how high everything flies, what publishing changes, and the links. */
+export function Share() {
+  const { state, changeSite, changePage } = useSite();
+  const { site, pages, live } = state;
+  const listed = pages.filter((page) => page.kind !== 'heading');
+  const loweredNow = live.release !== null && !reaches(site.height, live.readersReach);
+  return (
+    <div className="share-room">
+      <section className="share-side" aria-labelledby="share-title">
+        <div className="flex items-baseline gap-3 px-5 pt-5 pb-3">
+          <h1 id="share-title">Share</h1>
+          <span className="note">The whole site flies at</span>
+        </div>
+        <HeightGauge
+          height={site.height}
+          onChange={(height) => {
+            changeSite({ height }, 'Height of the site');
+          }}
+        />
+        <div className="grid gap-4 p-5">
+          <p className="note">
+            Lowering works at once. Raising works with the next publish.
+            {loweredNow && ' Readers are shut out while this is being saved.'}
+          </p>
+          {site.height === 'public' && (
+            <>
+              <AddressField />
+              <label className="flex items-center gap-3">
+                <input
+                  type="checkbox"
+                  className="h-5 w-5 accent-[var(--ink)]"
+                  checked={site.searchEngines}
+                  onChange={(event) => changeSite({ searchEngines: event.target.checked }, 'Search engines')}
+                />
+                Let search engines find it
+              </label>
+            </>
+          )}
+          <SaveWords />
+        </div>
+      </section>
+      <div className="grid min-w-0 content-start gap-8 px-4 py-6 md:px-8 xl:grid-cols-2">
+        <section aria-labelledby="changes">
+          <h2 id="changes" className="mb-1">
+            Publishing will change
+          </h2>
+          {live.waiting.length > 0 ? (
+            <DifferenceList list={live.waiting} />
+          ) : (
+            <p className="note">Nothing. {live.release ? 'Readers see everything as it is here.' : ''}</p>
+          )}
+        </section>
+        <Links />
+        <section aria-labelledby="pages">
+          <h2 id="pages" className="mb-2 text-[1.0625rem]">
+            How high each page flies
+          </h2>
+          <ul className="grid gap-2">
+            {listed.map((page) => (
+              <li
+                key={page.id}
+                className="grid items-center gap-2 sm:grid-cols-[minmax(0,1fr)_minmax(0,16rem)]"
+              >
+                <b className="truncate">
+                  {page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}
+                </b>
+                <HeightRow
+                  effective={effectiveHeight(state, { page: page.id })}
+                  of={page.title || 'this page'}
+                  onChange={(height) =>
+                    changePage(
+                      page.id,
+                      { height },
+                      `Height of ${page.title || 'a page'}`,
+                      `${page.id} height`,
+                    )
+                  }
+                />
+              </li>
+            ))}
+          </ul>
+        </section>
+        <Releases />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import { Check, Copy } from 'lucide-react';
+import { useState } from 'react';
+
+/** A link in full, with a button that copies it. */
+export function CopyLink({ path, label }: { path: string; label: string }) {
+  const [copied, setCopied] = useState(false);
+  const url = new URL(path, window.location.origin).href;
+  const copy = async () => {
+    try {
+      await navigator.clipboard.writeText(url);
+      setCopied(true);
+      setTimeout(() => setCopied(false), 2000);
+    } catch {
+      // Without leave to use the clipboard the link can still be selected and copied by hand.
+    }
+  };
+  return (
+    <div className="flex items-center gap-2">
+      <input
+        className="input min-w-0 flex-1 font-mono text-xs"
+        readOnly
+        value={url}
+        aria-label={label}
+        onFocus={(event) => event.target.select()}
+      />
+      <button type="button" className="btn" onClick={() => void copy()}>
+        {copied ? <Check size={16} aria-hidden="true" /> : <Copy size={16} aria-hidden="true" />}
+        <span aria-live="polite">{copied ? 'Copied' : 'Copy'}</span>
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,43 @@
+import { type ReactNode, useEffect } from 'react';
+import { useDropzone } from 'react-dropzone';
+
+interface DropFilesProps {
+  onFiles: (files: File[]) => void;
+  /** Gets what opens the file picker. */
+  children: (pick: () => void) => ReactNode;
+  className?: string;
+}
+
+/**
+ * A place that takes files by drop, by paste anywhere in the room, or by the picker. What kind of file it is is
+ * told by the server from its content, so nothing is turned away by name here.
+ */
+export function DropFiles({ onFiles, children, className = '' }: DropFilesProps) {
+  const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
+    onDrop: (files) => files.length > 0 && onFiles(files),
+    noClick: true,
+    noKeyboard: true,
+    multiple: true,
+  });
+  useEffect(() => {
+    const onPaste = (event: ClipboardEvent) => {
+      const files = [...(event.clipboardData?.files ?? [])];
+      if (files.length === 0) return;
+      event.preventDefault();
+      onFiles(files);
+    };
+    window.addEventListener('paste', onPaste);
+    return () => window.removeEventListener('paste', onPaste);
+  }, [onFiles]);
+  return (
+    <div {...getRootProps({ role: undefined, tabIndex: undefined })} className={`relative ${className}`}>
+      <input {...getInputProps({ 'aria-label': 'Choose files' })} />
+      {children(open)}
+      {isDragActive && (
+        <div className="pointer-events-none absolute inset-2 z-20 grid place-items-center border-2 border-dashed border-sky bg-[#e3ecf5d9]">
+          <p className="font-head text-2xl font-bold text-sky">Let go to add them</p>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,161 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { LogOut, Menu as MenuIcon } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { type ReactNode, useEffect } from 'react';
+import { NavLink, useLocation, useNavigate } from 'react-router';
+import { type Me, signOut } from '#contract/account.ts';
+import { call } from '../api/call.ts';
+import { useSite } from '../api/site-context.tsx';
+import { KiteMark } from './kite-mark.tsx';
+import { rooms } from './rooms.ts';
+import { Strip } from './strip.tsx';
+
+function Account() {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const { flush } = useSite();
+  const me = client.getQueryData<Me>(['me']);
+  const leave = useMutation({
+    mutationFn: async () => {
+      await flush();
+      return call(signOut);
+    },
+    onSuccess: (left) => {
+      client.clear();
+      client.setQueryData(['me'], left);
+      void navigate('/');
+    },
+  });
+  const name = me?.account?.name ?? '';
+  const initials = name
+    .split(/\s+/)
+    .map((word) => word.charAt(0))
+    .slice(0, 2)
+    .join('')
+    .toUpperCase();
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="who-badge" aria-label={`Your account, ${name}`}>
+        {initials}
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content className="menu" side="right" align="end" sideOffset={8}>
+          <DropdownMenu.Label className="px-3 py-2">
+            <b>{name}</b>
+            <small className="block text-ink-3">{me?.account?.email}</small>
+          </DropdownMenu.Label>
+          <DropdownMenu.Item className="menu-item" onSelect={() => leave.mutate()}>
+            <LogOut size={18} aria-hidden="true" />
+            Sign out
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
+
+function Rail({ base }: { base: string }) {
+  return (
+    <nav className="rail" aria-label="Rooms">
+      <svg className="string" viewBox="0 0 76 800" preserveAspectRatio="none" aria-hidden="true">
+        <path
+          d="M38 46C36 120 41 170 38 240S35 360 38 430s3 130 0 200 0 70 0 110"
+          fill="none"
+          stroke="var(--string)"
+          strokeWidth="1.4"
+        />
+      </svg>
+      <NavLink
+        to={`${base}/projects`}
+        className="mark"
+        aria-label="Kite Wall, your projects"
+        aria-current={undefined}
+      >
+        <KiteMark />
+      </NavLink>
+      <ul>
+        {rooms.map(({ path, name, icon: Icon }) => (
+          <li key={path}>
+            <NavLink to={`${base}/${path}`} className="room-link">
+              <svg className="kite" viewBox="0 0 76 50" aria-hidden="true">
+                <path d="M38 0L61 21 38 49 15 21z" fill="var(--vermilion)" />
+                <path d="M38 0v49M15 21h46" stroke="#fff" strokeOpacity=".2" />
+              </svg>
+              <span className="icon">
+                <Icon size={20} strokeWidth={1.75} aria-hidden="true" />
+              </span>
+              <span className="word">{name}</span>
+            </NavLink>
+          </li>
+        ))}
+      </ul>
+      <div className="who">
+        <Account />
+      </div>
+    </nav>
+  );
+}
+
+/** On a phone: four rooms at the bottom, and the way to all of them. */
+function BottomRooms({ base }: { base: string }) {
+  const navigate = useNavigate();
+  const near = rooms.filter(({ path }) => ['gather', 'projects', 'check', 'share'].includes(path));
+  return (
+    <nav className="bottom-rooms" aria-label="Rooms">
+      {near.map(({ path, name, icon: Icon }) => (
+        <NavLink key={path} to={`${base}/${path}`}>
+          <span className="icon">
+            <Icon size={20} strokeWidth={1.75} aria-hidden="true" />
+          </span>
+          {name}
+        </NavLink>
+      ))}
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger>
+          <span className="icon">
+            <MenuIcon size={20} strokeWidth={1.75} aria-hidden="true" />
+          </span>
+          All rooms
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content className="menu" side="top" sideOffset={6}>
+            {rooms.map(({ path, name, icon: Icon }) => (
+              <DropdownMenu.Item
+                key={path}
+                className="menu-item"
+                onSelect={() => void navigate(`${base}/${path}`)}
+              >
+                <Icon size={20} aria-hidden="true" />
+                {name}
+              </DropdownMenu.Item>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </nav>
+  );
+}
+
+/** Rail, strip and room: what stands around everything in a site. */
+export function Frame({ children }: { children: ReactNode }) {
+  const { state } = useSite();
+  const base = `/${state.site.id}`;
+  const { pathname } = useLocation();
+  const room = rooms.find(({ path }) => pathname.startsWith(`${base}/${path}`));
+  useEffect(() => {
+    document.title = `${room?.name ?? 'Studio'} · ${state.site.title} · Kite Wall`;
+  }, [room, state.site.title]);
+  return (
+    <div className="app">
+      <a className="skip-link" href="#room">
+        Skip to the room
+      </a>
+      <Rail base={base} />
+      <Strip />
+      <main className="room" id="room" tabIndex={-1}>
+        {children}
+      </main>
+      <BottomRooms base={base} />
+    </div>
+  );
+}

@@ -1,0 +1,144 @@
+import { ExternalLink, X } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { effectiveHeight } from '#core/access/effective-height.ts';
+import { useSite } from '../api/site-context.tsx';
+import { AddressField } from '../rooms/share/address-field.tsx';
+import { CopyLink } from './copy-link.tsx';
+import { DifferenceList } from './difference-list.tsx';
+import { HeightRow } from './height-control.tsx';
+import { heightNames } from './height-names.ts';
+import { usePublish } from './use-publish.ts';
+
+/** Publish: what will change and for whom, then the progress, then the link to hand on. */
+export function PublishDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const { state, changeSite, saving } = useSite();
+  const { job, problem, start, cancel, reset } = usePublish();
+  const [name, setName] = useState('');
+  const { live, site } = state;
+  const running = job?.state === 'running';
+  const done = job?.state === 'done';
+  const next = (live.release?.number ?? 0) + 1;
+  const path = live.addressPath ?? live.siteLinkPath;
+  const settled = saving.kind === 'saved';
+  const nothing = settled && live.waiting.length === 0;
+  const close = () => {
+    if (running) return;
+    reset();
+    onClose();
+  };
+  return (
+    <Dialog.Root open={open} onOpenChange={(wanted) => !wanted && close()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="dialog-shade" />
+        <Dialog.Content className="dialog" aria-describedby={undefined}>
+          <div className="mb-3 flex items-start justify-between gap-4">
+            <Dialog.Title>{done ? `Release ${live.release?.number ?? ''} is live` : 'Publish'}</Dialog.Title>
+            <Dialog.Close className="icon-btn -mt-1 -mr-2" aria-label="Close" disabled={running}>
+              <X size={18} aria-hidden="true" />
+            </Dialog.Close>
+          </div>
+          {running && (
+            <div role="status" className="grid gap-3">
+              <p>
+                {job.step}
+                {job.total > 0 && `: ${job.done} of ${job.total}`}
+              </p>
+              <div className="meter" aria-hidden="true">
+                <i style={{ width: `${job.total > 0 ? (100 * job.done) / job.total : 4}%` }} />
+              </div>
+              <p className="note">Readers go on seeing what they saw until all of it is ready.</p>
+              <button type="button" className="btn justify-self-start" onClick={() => void cancel()}>
+                Stop
+              </button>
+            </div>
+          )}
+          {done && (
+            <div className="grid gap-4">
+              {path ? (
+                <>
+                  <p role="status">
+                    {live.addressPath
+                      ? 'Anyone can open it at its address.'
+                      : 'Anyone with this link can open it. It stands in no list, and the link stays the same when you publish again.'}
+                  </p>
+                  <CopyLink path={path} label="Link for readers" />
+                  <p>
+                    <a className="btn go" href={path} target="_blank" rel="noreferrer">
+                      <ExternalLink size={16} aria-hidden="true" />
+                      See what readers see
+                    </a>
+                  </p>
+                </>
+              ) : (
+                <p role="status">
+                  Nobody can open it: the site is {heightNames[site.height]}. Raise it and publish again to
+                  let people in.
+                </p>
+              )}
+            </div>
+          )}
+          {!running && !done && (
+            <div className="grid gap-4">
+              <div>
+                <p className="field-name">Who can open the site</p>
+                <HeightRow
+                  effective={effectiveHeight(state, {})}
+                  of="the site"
+                  onChange={(height) => changeSite({ height }, 'Height of the site')}
+                />
+                {site.height === 'private' && (
+                  <p className="note mt-1">
+                    While the site is Private, nobody can open what you publish. Unlisted is right for a tutor
+                    or a first look: only people you give the link to.
+                  </p>
+                )}
+                {site.height === 'invited' && (
+                  <p className="note mt-1">
+                    Passes are not built yet, so nobody could open an Invited site. Choose Unlisted to share a
+                    link.
+                  </p>
+                )}
+              </div>
+              {site.height === 'public' && <AddressField />}
+              <div>
+                <p className="field-name">Publishing will change</p>
+                {live.waiting.length > 0 ? (
+                  <DifferenceList list={live.waiting} />
+                ) : (
+                  <p className="note">
+                    {settled ? 'Nothing: readers see everything as it is here.' : 'Saving your last words…'}
+                  </p>
+                )}
+              </div>
+              <label className="field">
+                <span className="field-name">
+                  Name this release <em>if you like</em>
+                </span>
+                <input
+                  className="input"
+                  value={name}
+                  maxLength={120}
+                  onChange={(event) => setName(event.target.value)}
+                />
+              </label>
+              {problem && (
+                <p className="field-problem" role="alert">
+                  {problem}
+                </p>
+              )}
+              <button
+                type="button"
+                className="btn go justify-self-start"
+                disabled={nothing}
+                onClick={() => void start(name)}
+              >
+                {nothing ? 'Nothing to publish' : `Publish release ${next}`}
+              </button>
+            </div>
+          )}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

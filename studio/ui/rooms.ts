@@ -1,0 +1,60 @@
+import {
+  ClipboardCheck,
+  Hammer,
+  type LucideIcon,
+  MessageSquareQuote,
+  PackageOpen,
+  Signpost,
+  SwatchBook,
+  User,
+  Wind,
+} from 'lucide-react';
+
+export interface Room {
+  path: string;
+  name: string;
+  icon: LucideIcon;
+  /** Said where the room is not built yet: what will be there. */
+  planned?: string;
+}
+
+/** The eight rooms, in the order in which people work. */
+export const rooms: readonly Room[] = [
+  { path: 'gather', name: 'Gather', icon: PackageOpen },
+  { path: 'projects', name: 'Projects', icon: Hammer },
+  {
+    path: 'about',
+    name: 'About you',
+    icon: User,
+    planned:
+      'Here you will write an about page and a résumé whose skills point at the projects that prove them.',
+  },
+  {
+    path: 'arrange',
+    name: 'Arrange',
+    icon: Signpost,
+    planned:
+      'Here you will order the wall and the menu, group projects, and add plain pages and outside links.',
+  },
+  {
+    path: 'look',
+    name: 'Look',
+    icon: SwatchBook,
+    planned:
+      'Here you will choose a theme, colours and type, always readable and always reversible. Until then every site wears Broadsheet.',
+  },
+  {
+    path: 'check',
+    name: 'Check',
+    icon: ClipboardCheck,
+    planned:
+      'Here you will see what a page still needs before you show it: missing alt text, personal data, stale dates.',
+  },
+  { path: 'share', name: 'Share', icon: Wind },
+  {
+    path: 'feedback',
+    name: 'Feedback',
+    icon: MessageSquareQuote,
+    planned: 'Here you will read what people holding a pass say about your pages, and answer them.',
+  },
+];

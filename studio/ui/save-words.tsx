@@ -1,0 +1,51 @@
+import { useSite } from '../api/site-context.tsx';
+
+const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+
+/** Whether the words on the screen are on the server, in words and never wrong. */
+export function SaveWords() {
+  const { saving, retry, resolve } = useSite();
+  switch (saving.kind) {
+    case 'saved':
+      return (
+        <p className="note whitespace-nowrap" role="status" data-saved="">
+          {saving.at === null ? 'All saved' : `Saved ${clock.format(saving.at)}`}
+        </p>
+      );
+    case 'saving':
+      return (
+        <p className="note whitespace-nowrap" role="status">
+          Saving…
+        </p>
+      );
+    case 'offline':
+      return (
+        <p className="flag straw" role="status">
+          Kept on this computer, {saving.edits} {saving.edits === 1 ? 'edit' : 'edits'} to send
+        </p>
+      );
+    case 'failed':
+      return (
+        <p className="flag clay" role="alert">
+          {saving.message}
+          {saving.again && (
+            <button type="button" className="link" onClick={retry}>
+              Try again
+            </button>
+          )}
+        </p>
+      );
+    case 'conflict':
+      return (
+        <div className="flag straw flex-wrap" role="alert">
+          {saving.message}
+          <button type="button" className="btn sm" onClick={() => resolve('mine')}>
+            Keep mine
+          </button>
+          <button type="button" className="btn sm" onClick={() => resolve('theirs')}>
+            Take the newer one
+          </button>
+        </div>
+      );
+  }
+}

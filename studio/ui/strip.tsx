@@ -1,0 +1,130 @@
+import { Eye, Redo2, Undo2, User, Link2, Footprints } from 'lucide-react';
+import { DropdownMenu, Popover } from 'radix-ui';
+import { useState } from 'react';
+import { useSite } from '../api/site-context.tsx';
+import { DifferenceList } from './difference-list.tsx';
+import { liveWords, waitingWords } from './live-words.ts';
+import { PublishDialog } from './publish-dialog.tsx';
+
+const readers = [
+  { viewer: 'maker', icon: User, name: 'You', note: 'everything, drafts too' },
+  {
+    viewer: 'link',
+    icon: Link2,
+    name: 'Someone with the link',
+    note: 'what the link would open after publishing',
+  },
+  { viewer: 'stranger', icon: Footprints, name: 'A stranger', note: 'no account, no link' },
+] as const;
+
+function LiveStatement() {
+  const { state } = useSite();
+  const { open, sentence } = liveWords(state.live);
+  const waiting = waitingWords(state.live);
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="state">
+        <span className={open ? 'dot' : 'dot shut'} aria-hidden="true" />
+        <span>{sentence}</span>
+        {waiting && (
+          <>
+            <span className="wait" aria-hidden="true" />
+            <span>
+              <b>{waiting}</b>
+            </span>
+          </>
+        )}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content className="popover" sideOffset={6} aria-label="What waits to be published">
+          {waiting ? (
+            <>
+              <h2 className="mb-1 text-base">Readers do not see this yet</h2>
+              <DifferenceList list={state.live.waiting} />
+            </>
+          ) : (
+            <p>
+              {state.live.release
+                ? 'Readers see everything as it is here.'
+                : 'There is nothing to publish yet.'}
+            </p>
+          )}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** The top strip: which site, what readers see now, undo, and Publish. */
+export function Strip() {
+  const { state, undo, redo } = useSite();
+  const [publishing, setPublishing] = useState(false);
+  const { live, history, site } = state;
+  const path = live.addressPath ?? live.siteLinkPath;
+  return (
+    <header className="strip">
+      <div className="site-name">
+        <b>{site.title}</b>
+        {path && (
+          <a href={path} target="_blank" rel="noreferrer">
+            {live.addressPath ? path : 'the link'}
+            <span className="sr-only"> (opens what readers see, in a new tab)</span>
+          </a>
+        )}
+      </div>
+      <LiveStatement />
+      <div className="acts">
+        <button
+          type="button"
+          className="icon-btn"
+          disabled={!history.undo}
+          aria-label={history.undo ? `Undo: ${history.undo}` : 'Undo'}
+          title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}
+          onClick={() => void undo()}
+        >
+          <Undo2 size={18} aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          className="icon-btn max-[420px]:hidden"
+          disabled={!history.redo}
+          aria-label={history.redo ? `Redo: ${history.redo}` : 'Redo'}
+          title={history.redo ? `Redo: ${history.redo}` : 'Nothing to do again'}
+          onClick={() => void redo()}
+        >
+          <Redo2 size={18} aria-hidden="true" />
+        </button>
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger className="btn bare max-md:px-2" aria-label="See it as…">
+            <Eye size={18} aria-hidden="true" />
+            <span className="max-md:hidden">See it as…</span>
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content className="menu" align="end" sideOffset={6}>
+              {readers.map(({ viewer, icon: Icon, name, note }) => (
+                <DropdownMenu.Item key={viewer} asChild>
+                  <a
+                    className="menu-item"
+                    href={`/studio/see/${site.id}/${viewer}/`}
+                    target="_blank"
+                    rel="noreferrer"
+                  >
+                    <Icon size={20} aria-hidden="true" />
+                    <span>
+                      <b>{name}</b>
+                      <small>{note}</small>
+                    </span>
+                  </a>
+                </DropdownMenu.Item>
+              ))}
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+        <button type="button" className="btn go" onClick={() => setPublishing(true)}>
+          Publish
+        </button>
+      </div>
+      <PublishDialog open={publishing} onClose={() => setPublishing(false)} />
+    </header>
+  );
+}

@@ -1,0 +1,106 @@
+import { Check, CircleAlert, Files, RotateCw, X } from 'lucide-react';
+import { type Upload, useUploads } from '../api/uploads-context.tsx';
+
+const words: Record<Upload['state'], string> = {
+  waiting: 'waits its turn',
+  sending: 'on its way',
+  reading: 'being read',
+  done: 'added',
+  duplicate: 'you have this picture already, so it was not stored again',
+  failed: '',
+  cancelled: '',
+};
+
+function Line({ upload }: { upload: Upload }) {
+  const { cancel, again } = useUploads();
+  const { id, file, state, share, message } = upload;
+  const running = state === 'waiting' || state === 'sending' || state === 'reading';
+  return (
+    <li className="grid grid-cols-[20px_minmax(0,1fr)_auto] items-center gap-x-2 py-1.5">
+      {state === 'done' && <Check size={16} className="text-meadow" aria-hidden="true" />}
+      {state === 'duplicate' && <Files size={16} className="text-ink-3" aria-hidden="true" />}
+      {(state === 'failed' || state === 'cancelled') && (
+        <CircleAlert size={16} className="text-clay" aria-hidden="true" />
+      )}
+      {running && <span className="wait justify-self-center" aria-hidden="true" />}
+      <div className="min-w-0 text-[0.8125rem] leading-[1.125rem]">
+        <p className="truncate">
+          <b>{file.name}</b>
+        </p>
+        <p className={state === 'failed' ? 'text-clay' : 'text-ink-3'}>
+          {state === 'sending' ? `${Math.round(share * 100)} % of it has arrived` : message || words[state]}
+        </p>
+      </div>
+      {running && (
+        <button
+          type="button"
+          className="icon-btn sm"
+          aria-label={`Stop ${file.name}`}
+          onClick={() => cancel(id)}
+        >
+          <X size={15} aria-hidden="true" />
+        </button>
+      )}
+      {(state === 'failed' || state === 'cancelled') && (
+        <button
+          type="button"
+          className="icon-btn sm"
+          aria-label={`Try ${file.name} again`}
+          onClick={() => again(id)}
+        >
+          <RotateCw size={15} aria-hidden="true" />
+        </button>
+      )}
+    </li>
+  );
+}
+
+/** What is being added: in all, and file by file. */
+export function UploadList() {
+  const { list, cancel, clear } = useUploads();
+  if (list.length === 0) return null;
+  const running = list.filter(({ state }) => ['waiting', 'sending', 'reading'].includes(state));
+  const added = list.filter(({ state }) => state === 'done').length;
+  const again = list.filter(({ state }) => state === 'duplicate').length;
+  const failed = list.filter(({ state }) => state === 'failed' || state === 'cancelled').length;
+  const share = list.reduce((sum, one) => sum + (one.state === 'waiting' ? 0 : one.share), 0) / list.length;
+  const summary =
+    running.length > 0
+      ? `Adding ${list.length} files: ${list.length - running.length} of ${list.length}`
+      : [`${added} added`, again > 0 ? `${again} here already` : '', failed > 0 ? `${failed} not added` : '']
+          .filter(Boolean)
+          .join(', ');
+  return (
+    <section
+      aria-label="Files being added"
+      className="mx-4 mb-4 bg-raised p-3 shadow-[var(--lift-2)] md:mx-6"
+    >
+      <div className="flex items-center gap-3">
+        <p role="status" className="flex-1 font-[650]">
+          {summary}
+        </p>
+        {running.length > 0 ? (
+          <button type="button" className="btn sm" onClick={() => cancel()}>
+            Stop all
+          </button>
+        ) : (
+          <button type="button" className="btn sm" onClick={clear}>
+            Put this list away
+          </button>
+        )}
+      </div>
+      {running.length > 0 && (
+        <div className="meter mt-2" aria-hidden="true">
+          <i style={{ width: `${Math.round(share * 100)}%` }} />
+        </div>
+      )}
+      {/* A list that scrolls must be reachable without a mouse. */}
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
+      <ul className="mt-1 max-h-56 overflow-auto" tabIndex={0} aria-label="Each file">
+        {list.map((upload) => (
+          <Line key={upload.id} upload={upload} />
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,42 @@
+import { useState } from 'react';
+import { cancelPublish, getPublishJob, type PublishJob, startPublish } from '#contract/publishing.ts';
+import { call, Refusal } from '../api/call.ts';
+import { useSite } from '../api/site-context.tsx';
+
+const askEveryMs = 250;
+
+/** Publishes the site and follows it to its end. */
+export function usePublish() {
+  const { state, flush, setLive } = useSite();
+  const site = state.site.id;
+  const [job, setJob] = useState<PublishJob | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const start = async (name = '') => {
+    setProblem(null);
+    try {
+      // Words still on their way belong to this release.
+      await flush();
+      let running = await call(startPublish, { params: { site }, body: { name } });
+      setJob(running);
+      while (running.state === 'running') {
+        await new Promise((resolve) => setTimeout(resolve, askEveryMs));
+        running = await call(getPublishJob, { params: { site, job: running.id } });
+        setJob(running);
+      }
+      if (running.live) setLive(running.live);
+      if (running.state !== 'done') setProblem(running.message);
+    } catch (error) {
+      setJob(null);
+      setProblem(error instanceof Refusal ? error.message : 'Publishing did not start. Try again.');
+    }
+  };
+  const cancel = async () => {
+    if (job) setJob(await call(cancelPublish, { params: { site, job: job.id } }));
+  };
+  const reset = () => {
+    setJob(null);
+    setProblem(null);
+  };
+  return { job, problem, start, cancel, reset };
+}

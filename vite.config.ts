@@ -1,0 +1,21 @@
+import tailwind from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+const backend = `http://127.0.0.1:${process.env['PORT'] ?? '4180'}`;
+
+export default defineConfig({
+  root: 'studio',
+  base: '/studio/',
+  plugins: [react(), tailwind()],
+  build: {
+    outDir: '../dist/studio',
+    emptyOutDir: true,
+    target: ['chrome111', 'firefox113', 'safari16.4'],
+    assetsInlineLimit: 0,
+  },
+  server: {
+    port: 4181,
+    proxy: { '/api': backend, '/l': backend, '/studio/see': backend },
+  },
+});
