@@ -127,13 +127,19 @@ describe('the demo site in the studio', () => {
     await openTideClock(studio);
     const other = new Driver(await browser.newPage());
     await openTideClock(other);
-    await other.fill('One-line summary', 'Written in the other tab.');
-    await other.saved();
+    // The first tab's words wait on a lost line, so that the other's surely arrive before them.
     await studio.page.bringToFront();
+    await studio.page.setOfflineMode(true);
     await studio.page.evaluate(() =>
       document.querySelector<HTMLElement>('[aria-label="One-line summary"]')?.focus(),
     );
     await studio.page.keyboard.type('Mine. ');
+    await studio.reads('Kept on this computer');
+    await other.page.bringToFront();
+    await other.fill('One-line summary', 'Written in the other tab.');
+    await other.saved();
+    await studio.page.bringToFront();
+    await studio.page.setOfflineMode(false);
     await studio.reads('changed in another tab');
     expect(await studio.page.$eval('[aria-label="One-line summary"]', (line) => line.textContent)).toContain(
       'Mine.',

@@ -26,11 +26,15 @@ class Shelf {
   removeItem = (key: string) => void this.#items.delete(key);
 }
 
-function queueWith(send: (pending: Pending, seen: number) => Promise<Patch>, store = new Shelf()) {
+function queueWith(
+  send: (pending: Pending, seen: number) => Promise<Patch>,
+  store = new Shelf(),
+  seen = () => 5,
+) {
   const applied: { patch: Patch; keep: string[] }[] = [];
   const queue = new SaveQueue({
     site: 'site-1',
-    seen: () => 5,
+    seen,
     apply: (one, keep) => applied.push({ patch: one, keep: [...keep] }),
     store,
     send,
@@ -141,5 +145,36 @@ describe('SaveQueue', () => {
     queue.retry();
     await queue.flush();
     expect(queue.state.kind).toBe('saved');
+  });
+
+  test('a newer version that arrives while typing does not pass for the one the maker changed', async () => {
+    let arrived = 5;
+    const seenSent: number[] = [];
+    const { queue } = queueWith(
+      async (_, seen) => (seenSent.push(seen), patch(8)),
+      new Shelf(),
+      () => arrived,
+    );
+    queue.change('page', 'page-1', { title: 'T' }, 'Title', 'page-1 title');
+    arrived = 7;
+    queue.change('page', 'page-1', { title: 'Tide' }, 'Title', 'page-1 title');
+    queue.change('page', 'page-1', { summary: 'Slow' }, 'Summary', 'page-1 summary');
+    queue.change('page', 'page-2', { title: 'Other' }, 'Title', 'page-2 title');
+    await queue.flush();
+    expect(seenSent).toEqual([5, 5, 7]);
+  });
+
+  test('what waits for a row builds on the answer to what was sent for it before', async () => {
+    const seenSent: number[] = [];
+    const { queue } = queueWith(
+      async (_, seen) => (
+        seenSent.push(seen),
+        { ...patch(seen + 4), pages: { 'page-1': {} as Patch['pages'][string] } }
+      ),
+    );
+    queue.change('page', 'page-1', { title: 'Tide' }, 'Title', 'page-1 title');
+    queue.change('page', 'page-1', { summary: 'Slow' }, 'Summary', 'page-1 summary');
+    await queue.flush();
+    expect(seenSent).toEqual([5, 9]);
   });
 });

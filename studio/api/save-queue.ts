@@ -18,8 +18,8 @@ export interface Pending {
   change: Record<string, unknown>;
   label: string;
   mergeKey: string;
-  /** Set when the maker chose to write over a newer version. */
-  seen?: number;
+  /** The revision the maker was looking at when the change began: what arrives later does not move it. */
+  seen: number;
 }
 
 export type SaveState =
@@ -107,11 +107,21 @@ export class SaveQueue {
         ...this.#pending.slice(0, -1),
         { ...last, change: { ...last.change, ...change }, label },
       ];
-    else this.#pending = [...this.#pending, { kind, id, change, label, mergeKey }];
+    else this.#pending = [...this.#pending, { kind, id, change, label, mergeKey, seen: this.#seenNow(id) }];
     this.#keep();
     if (this.#state.kind === 'conflict' || this.#state.kind === 'offline') return this.#tell();
     this.#set({ kind: 'saving' });
     this.#later(this.#deps.waitMs ?? 500);
+  }
+
+  /** Our own command answered: what waits for a row it changed now builds on that. */
+  builtOn(patch: Patch): void {
+    const rows = new Set([
+      ...Object.keys(patch.pages),
+      ...Object.keys(patch.materials),
+      ...(patch.site ? [patch.site.id] : []),
+    ]);
+    this.#pending = this.#pending.map((one) => (rows.has(one.id) ? { ...one, seen: patch.revision } : one));
   }
 
   /** Sends everything now; resolves when it is saved or cannot be. */
@@ -139,6 +149,11 @@ export class SaveQueue {
     this.#later(0);
   }
 
+  /** A row with unsent changes was looked at when the first of them began, whatever has arrived since. */
+  #seenNow(row: string): number {
+    return this.unsent.find((one) => one.id === row)?.seen ?? this.#deps.seen(row);
+  }
+
   #later(ms: number): void {
     clearTimeout(this.#timer);
     this.#timer = setTimeout(() => void this.flush(), ms);
@@ -152,8 +167,9 @@ export class SaveQueue {
     this.#set({ kind: 'saving' });
     try {
       const send = this.#deps.send ?? sendTo(this.#deps.site);
-      const patch = await send(next, next.seen ?? this.#deps.seen(next.id));
+      const patch = await send(next, next.seen);
       this.#sending = null;
+      this.builtOn(patch);
       this.#keep();
       this.#deps.apply(patch, new Set(this.#pending.map((one) => one.id)));
       if (this.#pending.length === 0) this.#set({ kind: 'saved', at: Date.now() });

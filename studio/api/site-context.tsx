@@ -70,6 +70,9 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
     queryKey: key(id),
     queryFn: async () => {
       let state = received(await call(getSite, { params: { site: id } }));
+      // A save that was answered while this was on its way knows more.
+      const known = client.getQueryData<StudioSite>(key(id));
+      if (known && known.revision > state.revision) return known;
       // Words kept in this browser from before are on the screen again at once.
       for (const { kind, id: row, change } of queue.unsent) state = withChange(state, kind, row, change);
       return state;
@@ -96,6 +99,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       await queue.flush();
       try {
         const patch = await command();
+        queue.builtOn(patch);
         apply(patch);
         return patch;
       } catch (error) {
