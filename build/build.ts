@@ -32,6 +32,7 @@ export async function buildAll(): Promise<void> {
     buildSiteAssets(join(dist, 'site-assets')),
     buildDatabaseTemplate(join(dist, 'pglite-template.tar.gz')),
     program('server/main.ts', 'server'),
+    program('server/readers/reader-main.ts', 'reader'),
     program('demo/seed-and-start.ts', 'demo'),
     vite({ root: join(root, 'studio'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' }),
   ]);

@@ -18,6 +18,7 @@ const start = (command, args, environment = {}) =>
   spawn(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...environment } });
 const children = [
   start(join(root, 'node_modules/.bin/tsx'), ['watch', 'server/main.ts'], {
+    READERS: '0',
     DATA_DIR: process.env.DATA_DIR ?? 'data/dev',
   }),
   start(join(root, 'node_modules/.bin/vite'), ['--config', 'vite.config.ts']),

@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import { readConfig } from '#server/config.ts';
 import { BoundedQueue, decodingWidth } from '#server/media/bounded-queue.ts';
-import { listen, open, placesIn } from '#server/start.ts';
+import { open, placesIn } from '#server/start.ts';
 import { seedDemo } from './seed.ts';
 
 // From source demo/seed-and-start.ts, built dist/demo.js: one level below the project either way.
@@ -21,7 +21,7 @@ try {
       say,
     );
     if (!seeded) say('The demo data is here already. Start over with: npm run demo -- --fresh');
-    const address = await listen(running.app, config);
+    const address = await running.listen();
     say(
       `\nKite Wall is open.\n  The studio, as the demo maker or with an account of your own: ${address}/\n  The demo site as readers see it: ${address}/wren-makes/\nStop it with Ctrl-C.`,
     );

@@ -18,6 +18,7 @@ import { pageRoutes } from './pages/routes.ts';
 import { publishRoutes } from './publish/routes.ts';
 import type { StoredAssets } from './publish/site-assets.ts';
 import { previewRoutes } from './serve/preview-plugin.ts';
+import type { Readers } from './readers/readers.ts';
 import { ReadyResponses } from './serve/ready-responses.ts';
 import { PublicSites } from './serve/public-sites.ts';
 import { closed, serveSites } from './serve/serve-plugin.ts';
@@ -33,6 +34,8 @@ export interface AppDeps {
   /** The built studio; without it only the API and the public side answer. */
   studioFolder?: string;
   logLevel?: string;
+  /** The reading processes that stand before this server, if any. */
+  readers?: Pick<Readers, 'clear'> | null;
 }
 
 /** Puts the plugins together. Each concern has its own scope: the public side never meets a session or a cookie. */
@@ -47,11 +50,15 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
       }),
     logger: { level: deps.logLevel ?? 'warn' },
     bodyLimit: 4 * 1024 * 1024,
-    trustProxy: '127.0.0.1',
+    // A proxy on this machine, or a reader at the local socket, which has no address.
+    trustProxy: (address: string | undefined) => !address || address === '127.0.0.1',
   });
   await app.register(problems);
 
-  const open = new PublicSites(db, () => ready.clear());
+  const open = new PublicSites(db, async () => {
+    ready.clear();
+    await deps.readers?.clear(ready.age);
+  });
   const decoding = new BoundedQueue(decodingWidth());
 
   await app.register(async (maker) => {
@@ -111,7 +118,9 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     );
   });
 
-  await app.register(async (readers) => serveSites(readers, { open, blobs, ready }));
+  await app.register(async (readers) =>
+    serveSites(readers, { open, blobs, ready, behindReaders: Boolean(deps.readers) }),
+  );
   app.setNotFoundHandler((request, reply) =>
     request.url.startsWith('/api/')
       ? reply

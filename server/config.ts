@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { z } from 'zod';
 
@@ -13,6 +14,12 @@ const environmentSchema = z.object({
   DATABASE_URL: z.string().optional(),
   DEMO: flag,
   SECURE_COOKIES: flag,
+  READERS: z.coerce
+    .number()
+    .int()
+    .min(0)
+    .max(32)
+    .default(() => (availableParallelism() > 1 ? Math.min(availableParallelism(), 4) : 0)),
   MAX_FILE_MB: z.coerce.number().positive().default(100),
   MAX_MEGAPIXELS: z.coerce.number().positive().default(100),
 });
@@ -26,6 +33,8 @@ export interface Config {
   /** Offers the one-click sign-in of the demo account. Never on by default. */
   demo: boolean;
   secureCookies: boolean;
+  /** Processes beside this one that answer readers; 0: this one does it all. */
+  readers: number;
   maxFileBytes: number;
   maxPixels: number;
 }
@@ -40,6 +49,7 @@ export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config
     databaseUrl: read.DATABASE_URL || undefined,
     demo: read.DEMO,
     secureCookies: read.SECURE_COOKIES,
+    readers: read.READERS,
     maxFileBytes: read.MAX_FILE_MB * 1024 * 1024,
     maxPixels: read.MAX_MEGAPIXELS * 1_000_000,
   };

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { readConfig } from './config.ts';
-import { listen, open, placesIn } from './start.ts';
+import { open, placesIn } from './start.ts';
 
 // From source this file is server/main.ts, built it is dist/server.js: one level below the project either way.
 const root = join(import.meta.dirname, '..');
@@ -10,7 +10,10 @@ try {
   const running = await open(config, placesIn(root, import.meta.filename));
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => void running.stop().then(() => process.exit(0)));
-  const address = await listen(running.app, config);
+  const address = await running.listen().catch(async (error: unknown) => {
+    await running.stop();
+    throw error;
+  });
   process.stdout.write(`Kite Wall is open at ${address}/\n`);
 } catch (error) {
   process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);

@@ -1,6 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import { createHash } from 'node:crypto';
-import { readFile, rm } from 'node:fs/promises';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildApp } from './app.ts';
 import type { Config } from './config.ts';
@@ -9,6 +10,7 @@ import { lockDataFolder } from './db/data-folder-lock.ts';
 import { FolderBlobStore } from './media/blob-store.ts';
 import type { RenderDeps } from './publish/render-entrance.ts';
 import { storeAssets } from './publish/site-assets.ts';
+import { Readers } from './readers/readers.ts';
 
 export interface Places {
   migrations: string;
@@ -17,6 +19,8 @@ export interface Places {
   studio: string;
   /** The file whose content stands for the renderer's code. */
   code: string;
+  /** The program of a reading process. */
+  reader: string;
 }
 
 /** Where everything is below the project's folder, built or not. */
@@ -26,10 +30,13 @@ export const placesIn = (root: string, code: string): Places => ({
   template: join(root, 'dist/pglite-template.tar.gz'),
   studio: join(root, 'dist/studio'),
   code,
+  reader: join(root, 'dist/reader.js'),
 });
 
 export interface Running {
   app: FastifyInstance;
+  /** Takes requests from now on, or says in a sentence why it cannot. @returns the address */
+  listen(): Promise<string>;
   /** What publishing outside a request needs, for seeding and for benches. */
   publishing: RenderDeps;
   /** Stops taking requests, finishes those that run, closes the database and gives the data folder back. */
@@ -65,30 +72,45 @@ export async function open(
         .digest('hex')
         .slice(0, 16),
     };
-    const app = await buildApp({ ...publishing, config, studioFolder: places.studio });
+    const readers = config.readers > 0 ? new Readers(config.readers, places.reader) : null;
+    const app = await buildApp({ ...publishing, config, studioFolder: places.studio, readers });
+    const socket = readers && (await mkdtemp(join(tmpdir(), 'kite-wall-')));
     let stopping: Promise<void> | null = null;
     const stop = () =>
       (stopping ??= (async () => {
+        await readers?.stop();
         await app.close();
+        if (socket) await rm(socket, { recursive: true, force: true });
         await database.close();
         await unlock();
       })());
-    return { app, publishing, stop };
+    const listen = async () => {
+      if (!readers || !socket) return listenAt(app, config);
+      const owner = join(socket, 'owner');
+      await app.listen({ path: owner });
+      const port = await readers
+        .start(config.host, config.port, owner)
+        .catch((error: unknown) => Promise.reject(inWords(error, config.port)));
+      return `http://${config.host}:${port}`;
+    };
+    return { app, publishing, listen, stop };
   } catch (error) {
     await unlock();
     throw error;
   }
 }
 
-/** Listens, or says in a sentence why not. */
-export async function listen(app: FastifyInstance, { host, port }: Config): Promise<string> {
+async function listenAt(app: FastifyInstance, { host, port }: Config): Promise<string> {
   try {
     return await app.listen({ host, port });
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE')
-      throw new Error(`Port ${port} is taken by another program. Stop it, or set PORT to another number.`, {
-        cause: error,
-      });
-    throw error;
+    throw inWords(error, port);
   }
+}
+
+function inWords(error: unknown, port: number): unknown {
+  if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') return error;
+  return new Error(`Port ${port} is taken by another program. Stop it, or set PORT to another number.`, {
+    cause: error,
+  });
 }

@@ -28,25 +28,39 @@ export class BuiltServer {
     readonly folder: string,
     program: string,
     port: number,
+    readonly environment: Record<string, string>,
   ) {
     this.#program = program;
     this.#port = port;
   }
 
   /** @param program `server` starts empty, `demo` with demo data */
-  static async start(program: 'server' | 'demo'): Promise<BuiltServer> {
+  static async start(
+    program: 'server' | 'demo',
+    environment: Record<string, string> = {},
+  ): Promise<BuiltServer> {
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-e2e-'));
     const port = await freePort();
-    const server = new BuiltServer(`http://127.0.0.1:${port}`, folder, program, port);
+    const server = new BuiltServer(`http://127.0.0.1:${port}`, folder, program, port, environment);
     await server.run();
     return server;
+  }
+
+  get process(): number {
+    return this.#child?.pid ?? 0;
   }
 
   /** Starts the process on the same data folder; used again after `kill`. */
   async run(): Promise<void> {
     const child = spawn(process.execPath, [join(root, `dist/${this.#program}.js`)], {
       cwd: root,
-      env: { ...process.env, PORT: String(this.#port), DATA_DIR: this.folder, DATABASE_URL: '' },
+      env: {
+        ...process.env,
+        PORT: String(this.#port),
+        DATA_DIR: this.folder,
+        DATABASE_URL: '',
+        ...this.environment,
+      },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     this.#child = child;

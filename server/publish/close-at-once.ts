@@ -40,5 +40,5 @@ export async function closeAtOnce(
     () => {},
     new AbortController().signal,
   );
-  open.forget();
+  await open.forget();
 }

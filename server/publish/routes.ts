@@ -34,7 +34,7 @@ export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: 
       site.id,
       async (progress, signal) => {
         await publish(deps, draft, body.name, progress, signal);
-        open.forget();
+        await open.forget();
         return liveNow(account, site.id);
       },
       (error) => request.log.error(error),
@@ -82,7 +82,7 @@ export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: 
     if (!release) throw notFound('This release');
     await db.update(sites).set({ liveRelease: release.id }).where(eq(sites.id, site.id));
     await closeAtOnce(deps, { site: site.id, account });
-    open.forget();
+    await open.forget();
     return liveNow(account, site.id);
   });
 }

@@ -23,19 +23,22 @@ const remembered = 2000;
  */
 export class PublicSites {
   readonly #db: Database;
-  readonly #onForget: () => void;
+  readonly #onForget: () => Promise<void>;
   readonly #found = new Map<string, Promise<Found>>();
 
   /** @param onForget told whenever what is open may have changed */
-  constructor(db: Database, onForget: () => void = () => {}) {
+  constructor(db: Database, onForget: () => Promise<void> = async () => {}) {
     this.#db = db;
     this.#onForget = onForget;
   }
 
-  /** Some site has changed; its addresses and links may be under any name, so all names are looked up anew. */
-  forget(): void {
+  /**
+   * Some site has changed; its addresses and links may be under any name, so all names are looked up anew. Resolves
+   * when no process answers with what it knew before.
+   */
+  async forget(): Promise<void> {
     this.#found.clear();
-    this.#onForget();
+    await this.#onForget();
   }
 
   atAddress(address: string): Promise<Found> {

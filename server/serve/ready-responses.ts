@@ -27,18 +27,23 @@ export class ReadyResponses {
     return this.#age;
   }
 
-  clear(): void {
-    this.#kept.clear();
-    this.#bytes = 0;
-    this.#age++;
+  /** @param age the age that begins now; without it, the next */
+  clear(age = this.#age + 1): void {
+    this.#empty();
+    this.#age = age;
   }
 
   /** Keeps a response begun at `age`; forgets it when the store was cleared since. */
   keep(age: number, url: string, coding: string, ready: Ready): void {
     if (age !== this.#age || ready.body.byteLength > this.#mostBytes / 16) return;
-    if (this.#bytes + ready.body.byteLength > this.#mostBytes) this.clear();
+    if (this.#bytes + ready.body.byteLength > this.#mostBytes) this.#empty();
     this.#kept.set(`${coding} ${url}`, ready);
     this.#bytes += ready.body.byteLength;
+  }
+
+  #empty(): void {
+    this.#kept.clear();
+    this.#bytes = 0;
   }
 
   /** Answers the request if its response is at hand. */

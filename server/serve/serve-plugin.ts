@@ -3,6 +3,7 @@ import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { closedPageStyle, renderClosedPage } from '#site/render/closed-page.tsx';
 import type { BlobStore } from '../media/blob-store.ts';
+import { keepHeader } from '../readers/messages.ts';
 import { acceptedCoding, type Coding, type ReadyResponses } from './ready-responses.ts';
 import { ByteCache } from './byte-cache.ts';
 import type { Entrance, Found, PublicSites } from './public-sites.ts';
@@ -42,7 +43,18 @@ function formFor(file: ManifestFile, coding: Coding): { hash: string; encoding: 
 /** The public side: releases by address and by link. Knows nothing but manifests and blobs. */
 export function serveSites(
   app: FastifyInstance,
-  { open, blobs, ready }: { open: PublicSites; blobs: BlobStore; ready: ReadyResponses },
+  {
+    open,
+    blobs,
+    ready,
+    behindReaders,
+  }: {
+    open: PublicSites;
+    blobs: BlobStore;
+    ready: ReadyResponses;
+    /** Reading processes stand before this server and are told what they may keep. */
+    behindReaders: boolean;
+  },
 ): void {
   const cache = new ByteCache(blobs, 96 * 1024 * 1024);
 
@@ -74,6 +86,7 @@ export function serveSites(
       return reply.headers({ ...headers, 'content-length': file.bytes }).send(blobs.stream(form.hash));
     const body = await cache.read(form.hash);
     headers['content-length'] = String(body.byteLength);
+    if (behindReaders) headers[keepHeader] = String(age);
     ready.keep(age, request.url, coding, { etag, headers: Object.entries(headers).flat(), body });
     return reply.headers(headers).send(body);
   }

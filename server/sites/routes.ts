@@ -84,7 +84,7 @@ export function siteRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
       if (address) await freeAddress(running.tx, scope.site, address);
       await running.update('site', scope.site, body.change);
     });
-    open.forget();
+    await open.forget();
     return patchAfter(db, scope, result);
   });
 
@@ -96,7 +96,7 @@ export function siteRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
       const scope = { site: params.site, account: makerOf(request).id };
       const result = await step(db, scope);
       if (lowersSomething(result.changes)) await closeAtOnce(deps, scope);
-      open.forget();
+      await open.forget();
       return { ...(await patchAfter(db, scope, result)), label: result.label };
     });
 
@@ -127,7 +127,7 @@ export function siteRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
       .where(and(eq(linkKeys.siteId, site.id), eq(linkKeys.thing, params.thing)))
       .returning();
     if (!renewed) throw notFound('This link');
-    open.forget();
+    await open.forget();
     return liveStatement(db, site, await loadDraft(db, site));
   });
 }
