@@ -31,7 +31,7 @@ export function useUploads(): Uploads {
 }
 
 /** Files sent at the same time; more would only make each slower. */
-const atOnce = 3;
+const atOnce = 4;
 /** A line that broke is tried again by itself this often, after this long. */
 const tries = 3;
 const pauseMs = 1500;
