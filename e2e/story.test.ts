@@ -134,6 +134,10 @@ describe('from a folder of photos to a published page', () => {
     await studio.press('menuitemradio', /^Unlisted/);
     await studio.reads('Private becomes Unlisted');
     expect(await studio.axe()).toEqual([]);
+    // Stopped half-way, it leaves nothing behind that a reader could see, and starts again.
+    await studio.press('button', 'Publish release 1');
+    await studio.press('button', 'Stop');
+    await studio.reads('Publishing was stopped. Readers still see what they saw before.', 60_000);
     await studio.press('button', 'Publish release 1');
     await studio.reads('Release 1 is live', 120_000);
     link = await studio.page.$eval('.dialog input[readonly]', (input) => (input as HTMLInputElement).value);

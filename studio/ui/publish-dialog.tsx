@@ -8,6 +8,7 @@ import { CopyLink } from './copy-link.tsx';
 import { DifferenceList } from './difference-list.tsx';
 import { HeightRow } from './height-control.tsx';
 import { heightNames } from './height-names.ts';
+import { useFocusBack } from './use-focus-back.ts';
 import { usePublish } from './use-publish.ts';
 
 /** Publish: what will change and for whom, then the progress, then the link to hand on. */
@@ -15,6 +16,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
   const { state, changeSite, saving } = useSite();
   const { job, problem, start, cancel, reset } = usePublish();
   const [name, setName] = useState('');
+  const focusBack = useFocusBack();
   const { live, site } = state;
   const running = job?.state === 'running';
   const done = job?.state === 'done';
@@ -31,7 +33,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
     <Dialog.Root open={open} onOpenChange={(wanted) => !wanted && close()}>
       <Dialog.Portal>
         <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog" aria-describedby={undefined}>
+        <Dialog.Content className="dialog" aria-describedby={undefined} {...focusBack}>
           <div className="mb-3 flex items-start justify-between gap-4">
             <Dialog.Title>{done ? `Release ${live.release?.number ?? ''} is live` : 'Publish'}</Dialog.Title>
             <Dialog.Close className="icon-btn -mt-1 -mr-2" aria-label="Close" disabled={running}>

@@ -1,0 +1,134 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Browser } from 'puppeteer-core';
+import { launchBrowser } from './support/browser.ts';
+import { BuiltServer } from './support/demo-server.ts';
+import { demoPictures, Driver } from './support/studio-driver.ts';
+
+/** From pictures to a page an outsider reads, with a keyboard and nothing else. */
+let server: BuiltServer;
+let browser: Browser;
+let studio: Driver;
+
+beforeAll(async () => {
+  server = await BuiltServer.start('server');
+  browser = await launchBrowser();
+  studio = new Driver(await browser.newPage());
+  await studio.page.setViewport({ width: 1280, height: 800 });
+}, 90_000);
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+const key = (name: 'Tab' | 'Enter' | 'Escape' | 'ArrowUp' | 'ArrowDown' | 'Space') =>
+  studio.page.keyboard.press(name);
+
+/** What the focus is on, as it is named, and whether one can see that it is there. */
+const focused = () =>
+  studio.page.evaluate(() => {
+    const at = document.activeElement as HTMLElement | null;
+    if (!at || at === document.body) return { name: '', visible: true };
+    const labels = [...((at as HTMLInputElement).labels ?? [])].map((label) => label.textContent ?? '');
+    const name =
+      at.getAttribute('aria-label') ?? (labels.length > 0 ? labels.join(' ') : (at.textContent ?? ''));
+    const box = at.getBoundingClientRect();
+    return { name: name.replace(/\s+/g, ' ').trim(), visible: box.width > 0 && box.height > 0 };
+  });
+
+/** Goes on with Tab until something of that name has the focus. Everything on the way must be visible. */
+async function tabTo(name: string | RegExp, most = 120): Promise<void> {
+  const passed: string[] = [];
+  for (let n = 0; n < most; n++) {
+    await key('Tab');
+    const now = await focused();
+    if (typeof name === 'string' ? now.name === name : name.test(now.name)) {
+      expect(now.visible).toBe(true);
+      return;
+    }
+    passed.push(now.name.slice(0, 30));
+  }
+  throw new Error(`Tab never came to ${String(name)}. It came by: ${passed.join(' | ')}`);
+}
+
+describe('with a keyboard only', () => {
+  test('an account, a site, pictures, words, a height, a release', async () => {
+    await studio.page.goto(`${server.origin}/`);
+    await studio.reads('Create an account');
+    await tabTo(/^Name your work/);
+    await studio.page.keyboard.type('Ide');
+    await tabTo('E-mail');
+    await studio.page.keyboard.type('ide@maker.example');
+    await tabTo(/^Password/);
+    await studio.page.keyboard.type('a quiet workshop wall');
+    await key('Enter');
+    await studio.reads('Name your site');
+    await tabTo('Name of the site');
+    await studio.page.keyboard.type('Ide makes');
+    await key('Enter');
+    await studio.reads('Drop the pictures of one project here');
+
+    const folder = join(demoPictures, 'tide-clock');
+    const files = readdirSync(folder)
+      .filter((name) => name.endsWith('.jpg'))
+      .slice(0, 3)
+      .map((name) => join(folder, name));
+    await tabTo(/^Drop the pictures of one project/);
+    const opened = studio.page.waitForFileChooser({ timeout: 15_000 });
+    // By the time this is answered the browser hands choosers to us instead of opening them.
+    await focused();
+    await key('Enter');
+    await (await opened).accept(files);
+    await studio.reads('Change the opening', 60_000);
+
+    await tabTo('Title');
+    await studio.page.keyboard.type('Tide clock');
+    await tabTo('One-line summary');
+    await studio.page.keyboard.type('One hand, one turn per tide.');
+    await tabTo(/^Edit Words, part 1/);
+    await key('Enter');
+    await studio.page.waitForSelector('.words-editor:focus');
+    await studio.page.keyboard.type('Written without a mouse.');
+    await studio.saved();
+    // Out of the words, and on.
+    await key('Escape');
+    await tabTo(/^Publish$/);
+    await key('Enter');
+    await studio.reads('Publishing will change');
+    await tabTo(/^Height of the site/);
+    await key('Enter');
+    await studio.page.waitForSelector('[role=menuitemradio]');
+    for (let n = 0; n < 6 && !/^Unlisted/.test((await focused()).name); n++) await key('ArrowDown');
+    await key('Enter');
+    await studio.reads('Private becomes Unlisted');
+    await tabTo('Publish release 1');
+    await key('Enter');
+    await studio.reads('Release 1 is live', 120_000);
+    const link = await studio.page.$eval(
+      '.dialog input[readonly]',
+      (input) => (input as HTMLInputElement).value,
+    );
+    await key('Escape');
+    await studio.page.waitForSelector('.dialog', { hidden: true });
+    // The focus is back where the dialog was opened from.
+    await studio.page.waitForFunction(() => document.activeElement?.textContent === 'Publish');
+    const page = await (await fetch(`${link}tide-clock/`)).text();
+    expect(page).toContain('Written without a mouse.');
+  }, 180_000);
+
+  test('an undo by keys takes back the last step, and a redo brings it again', async () => {
+    const title = () => studio.page.$eval('.site h1', (heading) => heading.textContent);
+    await tabTo('Title');
+    await studio.page.keyboard.press('End');
+    await studio.page.keyboard.type(' two');
+    await studio.saved();
+    expect(await title()).toBe('Tide clock two');
+    await key('Tab');
+    await studio.page.keyboard.down('Control');
+    await studio.page.keyboard.press('z');
+    await studio.page.keyboard.up('Control');
+    await studio.reads('Undone:');
+    expect(await title()).toBe('Tide clock');
+  });
+});
