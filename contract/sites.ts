@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { heightSchema } from '#core/content/height.ts';
 import { idSchema } from '#core/content/id.ts';
-import { materialSchema } from '#core/content/material.ts';
+import { materialContentSchema, materialSchema } from '#core/content/material.ts';
 import { pageContentSchema, pageSchema } from '#core/content/page.ts';
+import { tagsSchema } from '#core/content/tags.ts';
 import { siteContentSchema, siteSchema } from '#core/content/site.ts';
-import { materialWordsSchema, fixesSchema } from '#core/content/material.ts';
 import { route } from './route.ts';
 
 const nothing = z.object({}).optional();
@@ -140,7 +140,24 @@ export const changeMaterial = route({
   method: 'PATCH',
   path: '/api/sites/:site/materials/:material',
   params: atMaterial,
-  body: changeOf(materialWordsSchema.extend({ fixes: fixesSchema })),
+  body: changeOf(materialContentSchema),
+  reply: patchSchema,
+});
+/** Several materials at once, as one step of undo. */
+export const changeMaterials = route({
+  method: 'POST',
+  path: '/api/sites/:site/materials/change',
+  params: atSite,
+  body: z.object({
+    materials: z
+      .array(z.object({ id: idSchema, seen: revision }))
+      .min(1)
+      .max(500),
+    label: z.string().min(1).max(120),
+    change: materialContentSchema.pick({ takenOn: true, provenance: true, project: true }).partial(),
+    /** Added to the tags each of them has. */
+    addTags: tagsSchema.default([]),
+  }),
   reply: patchSchema,
 });
 export const deleteMaterials = route({

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { heights } from '../content/height.ts';
 import type { Material } from '../content/material.ts';
+import { mine } from '../content/provenance.ts';
 import type { Page } from '../content/page.ts';
 import type { Part } from '../content/part.ts';
 import type { Draft } from '../content/site.ts';
@@ -34,6 +35,9 @@ function material(at: number): Material {
     fileName: `secret-${marker.material(id)}.jpg`,
     bytes: 1000,
     takenOn: '2026-01-01T10:00:00',
+    tags: [`tag ${marker.material(id)}`],
+    provenance: { ...mine, whose: 'someone-else', source: `source ${marker.material(id)}` },
+    project: null,
     facts: {
       format: 'jpeg',
       widthPx: 1200,

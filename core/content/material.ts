@@ -1,5 +1,8 @@
 import { z } from 'zod';
 import { idSchema } from './id.ts';
+import { partialDateSchema } from './partial-date.ts';
+import { provenanceSchema } from './provenance.ts';
+import { tagsSchema } from './tags.ts';
 
 export const pictureFormats = ['jpeg', 'png', 'webp', 'avif'] as const;
 
@@ -31,16 +34,25 @@ export const materialWordsSchema = z.object({
   alt: z.string().max(600, 'Alt text can be at most 600 characters long.'),
 });
 
-export const materialSchema = materialWordsSchema.extend({
+/** What a maker says about a material; all of it can be changed at any time. */
+export const materialContentSchema = materialWordsSchema.extend({
+  /** Read from the camera's EXIF at import, and the maker's to correct: a day, a month or only a year. */
+  takenOn: partialDateSchema.nullable(),
+  tags: tagsSchema,
+  provenance: provenanceSchema,
+  /** The project it was gathered for, before it stands on any page; null for a loose one. */
+  project: idSchema.nullable(),
+  fixes: fixesSchema,
+});
+export type MaterialContent = z.infer<typeof materialContentSchema>;
+
+export const materialSchema = materialContentSchema.extend({
   id: idSchema,
   kind: z.literal('picture'),
   /** SHA-256 of the original, hex. */
   original: z.string().regex(/^[0-9a-f]{64}$/),
   fileName: z.string().max(255),
   bytes: z.number().int().nonnegative(),
-  /** ISO date and time without zone, as the camera wrote it; null when unknown. */
-  takenOn: z.string().nullable(),
   facts: pictureFactsSchema,
-  fixes: fixesSchema,
 });
 export type Material = z.infer<typeof materialSchema>;

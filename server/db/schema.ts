@@ -12,6 +12,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { Fixes, PictureFacts } from '#core/content/material.ts';
+import { mine, type Provenance } from '#core/content/provenance.ts';
 import type { CaseFacts, Opening, Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
 import type { Height } from '#core/content/height.ts';
@@ -114,6 +115,9 @@ export const materials = pgTable(
     caption: text('caption').notNull(),
     alt: text('alt').notNull(),
     takenOn: text('taken_on'),
+    tags: jsonb('tags').$type<string[]>().notNull().default([]),
+    provenance: jsonb('provenance').$type<Provenance>().notNull().default(mine),
+    project: text('project'),
     facts: jsonb('facts').$type<PictureFacts>().notNull(),
     fixes: jsonb('fixes').$type<Fixes>().notNull(),
     revision: revision(),

@@ -1,6 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import type { Readable } from 'node:stream';
 import type { Material } from '#core/content/material.ts';
+import { mine } from '#core/content/provenance.ts';
 import type { Database } from '../db/connect.ts';
 import { edit, type EditResult } from '../db/edit.ts';
 import { newId } from '../db/new-id.ts';
@@ -71,6 +72,9 @@ export async function importMaterial(
       caption: '',
       alt: '',
       takenOn: read.takenOn,
+      tags: [],
+      provenance: mine,
+      project: null,
       facts: read.facts,
       fixes: {},
     };

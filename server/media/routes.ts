@@ -2,10 +2,12 @@ import { and, eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import type { Readable } from 'node:stream';
 import { z } from 'zod';
-import { changeMaterial, deleteMaterials, importReplySchema } from '#contract/sites.ts';
+import { changeMaterial, changeMaterials, deleteMaterials, importReplySchema } from '#contract/sites.ts';
 import { materialsOf, withoutMaterial } from '#core/content/part.ts';
+import { withTags } from '#core/content/tags.ts';
 import { idSchema } from '#core/content/id.ts';
 import { makerOf } from '../accounts/sessions.ts';
+import type { Transaction } from '../db/connect.ts';
 import { edit } from '../db/edit.ts';
 import { materials, pages } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
@@ -14,6 +16,11 @@ import { ownSite } from '../sites/load-draft.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { importMaterial, type ImportDeps } from './import-material.ts';
 import { previewHash } from './previews.ts';
+
+async function tagsOf(tx: Transaction, material: string): Promise<string[]> {
+  const [row] = await tx.select({ tags: materials.tags }).from(materials).where(eq(materials.id, material));
+  return row?.tags ?? [];
+}
 
 const previewParams = z.object({ material: idSchema, size: z.enum(['480', '1400']) });
 
@@ -48,6 +55,18 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     const scope = { site: params.site, account: makerOf(request).id };
     const result = await edit(db, scope, body, async (running) => {
       await running.update('material', params.material, body.change, body.seen);
+    });
+    return patchAfter(db, scope, result);
+  });
+
+  handle(app, changeMaterials, async ({ params, body }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    const result = await edit(db, scope, body, async (running) => {
+      for (const { id, seen } of body.materials) {
+        const tags =
+          body.addTags.length > 0 ? { tags: withTags(await tagsOf(running.tx, id), body.addTags) } : {};
+        await running.update('material', id, { ...body.change, ...tags }, seen);
+      }
     });
     return patchAfter(db, scope, result);
   });

@@ -1,20 +1,13 @@
 import { MapPin, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { whereUsed } from '#core/content/where-used.ts';
+import { partialDateInWords } from '#core/content/partial-date.ts';
 import type { Material } from '#core/content/material.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
 
 const megabytes = (bytes: number): string =>
   bytes < 1_000_000 ? `${Math.round(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
-
-/** "13 November 2025", from the camera's own date without a zone. */
-function longDate(iso: string | null): string {
-  if (!iso) return 'not known';
-  return new Intl.DateTimeFormat(undefined, { dateStyle: 'long', timeZone: 'UTC' }).format(
-    new Date(`${iso}Z`),
-  );
-}
 
 /** Title, caption and alt text of a picture, used here and wherever the picture is placed. */
 export function MaterialWords({ material, brief = false }: { material: Material; brief?: boolean }) {
@@ -87,7 +80,7 @@ export function MaterialFacts({ material, onClose }: { material: Material; onClo
         <MaterialWords material={material} />
         <dl className="grid grid-cols-[5.5rem_1fr] gap-y-1 text-[0.8125rem] leading-[1.25rem] [&_dt]:text-ink-3">
           <dt>Taken on</dt>
-          <dd>{longDate(material.takenOn)}</dd>
+          <dd>{material.takenOn ? partialDateInWords(material.takenOn) : 'not known'}</dd>
           <dt>Used in</dt>
           <dd>
             {uses.length === 0
