@@ -32,6 +32,13 @@ const openTideClock = async (driver: Driver) => {
   await driver.reads('Case facts');
 };
 
+const idOfProject = (title: string) =>
+  studio.page.$$eval(
+    '.dialog option',
+    (options, wanted) => options.find((option) => option.textContent === wanted)?.value ?? '',
+    title,
+  );
+
 describe('the demo site in the studio', () => {
   test('says truthfully what readers see', async () => {
     await studio.reads('Visitors see release 1');
@@ -60,7 +67,7 @@ describe('the demo site in the studio', () => {
     await writeFile(broken, picture.subarray(0, 9000));
     await writeFile(letter, 'Dear harbour office, this is not a picture.');
     await studio.page.goto(`${rooms}/gather`);
-    await studio.reads('not used yet');
+    await studio.reads('none used');
     await studio.choose([
       broken,
       join(demoPictures, 'tool-board/05-hero.jpg'),
@@ -91,6 +98,70 @@ describe('the demo site in the studio', () => {
     await studio.press('button', /^Undo/);
     await studio.reads('Undone: Delete picture');
     expect(await tiles()).toBe(before);
+  });
+
+  test('facts of one: a rough date, a tag, a project, and whose work it is; all of it after a reload', async () => {
+    await studio.page.goto(`${rooms}/gather`);
+    await studio.press('button', /^Ring sketch: look at it/);
+    await studio.fill(/^Taken on/, 'sometime in spring');
+    await studio.page.keyboard.press('Enter');
+    await studio.reads('Write a day, a month or a year');
+    await studio.fill(/^Taken on/, 'november 2025');
+    await studio.page.keyboard.press('Enter');
+    await studio.fill(/^Tags/, 'sketch, Paper');
+    await studio.page.keyboard.press('Enter');
+    await studio.press('radio', /^Someone else/);
+    await studio.fill(/^Maker/, 'Harbour Office');
+    await studio.fill(/^Source/, 'https://archive.example/pier/4');
+    await studio.reads('Still needed: a licence.');
+    await (await studio.page.$('.facts-side fieldset select'))?.select('CC-BY-SA-4.0');
+    await studio.reads('Ring sketch, Harbour Office. archive.example. CC BY-SA 4.0.');
+    expect(await studio.axe()).toEqual([]);
+    await studio.saved();
+    await studio.page.reload();
+    await studio.press('button', /^Ring sketch: look at it/);
+    await studio.reads('Ring sketch, Harbour Office. archive.example. CC BY-SA 4.0.');
+    const field = await studio.named('textbox', /^Taken on/);
+    expect(await field.evaluate((input) => (input as HTMLInputElement).value)).toBe('November 2025');
+    await studio.press('button', 'Take off the tag Paper');
+    await studio.saved();
+    await studio.press('button', 'Close the facts');
+  });
+
+  test('found by a word, grouped by month, and the facts of many changed and taken back at once', async () => {
+    const shown = () => studio.page.$$eval('.tile', (found) => found.length);
+    const headings = () =>
+      studio.page.$$eval('.gather section h2', (found) => found.map((one) => one.textContent));
+    const all = await shown();
+    const find = 'Find in titles, captions, tags and makers';
+    await studio.fill(find, 'harbour office', 'searchbox');
+    await studio.reads('1 of');
+    expect(await shown()).toBe(1);
+    await studio.fill(find, 'nothing like it', 'searchbox');
+    await studio.reads('No picture has “nothing like it”');
+    await studio.page.keyboard.press('Escape');
+    await studio.page.waitForFunction((n) => document.querySelectorAll('.tile').length === n, {}, all);
+    await (await studio.page.$('[aria-label="Group"]'))?.select('month');
+    expect(await headings()).toContain('November 2025');
+    await (await studio.page.$('[aria-label="Group"]'))?.select('project');
+    expect((await headings())[0]).toBe('Loose');
+
+    await studio.press('checkbox', /^Choose Ring sketch/);
+    await studio.press('checkbox', /^Choose Harbour at dusk/);
+    await studio.press('button', 'Facts of these');
+    await studio.reads('What you leave alone stays as it is');
+    expect(await studio.axe()).toEqual([]);
+    await studio.fill(/^Tags/, 'spring show');
+    await studio.page.keyboard.press('Enter');
+    await (await studio.page.$('.dialog select'))?.select(await idOfProject('Sailcloth satchel'));
+    await studio.press('button', 'Change 2 pictures');
+    await studio.reads('Facts of 2 pictures changed');
+    await studio.fill(find, 'spring show', 'searchbox');
+    await studio.reads('2 of');
+    expect(await headings()).toEqual(['Sailcloth satchel']);
+    await studio.press('button', /^Undo/);
+    await studio.reads('Undone: Facts of 2 pictures');
+    await studio.reads('No picture has “spring show”');
   });
 
   test('a picture from the tray is placed by pressing it and by dragging it', async () => {
@@ -207,7 +278,7 @@ describe('the demo site in the studio', () => {
 
   test('uploads are stopped half-way and tried again', async () => {
     await studio.page.goto(`${rooms}/gather`);
-    await studio.reads('not used yet');
+    await studio.reads('none used');
     await studio.page.emulateNetworkConditions({ upload: 20_000, download: 1_000_000, latency: 20 });
     await studio.choose(
       ['07-hero.jpg', '03-bare-frame.jpg'].map((name) => join(demoPictures, 'bike-trailer', name)),

@@ -32,8 +32,8 @@ export class Driver {
     await handle.click();
   }
 
-  async fill(label: string | RegExp, text: string): Promise<void> {
-    const field = await this.named('textbox', label);
+  async fill(label: string | RegExp, text: string, role = 'textbox'): Promise<void> {
+    const field = await this.named(role, label);
     await field.evaluate((element) => element.scrollIntoView({ block: 'center' }));
     await field.click({ count: 3 });
     await this.page.keyboard.type(text);

@@ -2,6 +2,7 @@ import exifr from 'exifr';
 import { fileTypeFromFile } from 'file-type';
 import sharp from 'sharp';
 import { rgbaToThumbHash } from 'thumbhash';
+import { partialDateSchema } from '#core/content/partial-date.ts';
 import type { Material } from '#core/content/material.ts';
 import { Problem } from '../http/problem.ts';
 
@@ -50,7 +51,11 @@ function isoDate(exifDate: unknown): string | null {
   const match =
     typeof exifDate === 'string' && /^(\d{4}):(\d\d):(\d\d)[ T](\d\d):(\d\d):(\d\d)/.exec(exifDate);
   if (!match || match[1] === '0000') return null;
-  return `${match[1]}-${match[2]}-${match[3]}T${match[4]}:${match[5]}:${match[6]}`;
+  // A camera whose clock was never set writes dates that do not exist.
+  const read = partialDateSchema.safeParse(
+    `${match[1]}-${match[2]}-${match[3]}T${match[4]}:${match[5]}:${match[6]}`,
+  );
+  return read.success ? read.data : null;
 }
 
 async function readExif(exif: Buffer | undefined): Promise<{ takenOn: string | null; hasGps: boolean }> {

@@ -31,6 +31,8 @@ interface SiteApi {
   run<P extends Patch>(command: () => Promise<P>): Promise<P | null>;
   setLive(live: Live): void;
   flush(): Promise<void>;
+  /** The revision at which a row was last received, as it is when this is called. */
+  seen(row: string): number;
   undo(): Promise<void>;
   redo(): Promise<void>;
   resolve(choice: 'mine' | 'theirs'): void;
@@ -51,14 +53,18 @@ const key = (id: string) => ['site', id];
 export function SiteProvider({ id, children }: { id: string; children: ReactNode }) {
   const client = useQueryClient();
   const navigate = useNavigate();
+  const seen = useCallback(
+    (row: string) => {
+      const state = client.getQueryData<StudioSite>(key(id));
+      return state ? seenRevision(state, row) : 0;
+    },
+    [client, id],
+  );
   const [queue] = useState(
     () =>
       new SaveQueue({
         site: id,
-        seen: (row) => {
-          const state = client.getQueryData<StudioSite>(key(id));
-          return state ? seenRevision(state, row) : 0;
-        },
+        seen,
         apply: (patch, keep) =>
           client.setQueryData<StudioSite>(key(id), (old) => (old ? applyPatch(old, patch, keep) : old)),
         store: window.localStorage,
@@ -164,6 +170,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
             setLive: (live) =>
               client.setQueryData<StudioSite>(key(id), (old) => (old ? { ...old, live } : old)),
             flush: () => queue.flush(),
+            seen,
             undo: () => step('undo'),
             redo: () => step('redo'),
             resolve: (choice) => {
@@ -173,7 +180,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
             retry: () => queue.retry(),
           }
         : null,
-    [client, id, query, queue, run, saving, show, state, step],
+    [client, id, query, queue, run, saving, seen, show, state, step],
   );
 
   if (query.isPending) return <Loading what="Opening the site" />;

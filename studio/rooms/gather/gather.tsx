@@ -1,8 +1,16 @@
-import { MapPin, Trash2, Upload as UploadIcon, X } from 'lucide-react';
+import { MapPin, Tags, Trash2, Upload as UploadIcon, X } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { createProject, deleteMaterials } from '#contract/sites.ts';
+import { findMaterials } from '#core/content/find-materials.ts';
+import {
+  type Grouping,
+  groupMaterials,
+  type MaterialGroup,
+  type Order,
+  sortMaterials,
+} from '#core/content/group-materials.ts';
 import type { Material } from '#core/content/material.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { call } from '../../api/call.ts';
@@ -13,6 +21,8 @@ import { materialName, MaterialPicture } from '../../ui/material-picture.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
+import { FactsOfMany } from './facts-of-many.tsx';
+import { Sorting } from './sorting.tsx';
 import { MaterialFacts } from './material-facts.tsx';
 
 function Tile({
@@ -81,10 +91,17 @@ export function Gather() {
   const { materials, pages, site } = state;
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [lookingAt, setLookingAt] = useState<string | null>(null);
+  const [query, setQuery] = useState('');
+  const [by, setBy] = useState<Grouping>('project');
+  const [order, setOrder] = useState<Order>('added');
+  const [editingMany, setEditingMany] = useState(false);
   const used = useMemo(() => usedMaterials(pages), [pages]);
-  const loose = materials.filter(({ id }) => !used.has(id));
-  const placed = materials.filter(({ id }) => used.has(id));
-  const inOrder = [...loose, ...placed];
+  const groups = useMemo(
+    () => groupMaterials(findMaterials(sortMaterials(materials, order), query), pages, by),
+    [by, materials, order, pages, query],
+  );
+  const inOrder = useMemo(() => groups.flatMap((group) => group.materials), [groups]);
+  const numbers = useMemo(() => new Map(inOrder.map(({ id }, at) => [id, at + 1])), [inOrder]);
   const current = materials.find(({ id }) => id === lookingAt) ?? null;
 
   const onFiles = useCallback(
@@ -132,14 +149,17 @@ export function Gather() {
     );
   };
 
-  const group = (name: string, note: string, list: readonly Material[]) =>
-    list.length > 0 && (
-      <section aria-labelledby={`group-${name}`}>
+  const section = ({ key, title, materials: list }: MaterialGroup) => {
+    const inUse = list.filter(({ id }) => used.has(id)).length;
+    return (
+      <section key={key} aria-labelledby={`group-${key}`}>
         <div className="mt-2 mb-1 flex items-baseline gap-3">
-          <h2 id={`group-${name}`} className="text-[1.0625rem]">
-            {name}
+          <h2 id={`group-${key}`} className="text-[1.0625rem]">
+            {title}
           </h2>
-          <span className="note">{note}</span>
+          <span className="note">
+            {list.length} {list.length === 1 ? 'picture' : 'pictures'}, {inUse === 0 ? 'none' : inUse} used
+          </span>
           <button
             type="button"
             className="link ml-auto text-[0.8125rem]"
@@ -153,7 +173,7 @@ export function Gather() {
             <Tile
               key={material.id}
               material={material}
-              number={inOrder.indexOf(material) + 1}
+              number={numbers.get(material.id) ?? 0}
               chosenAs={chosen.indexOf(material.id) + 1}
               current={material.id === lookingAt}
               used={used.has(material.id)}
@@ -164,6 +184,7 @@ export function Gather() {
         </ul>
       </section>
     );
+  };
 
   return (
     <DropFiles onFiles={onFiles} className={`gather ${current ? 'with-facts' : ''}`}>
@@ -191,14 +212,35 @@ export function Gather() {
                   </p>
                 </div>
               )}
-              {group('Loose', `${loose.length} not used yet`, loose)}
-              {group('On pages', `${placed.length} used`, placed)}
+              {materials.length > 0 && (
+                <Sorting
+                  query={query}
+                  onQuery={setQuery}
+                  by={by}
+                  onBy={setBy}
+                  order={order}
+                  onOrder={setOrder}
+                />
+              )}
+              <p className="sr-only" role="status">
+                {query && `${inOrder.length} of ${materials.length} pictures found`}
+              </p>
+              {groups.map(section)}
+              {query && inOrder.length === 0 && (
+                <p className="py-6 text-ink-2">
+                  No picture has “{query}” in its title, caption, alt text, tags, maker or file name.
+                </p>
+              )}
             </div>
             {chosen.length > 0 && (
               <div className="chosen-bar" role="region" aria-label="Chosen pictures">
                 <b aria-live="polite">{chosen.length} chosen</b>
                 <button type="button" className="btn go" onClick={() => void start(chosen)}>
                   Start a project
+                </button>
+                <button type="button" className="btn" onClick={() => setEditingMany(true)}>
+                  <Tags size={16} aria-hidden="true" />
+                  Facts of these
                 </button>
                 <button type="button" className="btn danger" onClick={() => void bin()}>
                   <Trash2 size={16} aria-hidden="true" />
@@ -211,6 +253,12 @@ export function Gather() {
               </div>
             )}
           </div>
+          {editingMany && (
+            <FactsOfMany
+              materials={materials.filter(({ id }) => chosen.includes(id))}
+              onClose={() => setEditingMany(false)}
+            />
+          )}
           {current && <MaterialFacts material={current} onClose={() => setLookingAt(null)} />}
         </>
       )}

@@ -1,8 +1,11 @@
 import { MapPin, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { whereUsed } from '#core/content/where-used.ts';
-import { partialDateInWords } from '#core/content/partial-date.ts';
-import type { Material } from '#core/content/material.ts';
+import type { Material, MaterialContent } from '#core/content/material.ts';
+import { DateField } from './date-field.tsx';
+import { ProjectField } from './project-field.tsx';
+import { ProvenanceFields } from './provenance-fields.tsx';
+import { TagField } from './tag-field.tsx';
 import { useSite } from '../../api/site-context.tsx';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
 
@@ -60,7 +63,14 @@ export function MaterialWords({ material, brief = false }: { material: Material;
 
 /** Everything known about one material, at the side of Gather. */
 export function MaterialFacts({ material, onClose }: { material: Material; onClose: () => void }) {
-  const { state } = useSite();
+  const { state, changeMaterial } = useSite();
+  const change = (part: Partial<MaterialContent>, what: string) =>
+    changeMaterial(
+      material.id,
+      part,
+      `${what}: ${materialName(material)}`.slice(0, 120),
+      `${material.id} ${Object.keys(part).join(' ')}`,
+    );
   const { facts } = material;
   const uses = whereUsed(state.pages, material.id);
   return (
@@ -78,9 +88,27 @@ export function MaterialFacts({ material, onClose }: { material: Material; onClo
       </div>
       <div className="grid gap-3 p-4">
         <MaterialWords material={material} />
+        <DateField
+          key={`${material.id} taken`}
+          value={material.takenOn}
+          onChange={(takenOn) => change({ takenOn }, 'Date')}
+        />
+        <ProjectField
+          pages={state.pages}
+          value={material.project ?? ''}
+          onChange={(project) => change({ project }, 'Project')}
+        />
+        <TagField
+          key={`${material.id} tags`}
+          tags={material.tags}
+          onChange={(tags) => change({ tags }, 'Tags')}
+        />
+        <ProvenanceFields
+          value={material.provenance}
+          ownTitle={material.title}
+          onChange={(part) => change({ provenance: { ...material.provenance, ...part } }, 'Whose work it is')}
+        />
         <dl className="grid grid-cols-[5.5rem_1fr] gap-y-1 text-[0.8125rem] leading-[1.25rem] [&_dt]:text-ink-3">
-          <dt>Taken on</dt>
-          <dd>{material.takenOn ? partialDateInWords(material.takenOn) : 'not known'}</dd>
           <dt>Used in</dt>
           <dd>
             {uses.length === 0

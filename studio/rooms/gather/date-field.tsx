@@ -1,0 +1,42 @@
+import { useState } from 'react';
+import { partialDateInWords, readPartialDate } from '#core/content/partial-date.ts';
+import { Field } from '../../ui/field.tsx';
+
+interface DateFieldProps {
+  value: string | null;
+  /** What no date means here. */
+  empty?: string;
+  onChange: (date: string | null) => void;
+}
+
+/** A date as exactly as it is known: a day, a month or a year. What cannot be read stays in the field and says so. */
+export function DateField({ value, empty = 'not known', onChange }: DateFieldProps) {
+  const shown = value ? partialDateInWords(value) : '';
+  const [typed, setTyped] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string>();
+  const settle = () => {
+    if (typed === null) return;
+    const date = readPartialDate(typed);
+    if (typed.trim() !== '' && date === null) {
+      setProblem('Write a day, a month or a year: 13 November 2025, November 2025, or 2025.');
+      return;
+    }
+    setProblem(undefined);
+    setTyped(null);
+    if (typed !== shown) onChange(date);
+  };
+  return (
+    <Field
+      label="Taken on"
+      hint="a day, a month or a year"
+      placeholder={empty}
+      value={typed ?? shown}
+      problem={problem}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={settle}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') settle();
+      }}
+    />
+  );
+}

@@ -1,0 +1,99 @@
+import { X } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { changeMaterials } from '#contract/sites.ts';
+import type { Material } from '#core/content/material.ts';
+import { mine, type Provenance } from '#core/content/provenance.ts';
+import { call } from '../../api/call.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { useFocusBack } from '../../ui/use-focus-back.ts';
+import { DateField } from './date-field.tsx';
+import { ProjectField } from './project-field.tsx';
+import { ProvenanceFields } from './provenance-fields.tsx';
+import { TagField } from './tag-field.tsx';
+
+/** Facts of several materials at once. Only what is touched here is changed; one undo takes all of it back. */
+export function FactsOfMany({ materials, onClose }: { materials: readonly Material[]; onClose: () => void }) {
+  const { state, run, seen } = useSite();
+  const focusBack = useFocusBack();
+  const [tags, setTags] = useState<string[]>([]);
+  const [takenOn, setTakenOn] = useState<string | null>(null);
+  const [project, setProject] = useState<string | null>();
+  const [provenance, setProvenance] = useState<Provenance | null>(null);
+  const [busy, setBusy] = useState(false);
+  const these = materials.length === 1 ? '1 picture' : `${materials.length} pictures`;
+  const touched = tags.length > 0 || takenOn !== null || project !== undefined || provenance !== null;
+
+  const apply = async () => {
+    setBusy(true);
+    const patch = await run(() =>
+      call(changeMaterials, {
+        params: { site: state.site.id },
+        body: {
+          materials: materials.map(({ id }) => ({ id, seen: seen(id) })),
+          label: `Facts of ${these}`,
+          change: {
+            ...(takenOn === null ? {} : { takenOn }),
+            ...(project === undefined ? {} : { project }),
+            ...(provenance ? { provenance } : {}),
+          },
+          addTags: tags,
+        },
+      }),
+    );
+    setBusy(false);
+    if (!patch) return;
+    toast(`Facts of ${these} changed. Undo takes all of it back.`);
+    onClose();
+  };
+
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="dialog-shade" />
+        <Dialog.Content className="dialog" aria-describedby={undefined} {...focusBack}>
+          <div className="mb-3 flex items-start justify-between gap-4">
+            <Dialog.Title>Facts of {these}</Dialog.Title>
+            <Dialog.Close className="icon-btn -mt-1 -mr-2" aria-label="Close">
+              <X size={18} aria-hidden="true" />
+            </Dialog.Close>
+          </div>
+          <p className="note mb-3">What you leave alone stays as it is for each of them.</p>
+          <div className="grid gap-4">
+            <ProjectField
+              pages={state.pages}
+              value={project === undefined ? null : (project ?? '')}
+              onChange={setProject}
+            />
+            <TagField tags={tags} onChange={setTags} />
+            <DateField empty="as it is for each" value={takenOn} onChange={setTakenOn} />
+            {provenance ? (
+              <ProvenanceFields
+                value={provenance}
+                ownTitle=""
+                onChange={(change) => setProvenance({ ...provenance, ...change })}
+              />
+            ) : (
+              <button
+                type="button"
+                className="btn justify-self-start"
+                onClick={() => setProvenance({ ...mine, whose: 'someone-else' })}
+              >
+                Say whose work they are
+              </button>
+            )}
+            <button
+              type="button"
+              className="btn go justify-self-start"
+              disabled={!touched || busy}
+              onClick={() => void apply()}
+            >
+              Change {these}
+            </button>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

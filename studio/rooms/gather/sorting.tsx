@@ -1,0 +1,61 @@
+import type { Grouping, Order } from '#core/content/group-materials.ts';
+
+interface SortingProps {
+  query: string;
+  onQuery: (query: string) => void;
+  by: Grouping;
+  onBy: (by: Grouping) => void;
+  order: Order;
+  onOrder: (order: Order) => void;
+}
+
+const groupingNames: Record<Grouping, string> = {
+  project: 'By project',
+  month: 'By month taken',
+  used: 'By use',
+};
+const orderNames: Record<Order, string> = {
+  added: 'Newest first',
+  taken: 'As they were taken',
+  title: 'By title',
+};
+
+/** Finding, grouping and ordering what was gathered. */
+export function Sorting({ query, onQuery, by, onBy, order, onOrder }: SortingProps) {
+  return (
+    <search className="sorting">
+      <input
+        className="input min-w-0 flex-1 basis-56"
+        type="search"
+        value={query}
+        aria-label="Find in titles, captions, tags and makers"
+        placeholder="Find in titles, captions, tags, makers"
+        onChange={(event) => onQuery(event.target.value)}
+      />
+      <select
+        className="input"
+        aria-label="Group"
+        value={by}
+        onChange={(event) => onBy(event.target.value as Grouping)}
+      >
+        {Object.entries(groupingNames).map(([value, name]) => (
+          <option key={value} value={value}>
+            {name}
+          </option>
+        ))}
+      </select>
+      <select
+        className="input"
+        aria-label="Order"
+        value={order}
+        onChange={(event) => onOrder(event.target.value as Order)}
+      >
+        {Object.entries(orderNames).map(([value, name]) => (
+          <option key={value} value={value}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </search>
+  );
+}
