@@ -18,7 +18,12 @@ const run = (command, args, environment = {}) =>
 installPackages(root);
 
 /** Programs the tests drive or compare with, by the Debian package that brings them. */
-const programs = { chromium: '/usr/bin/chromium', 'libimage-exiftool-perl': '/usr/bin/exiftool' };
+const programs = {
+  chromium: '/usr/bin/chromium',
+  'libimage-exiftool-perl': '/usr/bin/exiftool',
+  // Real photographs to tell apart.
+  'mate-backgrounds': '/usr/share/backgrounds/mate/nature/LadyBird.jpg',
+};
 const missing = Object.keys(programs).filter(
   (name) => !existsSync(programs[name]) && !(name === 'chromium' && process.env.CHROMIUM),
 );

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { heightSchema } from '#core/content/height.ts';
 import { idSchema } from '#core/content/id.ts';
 import { materialContentSchema, materialSchema } from '#core/content/material.ts';
+import { warnings } from '#core/gallery/picture-quality.ts';
 import { pageContentSchema, pageSchema } from '#core/content/page.ts';
 import { tagsSchema } from '#core/content/tags.ts';
 import { siteContentSchema, siteSchema } from '#core/content/site.ts';
@@ -160,6 +161,21 @@ export const changeMaterials = route({
   }),
   reply: patchSchema,
 });
+/** Look-alikes and quality of a site's pictures; asked again while some are still to be read. */
+export const lookAtPictures = route({
+  method: 'GET',
+  path: '/api/sites/:site/pictures/looked-at',
+  params: atSite,
+  body: nothing,
+  reply: z.object({
+    /** Pictures that have not been read yet. */
+    unread: z.number().int().nonnegative(),
+    groups: z.array(z.array(idSchema)),
+    warnings: z.record(z.string(), z.array(z.enum(warnings))),
+  }),
+});
+export type PicturesLookedAt = z.infer<typeof lookAtPictures.reply>;
+
 export const deleteMaterials = route({
   method: 'POST',
   path: '/api/sites/:site/materials/delete',

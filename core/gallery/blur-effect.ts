@@ -48,7 +48,8 @@ function change(pixels: Float32Array, width: number, x: number, y: number): numb
     const at = y * width + x + dx;
     return (pixels[at - width] ?? 0) + 2 * (pixels[at] ?? 0) + (pixels[at + width] ?? 0);
   };
-  return Math.abs(column(1) - column(-1)) / 8;
+  const by = column(1) - column(-1);
+  return (by < 0 ? -by : by) / 8;
 }
 
 function turned(pixels: Float32Array, width: number, height: number): Float32Array {
@@ -64,12 +65,16 @@ function alongRows(pixels: Float32Array, width: number, height: number) {
   const sharp = new Float64Array(tiles * tiles);
   const taken = new Float64Array(tiles * tiles);
   const pixelsIn = new Float64Array(tiles * tiles);
+  const tileOf = (length: number) =>
+    Uint8Array.from({ length }, (_, at) => Math.floor((at * tiles) / length));
+  const [columns, rows] = [tileOf(width), tileOf(height)];
   for (let y = 2; y < height - 1; y++)
     for (let x = 2; x < width - 1; x++) {
-      const tile = Math.floor((y * tiles) / height) * tiles + Math.floor((x * tiles) / width);
+      const tile = (rows[y] ?? 0) * tiles + (columns[x] ?? 0);
       const before = change(pixels, width, x, y);
+      const after = change(blurred, width, x, y);
       sharp[tile] = (sharp[tile] ?? 0) + before;
-      taken[tile] = (taken[tile] ?? 0) + Math.max(0, before - change(blurred, width, x, y));
+      if (before > after) taken[tile] = (taken[tile] ?? 0) + before - after;
       pixelsIn[tile] = (pixelsIn[tile] ?? 0) + 1;
     }
   return { sharp, taken, pixelsIn };

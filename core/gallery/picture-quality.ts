@@ -9,8 +9,9 @@ const blurredFrom = 0.46;
 /** Nearly all of a very dark picture lies below this luminance, and most of a very bright one above the other. */
 const darkBelow = 64;
 const brightAbove = 215;
-/** Widest place of a page in CSS pixels; a picture with fewer pixels is blown up there. */
-export const fullWidthPx = 1200;
+/** Widest place of a page, and how much a picture may be enlarged there before one sees it (both our choice). */
+const widestPlacePx = 1200;
+const mostEnlarged = 1.5;
 
 /**
  * What a maker might want to know of a picture before it is shown large.
@@ -26,6 +27,7 @@ export function pictureWarnings(
   if (features && features.blur > blurredFrom) found.push('perhaps-blurred');
   if (features && features.bright < darkBelow) found.push('very-dark');
   if (features && features.mean > brightAbove) found.push('very-bright');
-  if (Math.max(sizePx.widthPx, sizePx.heightPx) < fullWidthPx) found.push('too-small');
+  if (sizePx.widthPx * mostEnlarged < widestPlacePx && sizePx.heightPx * mostEnlarged < widestPlacePx)
+    found.push('too-small');
   return found;
 }

@@ -52,7 +52,7 @@ function isNear(own: Float64Array, variance: number, b: Uint8Array, left: number
           both += (own[y * patch + x] ?? 0) * value;
         }
       const other = squares - (sum * sum) / count;
-      if (other >= 1 && both > foundFrom * Math.sqrt(variance * other)) return true;
+      if (other >= 1 && both > 0 && both * both > foundFrom * foundFrom * variance * other) return true;
     }
   return false;
 }

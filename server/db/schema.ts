@@ -7,6 +7,7 @@ import {
   integer,
   jsonb,
   pgTable,
+  primaryKey,
   text,
   timestamp,
   uniqueIndex,
@@ -17,6 +18,7 @@ import type { CaseFacts, Opening, Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
 import type { Height } from '#core/content/height.ts';
 import type { Draft, Site } from '#core/content/site.ts';
+import type { PictureFeatures } from '#core/gallery/picture-features.ts';
 import type { Manifest, ManifestFile } from '#core/release/manifest.ts';
 import type { RowChange } from './edit.ts';
 
@@ -168,6 +170,17 @@ export const derivatives = pgTable('derivative', {
   widthPx: integer('width_px').notNull(),
   heightPx: integer('height_px').notNull(),
 });
+
+/** What pictures are told apart by, read once for each original; the version of the reading is part of the key. */
+export const pictureFeatures = pgTable(
+  'picture_feature',
+  {
+    original: text('original').notNull(),
+    version: integer('version').notNull(),
+    features: jsonb('features').$type<PictureFeatures>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.original, table.version] })],
+);
 
 /** A page rendered from inputs with this hash: publishing reuses it instead of rendering again. */
 export const renderedPages = pgTable('rendered_page', {

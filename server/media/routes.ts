@@ -2,7 +2,13 @@ import { and, eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import type { Readable } from 'node:stream';
 import { z } from 'zod';
-import { changeMaterial, changeMaterials, deleteMaterials, importReplySchema } from '#contract/sites.ts';
+import {
+  changeMaterial,
+  changeMaterials,
+  deleteMaterials,
+  importReplySchema,
+  lookAtPictures,
+} from '#contract/sites.ts';
 import { materialsOf, withoutMaterial } from '#core/content/part.ts';
 import { withTags } from '#core/content/tags.ts';
 import { idSchema } from '#core/content/id.ts';
@@ -15,6 +21,7 @@ import { notFound } from '../http/problem.ts';
 import { ownSite } from '../sites/load-draft.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { importMaterial, type ImportDeps } from './import-material.ts';
+import { PictureLook } from './picture-look.ts';
 import { previewHash } from './previews.ts';
 
 async function tagsOf(tx: Transaction, material: string): Promise<string[]> {
@@ -26,6 +33,7 @@ const previewParams = z.object({ material: idSchema, size: z.enum(['480', '1400'
 
 export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
   const { db, blobs } = deps;
+  const look = new PictureLook(deps);
 
   // An upload is the file itself, one a request: progress, retry and cancel are then the browser's own.
   app.register(async (uploads) => {
@@ -69,6 +77,12 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       }
     });
     return patchAfter(db, scope, result);
+  });
+
+  handle(app, lookAtPictures, async ({ params }, request) => {
+    const account = makerOf(request).id;
+    await ownSite(db, account, params.site);
+    return look.at(account);
   });
 
   handle(app, deleteMaterials, async ({ params, body }, request) => {
