@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { benchImport } from './import.ts';
 import { benchPublish } from './publish.ts';
 import { benchServe } from './serve.ts';
+import { benchLookAlikes } from './look-alikes.ts';
 import { benchSizes } from './sizes.ts';
 import { type Row, table } from './table.ts';
 
@@ -40,6 +41,7 @@ const benches: Record<string, () => Promise<Row | Row[]>> = {
   import: benchImport,
   publish: benchPublish,
   serve: benchServe,
+  looks: benchLookAlikes,
   sizes: benchSizes,
 };
 const rows: Row[] = [];

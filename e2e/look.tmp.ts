@@ -1,6 +1,6 @@
 import { launchBrowser } from './support/browser.ts';
 import { BuiltServer } from './support/demo-server.ts';
-import { Driver } from './support/studio-driver.ts';
+import { Driver, demoPictures } from './support/studio-driver.ts';
 const server = await BuiltServer.start('demo');
 const browser = await launchBrowser();
 const d = new Driver(await browser.newPage());
@@ -10,18 +10,20 @@ await d.press('button', /demo/i);
 await d.reads('Tide clock');
 const rooms = d.page.url().replace(/\/projects.*/, '');
 await d.page.goto(rooms + '/gather', { waitUntil: 'networkidle0' });
-await d.press('button', /^Dial and hand, from my phone/);
-await d.press('radio', /Someone/);
-await d.fill(/^Maker/, 'Harbour Office, drawing room');
-await d.saved();
-await d.page.$eval('.facts-side', (side) => side.scrollTo(0, 480));
-await d.page.screenshot({ path: '/tmp/g1.png' });
-console.log(await d.axe());
-await d.press('button', 'Close the facts');
-await d.press('checkbox', /Choose Dial and hand/);
-await d.press('button', 'Facts of these');
-await d.reads('What you leave alone');
-await d.page.screenshot({ path: '/tmp/g2.png' });
+await d.choose(
+  ['10-hero-again-b.jpg', '11-hero-again-c.jpg', '12-gears-blurred.jpg', '13-dial-too-small.jpg'].map(
+    (f) => demoPictures + '/tide-clock/' + f,
+  ),
+);
+await d.reads('4 added', 30000);
+await d.press('button', 'Put this list away');
+await d.press('button', 'None');
+await d.reads(/\d alike/, 20000);
+await (await d.page.$('[aria-label="Group"]'))?.select('alike');
+await d.press('button', /^Tide clock, second try/).catch(() => d.press('button', /: look at it$/));
+await new Promise((r) => setTimeout(r, 800));
+await d.page.evaluate(() => document.querySelector('.gather')?.parentElement?.scrollTo(0, 0));
+await d.page.screenshot({ path: '/tmp/g3.png' });
 console.log(await d.axe());
 await browser.close();
 await server.stop();

@@ -164,6 +164,33 @@ describe('the demo site in the studio', () => {
     await studio.reads('No picture has “spring show”');
   });
 
+  test('look-alikes are told and stand together, and a soft or small picture says so', async () => {
+    await studio.page.goto(`${rooms}/gather`);
+    await studio.choose(
+      ['10-hero-again-b.jpg', '12-gears-blurred.jpg', '13-dial-too-small.jpg'].map((name) =>
+        join(demoPictures, 'tide-clock', name),
+      ),
+    );
+    await studio.reads('3 added', 30_000);
+    await studio.press('button', 'Put this list away');
+    await studio.press('button', 'None');
+    await studio.reads('2 alike, soft', 30_000);
+    await studio.reads('2 alike, small');
+    await (await studio.page.$('[aria-label="Group"]'))?.select('alike');
+    await studio.reads('Like no other');
+    await studio.press('button', /^Gears blurred: look at it/);
+    await studio.reads('No part of this picture has sharp edges');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Look at Gears and motor');
+    await studio.page.waitForSelector('aside[aria-label="Facts of Gears and motor"]');
+    // Taken away again, so that what follows finds the room as it was.
+    for (let n = 0; n < 3; n++) {
+      await studio.press('button', /^Undo: Add/);
+      await studio.reads('Undone: Add');
+      await studio.saved();
+    }
+  });
+
   test('a picture from the tray is placed by pressing it and by dragging it', async () => {
     await openTideClock(studio);
     const bows = () =>

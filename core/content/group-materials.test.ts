@@ -80,6 +80,20 @@ describe('groupMaterials', () => {
   });
 });
 
+test('look-alikes stand together where at least two of them are here', () => {
+  const list = ['a', 'b', 'c', 'd', 'e'].map((id) => material(id, { title: id.toUpperCase() }));
+  const alike = [
+    ['c', 'a', 'gone'],
+    ['d', 'gone too'],
+  ];
+  expect(
+    groupMaterials(list, [], 'alike', alike).map((group) => [group.title, ids(group.materials)]),
+  ).toEqual([
+    ['C', ['a', 'c']],
+    ['Like no other', ['b', 'd', 'e']],
+  ]);
+});
+
 describe('sortMaterials', () => {
   const list = [
     material('a', { title: 'dial 10', takenOn: '2025-02' }),

@@ -4,7 +4,7 @@ import { byRank, type Page } from './page.ts';
 import { monthOf, partialDateInWords } from './partial-date.ts';
 import { usedMaterials } from './where-used.ts';
 
-export const groupings = ['project', 'month', 'used'] as const;
+export const groupings = ['project', 'month', 'used', 'alike'] as const;
 export type Grouping = (typeof groupings)[number];
 
 export interface MaterialGroup {
@@ -31,12 +31,13 @@ export function homes(pagesInOrder: readonly Page[]): (material: Material) => Pa
 
 /**
  * Materials in groups, each material in one group only, and no group empty. Groups of pages follow the site's order after
- * the loose ones; months go from the newest to the oldest, undated ones last. Inside a group the order is kept.
+ * the loose ones; look-alikes come before what is like no other; months go from the newest to the oldest, undated ones last. Inside a group the order is kept.
  */
 export function groupMaterials(
   materials: readonly Material[],
   pages: readonly Page[],
   by: Grouping,
+  alike: readonly (readonly Id[])[] = [],
 ): MaterialGroup[] {
   const inOrder = [...pages].sort(byRank);
   const groups = new Map<string, MaterialGroup>();
@@ -59,6 +60,21 @@ export function groupMaterials(
       start('undated', 'No date');
       for (const material of materials)
         put(material.takenOn ? monthOf(material.takenOn) : 'undated', material);
+      break;
+    }
+    case 'alike': {
+      const known = new Map(materials.map((material) => [material.id, material]));
+      const groupOf = new Map<Id, string>();
+      for (const group of alike) {
+        const here = group.filter((id) => known.has(id));
+        const [first] = here;
+        if (first === undefined || here.length < 2) continue;
+        const key = `alike-${first}`;
+        start(key, known.get(first)?.title || 'Look-alikes');
+        for (const id of here) groupOf.set(id, key);
+      }
+      start('single', 'Like no other');
+      for (const material of materials) put(groupOf.get(material.id) ?? 'single', material);
       break;
     }
     case 'used': {

@@ -31,24 +31,26 @@ function averagedAlongRows(pixels: Float32Array, width: number, height: number):
   const reach = (windowPx - 1) / 2;
   for (let y = 0; y < height; y++) {
     const row = y * width;
-    const at = (x: number) => pixels[row + mirrored(x, width)] ?? 0;
     let sum = 0;
-    for (let x = -reach; x <= reach; x++) sum += at(x);
+    for (let x = -reach; x <= reach; x++) sum += pixels[row + mirrored(x, width)] ?? 0;
     for (let x = 0; x < width; x++) {
       out[row + x] = sum / windowPx;
-      sum += at(x + reach + 1) - at(x - reach);
+      sum +=
+        (pixels[row + mirrored(x + reach + 1, width)] ?? 0) - (pixels[row + mirrored(x - reach, width)] ?? 0);
     }
   }
   return out;
 }
 
-/** Absolute Sobel response to change along rows at one pixel that is not on the edge. */
+/** Absolute Sobel response to change along rows at one pixel that is not on the edge. No closure: it runs for each pixel. */
 function change(pixels: Float32Array, width: number, x: number, y: number): number {
-  const column = (dx: number): number => {
-    const at = y * width + x + dx;
-    return (pixels[at - width] ?? 0) + 2 * (pixels[at] ?? 0) + (pixels[at + width] ?? 0);
-  };
-  const by = column(1) - column(-1);
+  const at = y * width + x;
+  const by =
+    (pixels[at - width + 1] ?? 0) -
+    (pixels[at - width - 1] ?? 0) +
+    2 * ((pixels[at + 1] ?? 0) - (pixels[at - 1] ?? 0)) +
+    (pixels[at + width + 1] ?? 0) -
+    (pixels[at + width - 1] ?? 0);
   return (by < 0 ? -by : by) / 8;
 }
 
@@ -91,7 +93,7 @@ const left = (sharp: number, taken: number): number => (sharp > 0 ? (sharp - tak
  * @param picture at least 16 pixels each way
  */
 export function blurEffect({ pixels, widthPx, heightPx }: GreyPicture): BlurEffect {
-  const upright = Float32Array.from(pixels);
+  const upright = new Float32Array(pixels);
   const across = alongRows(upright, widthPx, heightPx);
   const down = alongRows(turned(upright, widthPx, heightPx), heightPx, widthPx);
   let sharpestTile = 1;

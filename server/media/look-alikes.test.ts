@@ -74,6 +74,7 @@ async function variants(path: string): Promise<Read[]> {
 
 const comparable = ({ name, features }: Read): Comparable => ({
   id: name,
+  hash: features.hash,
   shape: features.shape,
   square: Buffer.from(features.square, 'base64'),
 });

@@ -84,7 +84,9 @@ export class PictureLook {
 
   #groups(account: string, known: { id: string; features: PictureFeatures | null }[]): string[][] {
     const read = known.flatMap(({ id, features }): Comparable[] =>
-      features ? [{ id, shape: features.shape, square: Buffer.from(features.square, 'base64') }] : [],
+      features
+        ? [{ id, hash: features.hash, shape: features.shape, square: Buffer.from(features.square, 'base64') }]
+        : [],
     );
     const of = read.map(({ id }) => id).join();
     const last = this.#known.get(account);

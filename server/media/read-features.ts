@@ -12,7 +12,11 @@ export const featuresVersion = 1;
  * @throws Error when the bytes are no picture
  */
 export async function readFeatures(preview: Buffer): Promise<PictureFeatures> {
-  const picture = sharp(preview).flatten({ background: '#ffffff' });
+  const { data, info } = await sharp(preview)
+    .flatten({ background: '#ffffff' })
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const picture = sharp(data, { raw: { width: info.width, height: info.height, channels: info.channels } });
   const square = (side: number) =>
     picture.clone().greyscale().resize(side, side, { fit: 'fill' }).raw().toBuffer();
   const [grey, hashSquare, patchSquare, colours] = await Promise.all([

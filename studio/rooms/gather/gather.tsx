@@ -12,6 +12,7 @@ import {
   sortMaterials,
 } from '#core/content/group-materials.ts';
 import type { Material } from '#core/content/material.ts';
+import type { Warning } from '#core/gallery/picture-quality.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
@@ -23,6 +24,8 @@ import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
 import { FactsOfMany } from './facts-of-many.tsx';
 import { Sorting } from './sorting.tsx';
+import { useLooks } from './use-looks.ts';
+import { warningNames } from './warning-words.ts';
 import { MaterialFacts } from './material-facts.tsx';
 
 function Tile({
@@ -31,6 +34,8 @@ function Tile({
   chosenAs,
   current,
   used,
+  alike,
+  warnings,
   onToggle,
   onLook,
 }: {
@@ -39,11 +44,18 @@ function Tile({
   chosenAs: number;
   current: boolean;
   used: boolean;
+  /** How many look-alikes it has. */
+  alike: number;
+  warnings: readonly Warning[];
   onToggle: (range: boolean) => void;
   onLook: () => void;
 }) {
   const ratio = Math.min(2.2, Math.max(0.6, material.facts.widthPx / material.facts.heightPx));
   const name = materialName(material);
+  const looks = [
+    ...(alike > 0 ? [`${alike + 1} alike`] : []),
+    ...warnings.map((one) => warningNames[one]),
+  ].join(', ');
   return (
     <li
       className="tile"
@@ -54,7 +66,7 @@ function Tile({
         type="button"
         className="tile-picture"
         onClick={onLook}
-        aria-label={`${name}: look at it`}
+        aria-label={looks ? `${name}: look at it; ${looks}` : `${name}: look at it`}
         aria-pressed={current}
       >
         <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />
@@ -64,6 +76,7 @@ function Tile({
             <span className="sr-only">Has a place in it; removed when published</span>
           </span>
         )}
+        {looks && <span className="tile-looks">{looks}</span>}
       </button>
       <label className="tile-choose">
         <input
@@ -94,11 +107,12 @@ export function Gather() {
   const [query, setQuery] = useState('');
   const [by, setBy] = useState<Grouping>('project');
   const [order, setOrder] = useState<Order>('added');
+  const looks = useLooks(site.id, materials);
   const [editingMany, setEditingMany] = useState(false);
   const used = useMemo(() => usedMaterials(pages), [pages]);
   const groups = useMemo(
-    () => groupMaterials(findMaterials(sortMaterials(materials, order), query), pages, by),
-    [by, materials, order, pages, query],
+    () => groupMaterials(findMaterials(sortMaterials(materials, order), query), pages, by, looks.groups),
+    [by, looks.groups, materials, order, pages, query],
   );
   const inOrder = useMemo(() => groups.flatMap((group) => group.materials), [groups]);
   const numbers = useMemo(() => new Map(inOrder.map(({ id }, at) => [id, at + 1])), [inOrder]);
@@ -177,6 +191,8 @@ export function Gather() {
               chosenAs={chosen.indexOf(material.id) + 1}
               current={material.id === lookingAt}
               used={used.has(material.id)}
+              alike={looks.alikeOf.get(material.id)?.length ?? 0}
+              warnings={looks.warnings[material.id] ?? []}
               onToggle={(range) => toggle(material.id, range)}
               onLook={() => setLookingAt(material.id)}
             />
@@ -259,7 +275,15 @@ export function Gather() {
               onClose={() => setEditingMany(false)}
             />
           )}
-          {current && <MaterialFacts material={current} onClose={() => setLookingAt(null)} />}
+          {current && (
+            <MaterialFacts
+              material={current}
+              warnings={looks.warnings[current.id] ?? []}
+              alike={materials.filter(({ id }) => looks.alikeOf.get(current.id)?.includes(id))}
+              onLook={setLookingAt}
+              onClose={() => setLookingAt(null)}
+            />
+          )}
         </>
       )}
     </DropFiles>

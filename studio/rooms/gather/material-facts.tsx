@@ -1,7 +1,9 @@
 import { MapPin, X } from 'lucide-react';
 import { Link } from 'react-router';
+import type { Warning } from '#core/gallery/picture-quality.ts';
 import { whereUsed } from '#core/content/where-used.ts';
 import type { Material, MaterialContent } from '#core/content/material.ts';
+import { warningSentences } from './warning-words.ts';
 import { DateField } from './date-field.tsx';
 import { ProjectField } from './project-field.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
@@ -62,7 +64,20 @@ export function MaterialWords({ material, brief = false }: { material: Material;
 }
 
 /** Everything known about one material, at the side of Gather. */
-export function MaterialFacts({ material, onClose }: { material: Material; onClose: () => void }) {
+export function MaterialFacts({
+  material,
+  warnings,
+  alike,
+  onLook,
+  onClose,
+}: {
+  material: Material;
+  warnings: readonly Warning[];
+  /** Its look-alikes. */
+  alike: readonly Material[];
+  onLook: (id: string) => void;
+  onClose: () => void;
+}) {
   const { state, changeMaterial } = useSite();
   const change = (part: Partial<MaterialContent>, what: string) =>
     changeMaterial(
@@ -87,6 +102,30 @@ export function MaterialFacts({ material, onClose }: { material: Material; onClo
         </button>
       </div>
       <div className="grid gap-3 p-4">
+        {warnings.map((warning) => (
+          <p key={warning} className="note">
+            {warningSentences[warning]}
+          </p>
+        ))}
+        {alike.length > 0 && (
+          <div>
+            <p className="field-name">Looks like</p>
+            <ul className="flex flex-wrap gap-2">
+              {alike.map((other) => (
+                <li key={other.id}>
+                  <button
+                    type="button"
+                    className="block h-14 w-20"
+                    aria-label={`Look at ${materialName(other)}`}
+                    onClick={() => onLook(other.id)}
+                  >
+                    <MaterialPicture material={other} alt="" className="h-full w-full object-cover" />
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
         <MaterialWords material={material} />
         <DateField
           key={`${material.id} taken`}

@@ -13,6 +13,7 @@ const groupingNames: Record<Grouping, string> = {
   project: 'By project',
   month: 'By month taken',
   used: 'By use',
+  alike: 'By look-alikes',
 };
 const orderNames: Record<Order, string> = {
   added: 'Newest first',
