@@ -4,7 +4,8 @@ import { buildReader } from './build-reader.ts';
 import { toReaderSchema, type ToOwner } from './messages.ts';
 
 const ready = new ReadyResponses(64 * 1024 * 1024);
-const tell = (message: ToOwner) => process.send?.(message);
+/** An owner that has just ended hears nothing; this process ends with it. */
+const tell = (message: ToOwner) => process.send?.(message, undefined, {}, () => {});
 let app: FastifyInstance | null = null;
 
 // Ctrl-C reaches the whole group of processes; the owner decides when its readers stop.

@@ -48,19 +48,22 @@ export class Readers {
     await Promise.all([...this.#waiting].map(([worker, waiting]) => this.#cleared(worker, waiting, age)));
   }
 
-  /** Lets the readers finish what they are answering and ends them. */
+  /** Lets the readers finish what they are answering and ends them; one that is only starting is ended at once. */
   async stop(): Promise<void> {
     this.#stopping = true;
     await Promise.all(
-      [...this.#waiting].map(
-        ([worker]) =>
+      Object.values(cluster.workers ?? {}).map(
+        (worker) =>
           new Promise<void>((resolve) => {
-            const late = setTimeout(() => worker.process.kill('SIGKILL'), patience);
+            if (!worker || worker.isDead()) return resolve();
+            const end = () => worker.process.kill('SIGKILL');
+            const late = setTimeout(end, patience);
             worker.once('exit', () => {
               clearTimeout(late);
               resolve();
             });
-            this.#send(worker, { kind: 'stop' });
+            if (this.#waiting.has(worker)) this.#send(worker, { kind: 'stop' });
+            else end();
           }),
       ),
     );
