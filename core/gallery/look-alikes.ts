@@ -1,3 +1,4 @@
+import { nearHashes } from './perceptual-hash.ts';
 import { sharedPatches } from './shared-patches.ts';
 
 /** What a picture is compared by. */
@@ -26,30 +27,6 @@ function distance(a: readonly number[], b: readonly number[]): number {
   return Math.sqrt(squares);
 }
 
-/** How many bits of a 32-bit number are set (Hacker's Delight, figure 5-2; from memory). */
-function ones(value: number): number {
-  let bits = value - ((value >>> 1) & 0x55555555);
-  bits = (bits & 0x33333333) + ((bits >>> 2) & 0x33333333);
-  return Math.imul((bits + (bits >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
-}
-
-/**
- * Pairs of hashes that differ in few bits. Each is compared with each, which is quadratic, but a comparison is a handful
- * of machine instructions: a search tree over the shapes was tried and took three times as long at 5,000 pictures,
- * because in so many dimensions nearly everything is about equally far from everything.
- */
-function nearHashes(hashes: readonly string[]): [number, number][] {
-  const high = Int32Array.from(hashes, (hash) => Number.parseInt(hash.slice(0, 8), 16) | 0);
-  const low = Int32Array.from(hashes, (hash) => Number.parseInt(hash.slice(8), 16) | 0);
-  const near: [number, number][] = [];
-  for (let a = 0; a < hashes.length; a++)
-    for (let b = a + 1; b < hashes.length; b++) {
-      const apart = ones((high[a] ?? 0) ^ (high[b] ?? 0)) + ones((low[a] ?? 0) ^ (low[b] ?? 0));
-      if (apart <= bitsWithin) near.push([a, b]);
-    }
-  return near;
-}
-
 /**
  * Groups of pictures that show the same thing in the same way: taken twice, cropped, lit or scaled differently.
  *
@@ -64,7 +41,10 @@ export function lookAlikes(pictures: readonly Comparable[]): string[][] {
     leader[at] = top;
     return top;
   };
-  for (const [a, b] of nearHashes(pictures.map(({ hash }) => hash))) {
+  for (const [a, b] of nearHashes(
+    pictures.map(({ hash }) => hash),
+    bitsWithin,
+  )) {
     const [one, other] = [pictures[a], pictures[b]];
     // What is in one group already needs no comparing: it can only say the same again.
     if (!one || !other || find(a) === find(b)) continue;

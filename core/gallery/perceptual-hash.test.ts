@@ -1,6 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { hashDistance, hashSidePx, lightShape, lowFrequencies, perceptualHash } from './perceptual-hash.ts';
+import {
+  hashDistance,
+  hashSidePx,
+  lightShape,
+  lowFrequencies,
+  nearHashes,
+  perceptualHash,
+} from './perceptual-hash.ts';
 
 const square = (at: (x: number, y: number) => number): Uint8Array =>
   Uint8Array.from({ length: hashSidePx ** 2 }, (_, n) => at(n % hashSidePx, Math.floor(n / hashSidePx)));
@@ -61,6 +68,23 @@ describe('hashDistance', () => {
       fc.property(hash, hash, (a, b) => {
         const ones = (a ^ b).toString(2).replaceAll('0', '').length;
         expect(hashDistance(text(a), text(b))).toBe(ones);
+      }),
+    );
+  });
+});
+
+describe('nearHashes', () => {
+  test('are just the pairs whose distance is within the limit', () => {
+    const hashes = fc.array(
+      fc.bigInt({ min: 0n, max: 2n ** 64n - 1n }).map((value) => value.toString(16).padStart(16, '0')),
+      { maxLength: 30 },
+    );
+    fc.assert(
+      fc.property(hashes, fc.integer({ min: 0, max: 64 }), (list, within) => {
+        const wanted = list.flatMap((a, i) =>
+          list.flatMap((b, j) => (i < j && hashDistance(a, b) <= within ? [[i, j]] : [])),
+        );
+        expect(nearHashes(list, within)).toEqual(wanted);
       }),
     );
   });

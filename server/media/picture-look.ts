@@ -77,7 +77,8 @@ export class PictureLook {
     return {
       // One that could not be read is not asked for again and again; its size is judged all the same.
       unread: Math.max(0, unread.length - atATime),
-      groups: this.#groups(account, known),
+      // While some are still to be read, grouping would only be done again in a moment.
+      groups: unread.length > atATime ? [] : this.#groups(account, known),
       warnings,
     };
   }
