@@ -4,6 +4,9 @@ import { toOwnerSchema, type ToReader } from './messages.ts';
 /** How long a reader may take to drop what it keeps before it is ended instead, in ms. */
 const patience = 2000;
 
+/** How long to wait before an ended reader is replaced, in ms. */
+const pause = 300;
+
 /**
  * The reading processes: they share the port, answer the public files they keep, and pass everything else to this
  * process, which alone owns the data. When something is closed to readers, `clear` resolves only after no reader
@@ -26,7 +29,10 @@ export class Readers {
     cluster.on('exit', (worker) => {
       this.#done(worker);
       this.#waiting.delete(worker);
-      if (!this.#stopping && this.#open) void this.#fork(this.#open).catch(() => {});
+      // Not at once: a reader that cannot start would otherwise be started thousands of times.
+      setTimeout(() => {
+        if (!this.#stopping && this.#open) void this.#fork(this.#open).catch(() => {});
+      }, pause).unref();
     });
   }
 
@@ -79,9 +85,10 @@ export class Readers {
           this.#waiting.set(worker, new Set());
           this.#send(worker, { ...open, age: this.#age });
         } else if (message.kind === 'listening') resolve(message.port);
-        else if (message.kind === 'failed')
+        else if (message.kind === 'failed') {
           reject(Object.assign(new Error(message.message), { code: message.code }));
-        else if (message.age === this.#age) this.#done(worker);
+          worker.process.kill('SIGKILL');
+        } else if (message.age === this.#age) this.#done(worker);
       });
       worker.once('exit', () => reject(new Error('A reading process ended before it was ready.')));
     });

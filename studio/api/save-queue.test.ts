@@ -164,6 +164,16 @@ describe('SaveQueue', () => {
     expect(seenSent).toEqual([5, 5, 7]);
   });
 
+  test('words an older studio kept, without a revision, are sent as seen at none, so the maker is asked', async () => {
+    const store = new Shelf();
+    const kept = { kind: 'page', id: 'page-1', change: { title: 'Tide' }, label: 'Title', mergeKey: 'a' };
+    store.setItem('kite-wall unsent site-1', JSON.stringify([kept]));
+    const seenSent: number[] = [];
+    const { queue } = queueWith(async (_, seen) => (seenSent.push(seen), patch(8)), store);
+    await queue.flush();
+    expect(seenSent).toEqual([0]);
+  });
+
   test('what waits for a row builds on the answer to what was sent for it before', async () => {
     const seenSent: number[] = [];
     const { queue } = queueWith(

@@ -72,7 +72,8 @@ export class SaveQueue {
     this.#key = `kite-wall unsent ${deps.site}`;
     try {
       const kept: unknown = JSON.parse(deps.store.getItem(this.#key) ?? '[]');
-      if (Array.isArray(kept)) this.#pending = kept as Pending[];
+      // A note without a revision was kept by an older studio: at 0 the maker is asked, and nothing is lost.
+      if (Array.isArray(kept)) this.#pending = (kept as Pending[]).map((one) => ({ ...{ seen: 0 }, ...one }));
     } catch {
       // A damaged note cannot be sent; what the server has is still whole.
     }
