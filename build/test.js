@@ -21,6 +21,10 @@ installPackages(root);
 const programs = {
   chromium: '/usr/bin/chromium',
   'libimage-exiftool-perl': '/usr/bin/exiftool',
+  // Decoders that have nothing in common with ours, to look into what was published.
+  'libjpeg-turbo-progs': '/usr/bin/djpeg',
+  webp: '/usr/bin/dwebp',
+  'libavif-bin': '/usr/bin/avifdec',
   // Real photographs to tell apart.
   'mate-backgrounds': '/usr/share/backgrounds/mate/nature/LadyBird.jpg',
 };

@@ -3,13 +3,15 @@ import type { Id } from '../content/id.ts';
 import type { Material } from '../content/material.ts';
 import { byRank, type Opening, type Page } from '../content/page.ts';
 import { isEmptyPart, materialsOf, type Part, type PartShape } from '../content/part.ts';
+import { shownSize } from '../gallery/fixed-frame.ts';
 import type { Draft, Site } from '../content/site.ts';
 import { effectiveHeight, pathOfPages } from './effective-height.ts';
 import { reachOf, type Viewer } from './viewer.ts';
 
 /** A picture as a reader may know it: no file name, no date, no place, no original unless a download is offered. */
 export type SeenMaterial = Pick<Material, 'id' | 'title' | 'caption' | 'alt' | 'original' | 'fixes'> & {
-  facts: Pick<Material['facts'], 'widthPx' | 'heightPx' | 'orientation' | 'colour'>;
+  /** Size as it is shown, with its fixes. */
+  facts: Pick<Material['facts'], 'widthPx' | 'heightPx' | 'colour'>;
 };
 
 /** A part as a reader gets it: its height is nobody's business. */
@@ -66,12 +68,7 @@ function seenMaterial(material: Material): SeenMaterial {
     alt,
     original,
     fixes,
-    facts: {
-      widthPx: facts.widthPx,
-      heightPx: facts.heightPx,
-      orientation: facts.orientation,
-      colour: facts.colour,
-    },
+    facts: { ...shownSize(facts, fixes), colour: facts.colour },
   };
 }
 

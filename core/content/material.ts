@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fixesSchema } from './fixes.ts';
 import { idSchema } from './id.ts';
 import { partialDateSchema } from './partial-date.ts';
 import { provenanceSchema } from './provenance.ts';
@@ -20,13 +21,6 @@ export const pictureFactsSchema = z.object({
   thumbhash: z.string().max(80),
 });
 export type PictureFacts = z.infer<typeof pictureFactsSchema>;
-
-/** Settings on the untouched original. The first cut carries the focus point; turn, crop and black-out follow. */
-export const fixesSchema = z.object({
-  /** Point kept in view when a picture is cropped, as shares of width and height. */
-  focus: z.object({ x: z.number().min(0).max(1), y: z.number().min(0).max(1) }).optional(),
-});
-export type Fixes = z.infer<typeof fixesSchema>;
 
 export const materialWordsSchema = z.object({
   title: z.string().max(160, 'A title can be at most 160 characters long.'),

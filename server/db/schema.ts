@@ -12,7 +12,8 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import type { Fixes, PictureFacts } from '#core/content/material.ts';
+import type { Fixes } from '#core/content/fixes.ts';
+import type { PictureFacts } from '#core/content/material.ts';
 import { mine, type Provenance } from '#core/content/provenance.ts';
 import type { CaseFacts, Opening, Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';

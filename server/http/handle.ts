@@ -1,17 +1,7 @@
 import type { FastifyInstance, FastifyReply, FastifyRequest, RouteShorthandOptions } from 'fastify';
 import type { z } from 'zod';
 import type { Route } from '#contract/route.ts';
-import { Problem } from './problem.ts';
-
-function parsed<T extends z.ZodType>(schema: T, value: unknown): z.output<T> {
-  const result = schema.safeParse(value);
-  if (result.success) return result.data;
-  const [issue] = result.error.issues;
-  const field = issue?.path.join('.');
-  throw new Problem(400, 'invalid', issue?.message ?? 'This request makes no sense here.', {
-    ...(field ? { field } : {}),
-  });
-}
+import { parsed } from './parsed.ts';
 
 /** Answers a route of the contract: parameters and body are parsed before, the reply after. */
 export function handle<P extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(

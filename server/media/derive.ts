@@ -1,9 +1,11 @@
 import { inArray } from 'drizzle-orm';
-import sharp, { type Sharp } from 'sharp';
+import type { Sharp } from 'sharp';
 import type { SeenMaterial } from '#core/access/seen-by.ts';
+import { burntIn } from '#core/content/fixes.ts';
 import type { Database } from '../db/connect.ts';
 import { derivatives } from '../db/schema.ts';
 import type { BlobStore } from './blob-store.ts';
+import { fixedPixels, fromRaw } from './fixed-pixels.ts';
 
 /** Widths, in pixels, in which a published picture is made; never wider than the original. */
 export const publishedWidths = [480, 960, 1600, 2400] as const;
@@ -39,9 +41,7 @@ export function recipesFor(material: Source): Recipe[] {
     const largest = widths.at(-1) ?? most;
     return most <= largest ? [...fitting, most] : fitting;
   };
-  // The focus point moves a crop in the reader's browser; it does not change any file.
-  const { focus: _focus, ...burntIn } = material.fixes;
-  const fixes = JSON.stringify(burntIn);
+  const fixes = JSON.stringify(burntIn(material.fixes));
   return publishedFormats.flatMap((format) =>
     upTo(format === 'jpeg' ? jpegWidths : publishedWidths).map((widthPx) => ({
       key: `${recipeVersion} ${material.original} ${fixes} ${widthPx} ${format}`,
@@ -63,8 +63,8 @@ async function encode(pixels: Sharp, format: PublishedFormat): Promise<Buffer> {
 }
 
 /**
- * Makes files of a picture that do not exist yet: decodes the original once, turns it upright, and encodes every
- * recipe from those pixels. No metadata survives, since only pixels are handed on.
+ * Makes files of a picture that do not exist yet: decodes the original once, with its fixes, and encodes every recipe
+ * from those pixels. No metadata survives, since only pixels are handed on.
  */
 export async function derivePicture(
   blobs: BlobStore,
@@ -73,27 +73,13 @@ export async function derivePicture(
   signal?: AbortSignal,
 ): Promise<Derivative[]> {
   const widest = Math.max(...recipes.map((recipe) => recipe.widthPx));
-  const decoded = await sharp(blobs.pathOf(material.original), {
-    limitInputPixels: false,
-    sequentialRead: true,
-  })
-    .autoOrient()
-    .resize({ width: widest, withoutEnlargement: true })
-    .toColourspace('srgb')
-    .raw()
-    .toBuffer({ resolveWithObject: true });
-  const { width, height, channels } = decoded.info;
+  const decoded = await fixedPixels(blobs.pathOf(material.original), material.fixes, widest);
+  const { width, height } = decoded;
   return Promise.all(
     recipes.map(async (recipe) => {
       signal?.throwIfAborted();
       const heightPx = Math.max(1, Math.round((height * recipe.widthPx) / width));
-      const pixels = sharp(decoded.data, { raw: { width, height, channels } }).resize(
-        recipe.widthPx,
-        heightPx,
-        {
-          fit: 'fill',
-        },
-      );
+      const pixels = fromRaw(decoded).resize(recipe.widthPx, heightPx, { fit: 'fill' });
       const contents = await encode(pixels, recipe.format);
       const hash = await blobs.put(contents);
       return { ...recipe, hash, bytes: contents.byteLength, heightPx };

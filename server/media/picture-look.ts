@@ -1,6 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import { type Comparable, lookAlikes } from '#core/gallery/look-alikes.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
+import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { pictureWarnings, type Warning } from '#core/gallery/picture-quality.ts';
 import type { Database } from '../db/connect.ts';
 import { materials, pictureFeatures } from '../db/schema.ts';
@@ -56,6 +57,7 @@ export class PictureLook {
         id: materials.id,
         original: materials.original,
         facts: materials.facts,
+        fixes: materials.fixes,
         features: pictureFeatures.features,
       })
       .from(materials)
@@ -70,8 +72,8 @@ export class PictureLook {
     const known = rows.map((row) => ({ ...row, features: row.features ?? fresh.get(row.original) ?? null }));
 
     const warnings: Record<string, Warning[]> = {};
-    for (const { id, facts, features } of known) {
-      const found = pictureWarnings(facts, features);
+    for (const { id, facts, fixes, features } of known) {
+      const found = pictureWarnings(shownSize(facts, fixes), features);
       if (found.length > 0) warnings[id] = found;
     }
     return {

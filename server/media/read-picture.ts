@@ -2,6 +2,7 @@ import exifr from 'exifr';
 import { fileTypeFromFile } from 'file-type';
 import sharp from 'sharp';
 import { rgbaToThumbHash } from 'thumbhash';
+import { previewSizes, type PreviewSize } from '#contract/preview-path.ts';
 import { partialDateSchema } from '#core/content/partial-date.ts';
 import type { Material } from '#core/content/material.ts';
 import { Problem } from '../http/problem.ts';
@@ -12,10 +13,6 @@ const formats: Record<string, Material['facts']['format']> = {
   'image/webp': 'webp',
   'image/avif': 'avif',
 };
-
-/** Pictures the studio shows of a material: longest side in pixels. */
-export const previewSizes = [480, 1400] as const;
-export type PreviewSize = (typeof previewSizes)[number];
 
 export interface ReadPicture {
   facts: Material['facts'];

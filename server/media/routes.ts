@@ -9,6 +9,7 @@ import {
   importReplySchema,
   lookAtPictures,
 } from '#contract/sites.ts';
+import { fixesSchema, hasBurntIn } from '#core/content/fixes.ts';
 import { materialsOf, withoutMaterial } from '#core/content/part.ts';
 import { withTags } from '#core/content/tags.ts';
 import { idSchema } from '#core/content/id.ts';
@@ -17,12 +18,13 @@ import type { Transaction } from '../db/connect.ts';
 import { edit } from '../db/edit.ts';
 import { materials, pages } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
+import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
 import { ownSite } from '../sites/load-draft.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { importMaterial, type ImportDeps } from './import-material.ts';
 import { PictureLook } from './picture-look.ts';
-import { previewHash } from './previews.ts';
+import { pictureWithFixes } from './previews.ts';
 
 async function tagsOf(tx: Transaction, material: string): Promise<string[]> {
   const [row] = await tx.select({ tags: materials.tags }).from(materials).where(eq(materials.id, material));
@@ -30,9 +32,25 @@ async function tagsOf(tx: Transaction, material: string): Promise<string[]> {
 }
 
 const previewParams = z.object({ material: idSchema, size: z.enum(['480', '1400']) });
+/** Fixes come as JSON in the address; what cannot be read is as wrong as a path that does not exist. */
+const previewQuery = z.object({
+  fixes: z
+    .string()
+    .max(12_000)
+    .default('{}')
+    .transform((text, context): unknown => {
+      try {
+        return JSON.parse(text);
+      } catch {
+        context.addIssue('These are no fixes.');
+        return z.NEVER;
+      }
+    })
+    .pipe(fixesSchema),
+});
 
 export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
-  const { db, blobs } = deps;
+  const { db } = deps;
   const look = new PictureLook(deps);
 
   // An upload is the file itself, one a request: progress, retry and cancel are then the browser's own.
@@ -44,8 +62,8 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       '/api/sites/:site/materials',
       { bodyLimit: deps.limits.maxFileBytes * 2 },
       async (request) => {
-        const { site } = z.object({ site: idSchema }).parse(request.params);
-        const { name } = z.object({ name: z.string().default('') }).parse(request.query);
+        const { site } = parsed(z.object({ site: idSchema }), request.params);
+        const { name } = parsed(z.object({ name: z.string().default('') }), request.query);
         const scope = { site, account: makerOf(request).id };
         await ownSite(db, scope.account, scope.site);
         const imported = await importMaterial(deps, scope, { name, stream: request.body as Readable });
@@ -106,16 +124,19 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
   });
 
   app.get('/api/materials/:material/preview/:size', async (request, reply) => {
-    const { material, size } = previewParams.parse(request.params);
+    const { material, size } = parsed(previewParams, request.params);
+    const { fixes } = parsed(previewQuery, request.query);
     const [row] = await db
-      .select({ original: materials.original })
+      .select({ original: materials.original, fixes: materials.fixes })
       .from(materials)
       .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, material)));
-    const hash = row ? await previewHash(db, row.original, size === '480' ? 480 : 1400) : null;
-    if (!hash) throw notFound('This picture');
+    const make = row && (() => pictureWithFixes(deps, row, fixes, size === '480' ? 480 : 1400));
+    // What is ready does not wait behind pictures that are being read.
+    const picture = make && (hasBurntIn(fixes) ? await deps.decoding.run(make) : await make());
+    if (!picture) throw notFound('This picture');
     return reply
       .header('cache-control', 'private, max-age=31536000, immutable')
       .type('image/webp')
-      .send(blobs.stream(hash));
+      .send(picture);
   });
 }

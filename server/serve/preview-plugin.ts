@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
+import { previewPath, type PreviewSize } from '#contract/preview-path.ts';
 import { seenBy } from '#core/access/seen-by.ts';
 import type { Viewer } from '#core/access/viewer.ts';
 import { idSchema } from '#core/content/id.ts';
@@ -55,8 +56,8 @@ export function previewRoutes(
     const pictures: Record<string, Picture> = {};
     for (const material of Object.values(view.materials)) {
       // The preview's address starts at the server's root, so it works from any depth of page.
-      const url = (size: number) =>
-        `../`.repeat(4 + path.split('/').length - 1) + `api/materials/${material.id}/preview/${size}`;
+      const url = (size: PreviewSize) =>
+        `../`.repeat(4 + path.split('/').length - 1) + previewPath(material, size);
       pictures[material.id] = {
         ...pictureOf(material),
         sources: [],

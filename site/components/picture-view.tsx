@@ -45,7 +45,7 @@ export function PictureView({
         width={picture.widthPx}
         height={picture.heightPx}
         alt={decorative ? '' : picture.alt}
-        {...attach({ '--tone': picture.colour, ...properties })}
+        {...attach({ '--tone': picture.colour ?? 'transparent', ...properties })}
         {...(first
           ? { fetchPriority: 'high' as const }
           : { loading: 'lazy' as const, decoding: 'async' as const })}

@@ -15,8 +15,8 @@ export interface Picture {
   caption: string;
   widthPx: number;
   heightPx: number;
-  /** Shown while the picture loads, #rrggbb. */
-  colour: string;
+  /** Shown while the picture loads, #rrggbb; null for a round one, whose corners are empty. */
+  colour: string | null;
   /** Point kept in view when cropped, as shares of width and height. */
   focus: { x: number; y: number };
   /** Newer formats first; each list from the smallest width to the largest. */
@@ -88,7 +88,7 @@ export function pictureOf(material: SeenMaterial): Omit<Picture, 'sources' | 'fa
     caption: material.caption,
     widthPx: material.facts.widthPx,
     heightPx: material.facts.heightPx,
-    colour: material.facts.colour,
+    colour: material.fixes.round ? null : material.facts.colour,
     focus: material.fixes.focus ?? { x: 0.5, y: 0.5 },
   };
 }

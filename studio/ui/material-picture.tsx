@@ -1,7 +1,6 @@
+import { previewPath, type PreviewSize } from '#contract/preview-path.ts';
 import type { Material } from '#core/content/material.ts';
-
-/** Address of a preview in the studio; `480` for tiles, `1400` for looking closely. */
-export const previewUrl = (id: string, size: 480 | 1400): string => `/api/materials/${id}/preview/${size}`;
+import { shownSize } from '#core/gallery/fixed-frame.ts';
 
 /** What a picture is called where a name is needed. */
 export const materialName = (material: Material): string =>
@@ -15,18 +14,19 @@ export function MaterialPicture({
   alt,
 }: {
   material: Material;
-  size?: 480 | 1400;
+  size?: PreviewSize;
   className?: string;
   alt?: string;
 }) {
+  const shown = shownSize(material.facts, material.fixes);
   return (
     <img
-      src={previewUrl(material.id, size)}
-      width={material.facts.widthPx}
-      height={material.facts.heightPx}
+      src={`/${previewPath(material, size)}`}
+      width={shown.widthPx}
+      height={shown.heightPx}
       alt={alt ?? (material.alt || materialName(material))}
       className={className}
-      style={{ backgroundColor: material.facts.colour }}
+      style={material.fixes.round ? undefined : { backgroundColor: material.facts.colour }}
       loading="lazy"
       decoding="async"
       draggable={false}

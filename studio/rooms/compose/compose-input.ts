@@ -1,9 +1,9 @@
+import { previewPath } from '#contract/preview-path.ts';
 import { seenBy } from '#core/access/seen-by.ts';
 import type { Page } from '#core/content/page.ts';
 import { isEmptyPart } from '#core/content/part.ts';
 import type { Draft } from '#core/content/site.ts';
 import { type PageInput, pageInputs, type Picture, pictureOf } from '#site/render/page-input.ts';
-import { previewUrl } from '../../ui/material-picture.tsx';
 
 /**
  * What the composed page is drawn from: the page as its maker sees it, with the studio's previews for pictures and
@@ -18,8 +18,8 @@ export function composeInput(draft: Draft, page: Page): PageInput | null {
       ...pictureOf(material),
       sources: [],
       fallback: [
-        { url: previewUrl(material.id, 480), widthPx: 480 },
-        { url: previewUrl(material.id, 1400), widthPx: 1400 },
+        { url: `/${previewPath(material, 480)}`, widthPx: 480 },
+        { url: `/${previewPath(material, 1400)}`, widthPx: 1400 },
       ],
     };
   const withEmpty = {

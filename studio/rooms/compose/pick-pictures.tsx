@@ -2,6 +2,7 @@ import { Upload as UploadIcon, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import { usedMaterials } from '#core/content/where-used.ts';
+import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
@@ -66,14 +67,13 @@ export function PickPictures({ title, most, without = [], onPick, children }: Pi
                 <ul className="tiles max-h-[52vh] overflow-auto p-1">
                   {offered.map((material) => {
                     const at = picked.indexOf(material.id) + 1;
+                    const shown = shownSize(material.facts, material.fixes);
                     return (
                       <li
                         key={material.id}
                         className="tile"
                         data-chosen={at > 0 || undefined}
-                        style={
-                          { '--r': material.facts.widthPx / material.facts.heightPx } as React.CSSProperties
-                        }
+                        style={{ '--r': shown.widthPx / shown.heightPx } as React.CSSProperties}
                       >
                         <button
                           type="button"

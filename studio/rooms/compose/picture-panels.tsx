@@ -1,5 +1,8 @@
+import { Crop } from 'lucide-react';
+import { useState } from 'react';
 import type { Part, PartOf } from '#core/content/part.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { FixDialog } from '../gather/fixes/fix-dialog.tsx';
 import { MaterialWords } from '../gather/material-facts.tsx';
 import { PickPictures } from './pick-pictures.tsx';
 import { PictureList } from './picture-list.tsx';
@@ -19,6 +22,7 @@ export function PicturePanel({
   onChange: (part: Part) => void;
 }) {
   const { state } = useSite();
+  const [fixing, setFixing] = useState(false);
   const material = state.materials.find(({ id }) => id === part.material);
   return (
     <div className="grid gap-3">
@@ -44,6 +48,13 @@ export function PicturePanel({
             {material ? 'Another picture' : 'Choose a picture'}
           </button>
         </PickPictures>
+        {material && (
+          <button type="button" className="btn sm" onClick={() => setFixing(true)}>
+            <Crop size={15} aria-hidden="true" />
+            Fix it
+          </button>
+        )}
+        {material && fixing && <FixDialog material={material} onClose={() => setFixing(false)} />}
       </div>
       {material && (
         <div className="grid gap-2 sm:grid-cols-2">

@@ -12,6 +12,7 @@ import {
   sortMaterials,
 } from '#core/content/group-materials.ts';
 import type { Material } from '#core/content/material.ts';
+import { shownSize } from '#core/gallery/fixed-frame.ts';
 import type { Warning } from '#core/gallery/picture-quality.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { call } from '../../api/call.ts';
@@ -50,7 +51,8 @@ function Tile({
   onToggle: (range: boolean) => void;
   onLook: () => void;
 }) {
-  const ratio = Math.min(2.2, Math.max(0.6, material.facts.widthPx / material.facts.heightPx));
+  const shown = shownSize(material.facts, material.fixes);
+  const ratio = Math.min(2.2, Math.max(0.6, shown.widthPx / shown.heightPx));
   const name = materialName(material);
   const looks = [
     ...(alike > 0 ? [`${alike + 1} alike`] : []),

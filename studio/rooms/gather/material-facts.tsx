@@ -1,9 +1,11 @@
-import { MapPin, X } from 'lucide-react';
+import { Crop, MapPin, X } from 'lucide-react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Warning } from '#core/gallery/picture-quality.ts';
 import { whereUsed } from '#core/content/where-used.ts';
 import type { Material, MaterialContent } from '#core/content/material.ts';
 import { warningSentences } from './warning-words.ts';
+import { FixDialog } from './fixes/fix-dialog.tsx';
 import { DateField } from './date-field.tsx';
 import { ProjectField } from './project-field.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
@@ -79,6 +81,7 @@ export function MaterialFacts({
   onClose: () => void;
 }) {
   const { state, changeMaterial } = useSite();
+  const [fixing, setFixing] = useState(false);
   const change = (part: Partial<MaterialContent>, what: string) =>
     changeMaterial(
       material.id,
@@ -92,6 +95,11 @@ export function MaterialFacts({
     <aside className="facts-side" aria-label={`Facts of ${materialName(material)}`}>
       <div className="relative flex-none bg-sunk">
         <MaterialPicture material={material} size={1400} className="max-h-64 w-full object-contain" />
+        <button type="button" className="btn sm absolute bottom-2 left-2" onClick={() => setFixing(true)}>
+          <Crop size={15} aria-hidden="true" />
+          Fix it
+        </button>
+        {fixing && <FixDialog material={material} onClose={() => setFixing(false)} />}
         <button
           type="button"
           className="icon-btn absolute top-2 right-2 bg-raised"
