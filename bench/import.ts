@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { BoundedQueue, decodingWidth } from '../server/media/bounded-queue.ts';
 import { importMaterial } from '../server/media/import-material.ts';
-import { previewSizes } from '#contract/preview-path.ts';
+import { previewSizes } from '#contract/material-paths.ts';
 import { benchServer } from './bench-server.ts';
 import { milliseconds, type Row, timed } from './table.ts';
 

@@ -25,6 +25,10 @@ const programs = {
   'libjpeg-turbo-progs': '/usr/bin/djpeg',
   webp: '/usr/bin/dwebp',
   'libavif-bin': '/usr/bin/avifdec',
+  // Readers and writers of documents, to compare with.
+  pandoc: '/usr/bin/pandoc',
+  'poppler-utils': '/usr/bin/pdftotext',
+  qpdf: '/usr/bin/qpdf',
   // Real photographs to tell apart.
   'mate-backgrounds': '/usr/share/backgrounds/mate/nature/LadyBird.jpg',
 };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { documentContentSchema } from '#core/content/document.ts';
 import { heightSchema } from '#core/content/height.ts';
 import { idSchema } from '#core/content/id.ts';
 import { materialContentSchema, materialSchema } from '#core/content/material.ts';
@@ -55,6 +56,8 @@ export const siteStateSchema = z.object({
   materials: z.array(materialSchema),
   history: historySchema,
   live: liveSchema,
+  /** How much one maker may keep, and how large one file may be. */
+  limits: z.object({ fileBytes: z.number(), totalBytes: z.number() }),
 });
 export type SiteState = z.infer<typeof siteStateSchema>;
 
@@ -175,6 +178,27 @@ export const lookAtPictures = route({
   }),
 });
 export type PicturesLookedAt = z.infer<typeof lookAtPictures.reply>;
+
+/** What was read out of a document. */
+export const getDocument = route({
+  method: 'GET',
+  path: '/api/sites/:site/materials/:material/document',
+  params: atMaterial,
+  body: nothing,
+  reply: documentContentSchema,
+});
+
+/** Takes the pictures that stand in a document into Gather, as materials of their own. */
+export const bringPictures = route({
+  method: 'POST',
+  path: '/api/sites/:site/materials/:material/pictures',
+  params: atMaterial,
+  body: nothing,
+  reply: patchSchema.extend({
+    /** Their materials, by the hash of the picture. */
+    pictures: z.record(z.string(), idSchema),
+  }),
+});
 
 export const deleteMaterials = route({
   method: 'POST',

@@ -12,6 +12,8 @@ export interface DemoProject {
     | { kind: 'words'; text: string }
     | { kind: 'picture'; file: string; width: 'text' | 'wide' | 'full' }
     | { kind: 'gallery'; title: string; files: string[] }
+    | { kind: 'document' | 'sound'; file: string }
+    | { kind: 'clip'; file: string; still: string }
   )[];
 }
 
@@ -57,6 +59,7 @@ An ordinary clock cannot help, because a tide takes twelve hours and twenty-five
           '07-hand-close-up.jpg',
         ],
       },
+      { kind: 'clip', file: 'hand-time-lapse.mp4', still: '08-hero-on-wall.jpg' },
       {
         kind: 'words',
         text: `# What I would do differently
@@ -65,6 +68,7 @@ Most of the work was in leaving things out. The first drawing had a moon, a seco
 
 I cut the first gears before I had done the sums properly, and lost a sheet of plywood to it. Next time the sums come first, on paper, where they are cheap.`,
       },
+      { kind: 'sound', file: 'narration.mp3' },
     ],
   },
   {
@@ -96,6 +100,7 @@ The first version was crooked, and bees moved in anyway. That told me the holes 
         title: '',
         files: ['01-sketch.jpg', '02-first-prototype.jpg', '03-table-with-parts.jpg'],
       },
+      { kind: 'document', file: 'build-notes.docx' },
     ],
   },
 ];
@@ -132,4 +137,5 @@ export const loose = [
   'float-lamp/06-hero-lit-room.jpg',
   'float-lamp/01-sketch.jpg',
   'site/03-harbour-dusk.jpg',
+  'bike-trailer/workshop-test-sheet.pdf',
 ];

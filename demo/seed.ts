@@ -80,12 +80,16 @@ export async function seedDemo(
     const stream = createReadStream(join(pictures, file));
     const { material } = await importMaterial(deps, scope, { name: basename(file), stream });
     const words = described.find((one) => one.file === file);
+    const transcript = /\.(mp3|mp4)$/.test(file)
+      ? await readFile(join(pictures, file.replace(/mp[34]$/, 'vtt')), 'utf8')
+      : '';
     if (words)
       await edit(db, scope, { label: `Words of ${words.title}` }, async (running) => {
         await running.update('material', material, {
           title: words.title,
           caption: words.caption,
           alt: words.alt,
+          transcript,
         });
       });
     ids.set(file, material);
@@ -100,6 +104,17 @@ export async function seedDemo(
       if (part.kind === 'words') parts.push({ ...base, kind: 'words', text: richText(part.text) });
       else if (part.kind === 'picture')
         parts.push({ ...base, kind: 'picture', material: await of(part.file), width: part.width });
+      else if (part.kind === 'document')
+        parts.push({ ...base, kind: 'document', material: await of(part.file), download: false });
+      else if (part.kind === 'clip') {
+        const clip = await of(part.file);
+        const shownBy = await of(part.still);
+        await edit(db, scope, { label: 'Still of a clip' }, async (running) => {
+          await running.update('material', clip, { shownBy });
+        });
+        parts.push({ ...base, kind: 'clip', material: clip });
+      } else if (part.kind !== 'gallery')
+        parts.push({ ...base, kind: part.kind, material: await of(part.file) });
       else {
         const materials = [];
         for (const file of part.files) materials.push(await of(file));

@@ -89,7 +89,15 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     await maker.register(sessionScope, { db });
 
     accountRoutes(maker, { db, config });
-    const publishing = { db, blobs, assets, decoding, open, rendererVersion: deps.rendererVersion };
+    const publishing = {
+      limits: config,
+      db,
+      blobs,
+      assets,
+      decoding,
+      open,
+      rendererVersion: deps.rendererVersion,
+    };
     siteRoutes(maker, publishing);
     pageRoutes(maker, publishing);
     mediaRoutes(maker, { db, blobs, decoding, limits: config });

@@ -21,6 +21,7 @@ const environmentSchema = z.object({
     .max(32)
     .default(() => (availableParallelism() > 1 ? Math.min(availableParallelism(), 4) : 0)),
   MAX_FILE_MB: z.coerce.number().positive().default(100),
+  MAX_TOTAL_MB: z.coerce.number().positive().default(2048),
   MAX_MEGAPIXELS: z.coerce.number().positive().default(100),
 });
 
@@ -36,6 +37,8 @@ export interface Config {
   /** Processes beside this one that answer readers; 0: this one does it all. */
   readers: number;
   maxFileBytes: number;
+  /** Of all originals of one maker together. */
+  maxTotalBytes: number;
   maxPixels: number;
 }
 
@@ -51,6 +54,7 @@ export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config
     secureCookies: read.SECURE_COOKIES,
     readers: read.READERS,
     maxFileBytes: read.MAX_FILE_MB * 1024 * 1024,
+    maxTotalBytes: read.MAX_TOTAL_MB * 1024 * 1024,
     maxPixels: read.MAX_MEGAPIXELS * 1_000_000,
   };
 }

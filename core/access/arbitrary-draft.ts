@@ -46,8 +46,11 @@ function material(at: number): Material {
       hasGps: true,
       colour: '#888888',
       thumbhash: '',
+      frames: 1,
     },
     fixes: {},
+    transcript: '',
+    shownBy: null,
   };
 }
 

@@ -1,6 +1,7 @@
 import { lowest, reaches } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
-import type { Material } from '../content/material.ts';
+import type { DocumentFacts } from '../content/document.ts';
+import type { Material, MaterialKind, MaterialOf, PictureFacts } from '../content/material.ts';
 import { byRank, type Opening, type Page } from '../content/page.ts';
 import { isEmptyPart, materialsOf, type Part, type PartShape } from '../content/part.ts';
 import { shownSize } from '../gallery/fixed-frame.ts';
@@ -8,11 +9,27 @@ import type { Draft, Site } from '../content/site.ts';
 import { effectiveHeight, pathOfPages } from './effective-height.ts';
 import { reachOf, type Viewer } from './viewer.ts';
 
-/** A picture as a reader may know it: no file name, no date, no place, no original unless a download is offered. */
-export type SeenMaterial = Pick<Material, 'id' | 'title' | 'caption' | 'alt' | 'original' | 'fixes'> & {
-  /** Size as it is shown, with its fixes. */
-  facts: Pick<Material['facts'], 'widthPx' | 'heightPx' | 'colour'>;
-};
+type Seen<K extends MaterialKind> = Pick<
+  MaterialOf<K>,
+  'id' | 'kind' | 'title' | 'caption' | 'alt' | 'original' | 'fixes'
+>;
+
+/**
+ * A material as a reader may know it: no file name, no date, no place, no tags. The original is named so that what is
+ * shown can be made from it; it is handed out itself only where a part offers it as a download, or to be played.
+ */
+export type SeenMaterial =
+  | (Seen<'picture'> & {
+      /** Size as it is shown, with its fixes. */
+      facts: Pick<PictureFacts, 'widthPx' | 'heightPx' | 'colour' | 'frames'>;
+    })
+  | (Seen<'document'> & { facts: DocumentFacts; shownBy: SeenMaterialOf<'document'> | null })
+  | (Seen<'sound'> & Pick<MaterialOf<'sound'>, 'facts' | 'bytes' | 'transcript'>)
+  | (Seen<'clip'> &
+      Pick<MaterialOf<'clip'>, 'facts' | 'bytes' | 'transcript'> & {
+        shownBy: SeenMaterialOf<'picture'> | null;
+      });
+export type SeenMaterialOf<K extends MaterialKind> = Extract<SeenMaterial, { kind: K }>;
 
 /** A part as a reader gets it: its height is nobody's business. */
 export type SeenPart = PartShape;
@@ -59,17 +76,43 @@ function withoutHeight(part: Part): SeenPart {
   return seen;
 }
 
-function seenMaterial(material: Material): SeenMaterial {
-  const { id, title, caption, alt, original, fixes, facts } = material;
-  return {
-    id,
-    title,
-    caption,
-    alt,
-    original,
-    fixes,
-    facts: { ...shownSize(facts, fixes), colour: facts.colour },
-  };
+/** The material that shows another one; nothing is followed further than this one step. */
+function seenShower({ id, shownBy }: Material, known: ReadonlyMap<Id, Material>): SeenMaterial | null {
+  const shower = shownBy === null || shownBy === id ? undefined : known.get(shownBy);
+  return shower ? seenMaterial({ ...shower, shownBy: null }, known) : null;
+}
+
+function seenMaterial(material: Material, known: ReadonlyMap<Id, Material>): SeenMaterial {
+  const { id, title, caption, alt, original, fixes } = material;
+  const words = { id, title, caption, alt, original, fixes };
+  switch (material.kind) {
+    case 'picture': {
+      const { facts } = material;
+      const size = shownSize(facts, fixes);
+      return { ...words, kind: 'picture', facts: { ...size, colour: facts.colour, frames: facts.frames } };
+    }
+    case 'document': {
+      const pdf = seenShower(material, known);
+      const shownBy = pdf?.kind === 'document' && pdf.facts.format === 'pdf' ? pdf : null;
+      return { ...words, kind: 'document', facts: material.facts, shownBy };
+    }
+    case 'sound': {
+      const { facts, bytes, transcript } = material;
+      return { ...words, kind: 'sound', facts, bytes, transcript };
+    }
+    case 'clip': {
+      const { facts, bytes, transcript } = material;
+      const still = seenShower(material, known);
+      return {
+        ...words,
+        kind: 'clip',
+        facts,
+        bytes,
+        transcript,
+        shownBy: still?.kind === 'picture' ? still : null,
+      };
+    }
+  }
 }
 
 /** Pages in reading order: brothers and sisters by rank, children right after their parent. */
@@ -113,7 +156,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const materials: Record<Id, SeenMaterial> = {};
   const show = (id: Id): boolean => {
     const material = known.get(id);
-    if (material) materials[id] = seenMaterial(material);
+    if (material) materials[id] = seenMaterial(material, known);
     return material !== undefined;
   };
 

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { documentFactsSchema } from './document.ts';
 import { fixesSchema } from './fixes.ts';
 import { idSchema } from './id.ts';
 import { partialDateSchema } from './partial-date.ts';
 import { provenanceSchema } from './provenance.ts';
 import { tagsSchema } from './tags.ts';
 
-export const pictureFormats = ['jpeg', 'png', 'webp', 'avif'] as const;
+export const pictureFormats = ['jpeg', 'png', 'webp', 'avif', 'gif'] as const;
 
 /** What import read from the bytes of a picture. Width and height are as seen, after the EXIF turn. */
 export const pictureFactsSchema = z.object({
@@ -19,8 +20,26 @@ export const pictureFactsSchema = z.object({
   colour: z.string().regex(/^#[0-9a-f]{6}$/),
   /** ThumbHash, base64. */
   thumbhash: z.string().max(80),
+  /** Frames of a moving picture, which is shown still until somebody plays it; 1 for all others. */
+  frames: z.number().int().positive().default(1),
 });
 export type PictureFacts = z.infer<typeof pictureFactsSchema>;
+
+export const soundFormats = ['mp3', 'm4a', 'ogg', 'wav', 'webm'] as const;
+export const soundFactsSchema = z.object({
+  format: z.enum(soundFormats),
+  seconds: z.number().nonnegative(),
+});
+export type SoundFacts = z.infer<typeof soundFactsSchema>;
+
+export const clipFormats = ['mp4', 'webm'] as const;
+export const clipFactsSchema = z.object({
+  format: z.enum(clipFormats),
+  seconds: z.number().nonnegative(),
+  widthPx: z.number().int().positive(),
+  heightPx: z.number().int().positive(),
+});
+export type ClipFacts = z.infer<typeof clipFactsSchema>;
 
 export const materialWordsSchema = z.object({
   title: z.string().max(160, 'A title can be at most 160 characters long.'),
@@ -37,16 +56,32 @@ export const materialContentSchema = materialWordsSchema.extend({
   /** The project it was gathered for, before it stands on any page; null for a loose one. */
   project: idSchema.nullable(),
   fixes: fixesSchema,
+  /** What is said or shown in a clip or sound, as WebVTT; or the words of a note. Empty when there is none. */
+  transcript: z.string().max(200_000, 'This is more than can be kept here: at most 200,000 characters.'),
+  /** Of slides: the PDF that shows them. Of a clip: the picture that stands for it until it is played. */
+  shownBy: idSchema.nullable(),
 });
 export type MaterialContent = z.infer<typeof materialContentSchema>;
 
-export const materialSchema = materialContentSchema.extend({
+const base = materialContentSchema.extend({
   id: idSchema,
-  kind: z.literal('picture'),
   /** SHA-256 of the original, hex. */
   original: z.string().regex(/^[0-9a-f]{64}$/),
   fileName: z.string().max(255),
   bytes: z.number().int().nonnegative(),
-  facts: pictureFactsSchema,
 });
+
+/** One thing gathered. Every kind is an untouched original with facts that import read from it. */
+export const materialSchema = z.discriminatedUnion('kind', [
+  base.extend({ kind: z.literal('picture'), facts: pictureFactsSchema }),
+  base.extend({ kind: z.literal('document'), facts: documentFactsSchema }),
+  base.extend({ kind: z.literal('sound'), facts: soundFactsSchema }),
+  base.extend({ kind: z.literal('clip'), facts: clipFactsSchema }),
+]);
 export type Material = z.infer<typeof materialSchema>;
+export type MaterialKind = Material['kind'];
+export type MaterialOf<K extends MaterialKind> = Extract<Material, { kind: K }>;
+export type MaterialFacts = Material['facts'];
+
+export const isPicture = (material: Material): material is MaterialOf<'picture'> =>
+  material.kind === 'picture';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { heightSchema } from './height.ts';
 import { type Id, idSchema } from './id.ts';
+import type { MaterialKind } from './material.ts';
 import { plainText, richTextSchema } from './rich-text.ts';
 
 const base = { id: idSchema, height: heightSchema.default('public') };
@@ -21,8 +22,25 @@ const gallerySchema = z.object({
   pictures: z.array(idSchema).max(200),
 });
 
+const documentSchema = z.object({
+  ...base,
+  kind: z.literal('document'),
+  material: idSchema.nullable(),
+  /** Readers may download the file itself, with whatever it holds. */
+  download: z.boolean().default(false),
+});
+const soundSchema = z.object({ ...base, kind: z.literal('sound'), material: idSchema.nullable() });
+const clipSchema = z.object({ ...base, kind: z.literal('clip'), material: idSchema.nullable() });
+
 /** One piece of a page. Each kind is one member; captions and alt text belong to the material, not to the place. */
-export const partSchema = z.discriminatedUnion('kind', [wordsSchema, pictureSchema, gallerySchema]);
+export const partSchema = z.discriminatedUnion('kind', [
+  wordsSchema,
+  pictureSchema,
+  gallerySchema,
+  documentSchema,
+  soundSchema,
+  clipSchema,
+]);
 export type Part = z.infer<typeof partSchema>;
 /** A part without its height: what it shows. */
 export type PartShape = Part extends infer P ? (P extends Part ? Omit<P, 'height'> : never) : never;
@@ -40,11 +58,22 @@ export function materialsOf(part: PartShape): Id[] {
     case 'words':
       return [];
     case 'picture':
+    case 'document':
+    case 'sound':
+    case 'clip':
       return part.material ? [part.material] : [];
     case 'gallery':
       return part.pictures;
   }
 }
+
+/** The part that shows one material of some kind, as it is first tied in. */
+export const partKindOf = {
+  picture: 'picture',
+  document: 'document',
+  sound: 'sound',
+  clip: 'clip',
+} as const satisfies Record<MaterialKind, PartKind>;
 
 /** The part without the given material; used when a material is deleted. */
 export function withoutMaterial(part: Part, material: Id): Part {
@@ -52,6 +81,9 @@ export function withoutMaterial(part: Part, material: Id): Part {
     case 'words':
       return part;
     case 'picture':
+    case 'document':
+    case 'sound':
+    case 'clip':
       return part.material === material ? { ...part, material: null } : part;
     case 'gallery':
       return { ...part, pictures: part.pictures.filter((id) => id !== material) };

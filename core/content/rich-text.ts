@@ -44,11 +44,39 @@ export type Block =
   | z.infer<typeof headingSchema>
   | { type: 'bulletList'; content: ListItem[] }
   | { type: 'orderedList'; content: ListItem[] }
-  | { type: 'blockquote'; content: Block[] };
+  | { type: 'blockquote'; content: Block[] }
+  | { type: 'table'; content: TableRow[] };
+export interface TableRow {
+  type: 'tableRow';
+  content: TableCell[];
+}
+export interface TableCell {
+  type: 'tableCell' | 'tableHeader';
+  content: Block[];
+}
 
 const listItems = z.lazy(() =>
   z
     .array(z.object({ type: z.literal('listItem'), content: z.array(blockSchema).max(50) }))
+    .min(1)
+    .max(500),
+);
+const tableRows = z.lazy(() =>
+  z
+    .array(
+      z.object({
+        type: z.literal('tableRow'),
+        content: z
+          .array(
+            z.object({
+              type: z.enum(['tableCell', 'tableHeader']),
+              content: z.array(blockSchema).max(50),
+            }),
+          )
+          .min(1)
+          .max(60),
+      }),
+    )
     .min(1)
     .max(500),
 );
@@ -59,6 +87,7 @@ export const blockSchema: z.ZodType<Block> = z.lazy(() =>
     z.object({ type: z.literal('bulletList'), content: listItems }),
     z.object({ type: z.literal('orderedList'), content: listItems }),
     z.object({ type: z.literal('blockquote'), content: z.array(blockSchema).max(200) }),
+    z.object({ type: z.literal('table'), content: tableRows }),
   ]),
 );
 
@@ -89,6 +118,10 @@ function blockText(block: Block): string {
     case 'bulletList':
     case 'orderedList':
       return block.content.map((item) => item.content.map(blockText).join('\n')).join('\n');
+    case 'table':
+      return block.content
+        .map((row) => row.content.map((cell) => cell.content.map(blockText).join('\n')).join('\t'))
+        .join('\n');
   }
 }
 

@@ -20,12 +20,28 @@ export interface Difference {
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
-const partNames: Record<Part['kind'], string> = { words: 'words', picture: 'picture', gallery: 'gallery' };
+const partNames: Record<Part['kind'], string> = {
+  words: 'words',
+  picture: 'picture',
+  gallery: 'gallery',
+  document: 'document',
+  sound: 'sound',
+  clip: 'clip',
+};
 
 /** Pictures as readers see them: those facts of a material that show on a page. */
 function shownPicture(draft: Draft, id: Id): unknown {
   const material = draft.materials.find((candidate) => candidate.id === id);
-  return material && [material.original, material.caption, material.alt, material.fixes];
+  return (
+    material && [
+      material.original,
+      material.caption,
+      material.alt,
+      material.fixes,
+      // Of other kinds, more of what is said about them is on the page.
+      ...(material.kind === 'picture' ? [] : [material.title, material.transcript, material.shownBy]),
+    ]
+  );
 }
 
 function partChanges(before: Draft, after: Draft, old: readonly Part[], now: readonly Part[]): string[] {

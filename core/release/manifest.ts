@@ -11,6 +11,8 @@ export const manifestFileSchema = z.object({
   /** Hashes of the same bytes, compressed. */
   br: hashSchema.optional(),
   gzip: hashSchema.optional(),
+  /** The name under which a reader's computer keeps it: it is saved and never opened in place. */
+  download: z.string().optional(),
   /** The name carries the content's hash: readers may keep the file for good. */
   immutable: z.boolean(),
   /** For pages: the SHA-256 (base64) of the page's own style element, for the content security policy. */

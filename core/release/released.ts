@@ -20,5 +20,6 @@ export function releasable(draft: Draft): Draft {
   const used = new Set(
     pages.flatMap((page) => [...page.opening.pictures, ...page.parts.flatMap((part) => materialsOf(part))]),
   );
+  for (const { id, shownBy } of draft.materials) if (used.has(id) && shownBy !== null) used.add(shownBy);
   return { site: draft.site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };
 }

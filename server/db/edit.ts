@@ -51,7 +51,8 @@ const contentOf = {
   },
   material: (row: typeof materials.$inferSelect): Material => {
     const { accountId: _account, revision: _revision, createdAt: _created, ...material } = row;
-    return material;
+    // Kind and facts are two columns; they are only ever written together, from one Material.
+    return material as Material;
   },
 };
 export { contentOf };

@@ -13,7 +13,8 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { Fixes } from '#core/content/fixes.ts';
-import type { PictureFacts } from '#core/content/material.ts';
+import type { DocumentContent } from '#core/content/document.ts';
+import type { MaterialFacts, MaterialKind } from '#core/content/material.ts';
 import { mine, type Provenance } from '#core/content/provenance.ts';
 import type { CaseFacts, Opening, Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
@@ -110,7 +111,7 @@ export const materials = pgTable(
     accountId: text('account_id')
       .notNull()
       .references(() => accounts.id, { onDelete: 'cascade' }),
-    kind: text('kind').$type<'picture'>().notNull(),
+    kind: text('kind').$type<MaterialKind>().notNull(),
     original: text('original').notNull(),
     fileName: text('file_name').notNull(),
     bytes: integer('bytes').notNull(),
@@ -121,8 +122,10 @@ export const materials = pgTable(
     tags: jsonb('tags').$type<string[]>().notNull().default([]),
     provenance: jsonb('provenance').$type<Provenance>().notNull().default(mine),
     project: text('project'),
-    facts: jsonb('facts').$type<PictureFacts>().notNull(),
+    facts: jsonb('facts').$type<MaterialFacts>().notNull(),
     fixes: jsonb('fixes').$type<Fixes>().notNull(),
+    transcript: text('transcript').notNull().default(''),
+    shownBy: text('shown_by'),
     revision: revision(),
     createdAt: createdAt(),
   },
@@ -179,6 +182,17 @@ export const pictureFeatures = pgTable(
     original: text('original').notNull(),
     version: integer('version').notNull(),
     features: jsonb('features').$type<PictureFeatures>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.original, table.version] })],
+);
+
+/** What was read out of a document, once for each original; the version of the reading is part of the key. */
+export const documentContents = pgTable(
+  'document_content',
+  {
+    original: text('original').notNull(),
+    version: integer('version').notNull(),
+    content: jsonb('content').$type<DocumentContent>().notNull(),
   },
   (table) => [primaryKey({ columns: [table.original, table.version] })],
 );

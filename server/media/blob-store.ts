@@ -22,6 +22,7 @@ export interface BlobStore {
   discard(arrival: Arrival): Promise<void>;
   has(hash: string): Promise<boolean>;
   read(hash: string): Promise<Buffer>;
+  sizeOf(hash: string): Promise<{ size: number }>;
   stream(hash: string, range?: { start: number; end: number }): ReadStream;
   /** Where the bytes are, for tools that read files themselves. */
   pathOf(hash: string): string;
@@ -110,6 +111,10 @@ export class FolderBlobStore implements BlobStore {
 
   read(hash: string): Promise<Buffer> {
     return readFile(this.pathOf(hash));
+  }
+
+  sizeOf(hash: string): Promise<{ size: number }> {
+    return stat(this.pathOf(hash));
   }
 
   stream(hash: string, range?: { start: number; end: number }): ReadStream {

@@ -1,11 +1,12 @@
 import { inArray } from 'drizzle-orm';
 import type { Sharp } from 'sharp';
-import type { SeenMaterial } from '#core/access/seen-by.ts';
 import { burntIn } from '#core/content/fixes.ts';
+import type { PictureSource } from '#core/gallery/picture-source.ts';
 import type { Database } from '../db/connect.ts';
 import { derivatives } from '../db/schema.ts';
 import type { BlobStore } from './blob-store.ts';
-import { fixedPixels, fromRaw } from './fixed-pixels.ts';
+import { fromRaw } from './fixed-pixels.ts';
+import { pixelsOf } from './pixels-of.ts';
 
 /** Widths, in pixels, in which a published picture is made; never wider than the original. */
 export const publishedWidths = [480, 960, 1600, 2400] as const;
@@ -29,22 +30,19 @@ export interface Derivative extends Recipe {
   heightPx: number;
 }
 
-type Source = Pick<SeenMaterial, 'original' | 'fixes'> & {
-  facts: Pick<SeenMaterial['facts'], 'widthPx' | 'heightPx'>;
-};
-
 /** All files a published picture is made of; each recipe's key names the original, the fixes, the size and format. */
-export function recipesFor(material: Source): Recipe[] {
-  const most = material.facts.widthPx;
+export function recipesFor(source: PictureSource): Recipe[] {
+  const most = source.widthPx;
   const upTo = (widths: readonly number[]): number[] => {
     const fitting = widths.filter((width) => width < most);
     const largest = widths.at(-1) ?? most;
     return most <= largest ? [...fitting, most] : fitting;
   };
-  const fixes = JSON.stringify(burntIn(material.fixes));
+  const fixes = JSON.stringify(burntIn(source.fixes));
+  const page = source.page === null ? '' : `page ${source.page} `;
   return publishedFormats.flatMap((format) =>
     upTo(format === 'jpeg' ? jpegWidths : publishedWidths).map((widthPx) => ({
-      key: `${recipeVersion} ${material.original} ${fixes} ${widthPx} ${format}`,
+      key: `${recipeVersion} ${source.original} ${page}${fixes} ${widthPx} ${format}`,
       format,
       widthPx,
     })),
@@ -68,12 +66,12 @@ async function encode(pixels: Sharp, format: PublishedFormat): Promise<Buffer> {
  */
 export async function derivePicture(
   blobs: BlobStore,
-  material: Source,
+  source: PictureSource,
   recipes: readonly Recipe[],
   signal?: AbortSignal,
 ): Promise<Derivative[]> {
   const widest = Math.max(...recipes.map((recipe) => recipe.widthPx));
-  const decoded = await fixedPixels(blobs.pathOf(material.original), material.fixes, widest);
+  const decoded = await pixelsOf(blobs, source, widest);
   const { width, height } = decoded;
   return Promise.all(
     recipes.map(async (recipe) => {

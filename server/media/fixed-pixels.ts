@@ -11,7 +11,7 @@ export interface RawPixels {
 }
 
 export const fromRaw = ({ data, ...raw }: RawPixels) => sharp(data, { raw });
-const rawOf = ({ data, info }: { data: Buffer; info: OutputInfo }): RawPixels => ({
+export const rawOf = ({ data, info }: { data: Buffer; info: OutputInfo }): RawPixels => ({
   data,
   width: info.width,
   height: info.height,

@@ -65,7 +65,7 @@ export class PictureLook {
         pictureFeatures,
         and(eq(pictureFeatures.original, materials.original), eq(pictureFeatures.version, featuresVersion)),
       )
-      .where(eq(materials.accountId, account))
+      .where(and(eq(materials.accountId, account), eq(materials.kind, 'picture')))
       .orderBy(materials.createdAt, materials.id);
     const unread = rows.filter(({ features }) => features === null);
     const fresh = await this.#read(unread.slice(0, atATime).map(({ original }) => original));
@@ -73,6 +73,7 @@ export class PictureLook {
 
     const warnings: Record<string, Warning[]> = {};
     for (const { id, facts, fixes, features } of known) {
+      if (!('widthPx' in facts)) continue;
       const found = pictureWarnings(shownSize(facts, fixes), features);
       if (found.length > 0) warnings[id] = found;
     }

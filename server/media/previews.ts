@@ -1,11 +1,12 @@
 import { eq } from 'drizzle-orm';
-import type { PreviewSize } from '#contract/preview-path.ts';
+import type { PreviewSize } from '#contract/material-paths.ts';
 import { burntIn, type Fixes, hasBurntIn } from '#core/content/fixes.ts';
+import type { PictureSource } from '#core/gallery/picture-source.ts';
 import type { Database } from '../db/connect.ts';
 import { derivatives } from '../db/schema.ts';
 import type { BlobStore } from './blob-store.ts';
-import { fixedPixels, fromRaw } from './fixed-pixels.ts';
-import type { ReadPicture } from './read-picture.ts';
+import { type Preview, previewFrom } from './preview-from.ts';
+import { pixelsOf } from './pixels-of.ts';
 
 const keyOf = (original: string, size: PreviewSize): string => `preview ${original} ${size}`;
 
@@ -14,8 +15,9 @@ export async function rememberPreviews(
   db: Database,
   blobs: BlobStore,
   original: string,
-  previews: ReadPicture['previews'],
+  previews: readonly Preview[],
 ): Promise<void> {
+  if (previews.length === 0) return;
   const rows = [];
   for (const { size, contents, widthPx, heightPx } of previews)
     rows.push({
@@ -37,45 +39,38 @@ export async function previewHash(db: Database, original: string, size: PreviewS
   return row?.hash ?? null;
 }
 
-/** The preview as a maker sees it: WebP, longest side of the wanted size, fixes burnt in. */
-export async function fixedPreview(
-  source: string | Buffer,
-  fixes: Fixes,
-  size: PreviewSize,
-): Promise<{ contents: Buffer; widthPx: number; heightPx: number }> {
-  const made = await fromRaw(await fixedPixels(source, fixes, size))
-    .resize({ width: size, height: size, fit: 'inside', withoutEnlargement: true })
-    .webp({ quality: 76, effort: 2 })
-    .toBuffer({ resolveWithObject: true });
-  return { contents: made.data, widthPx: made.info.width, heightPx: made.info.height };
-}
-
 /**
- * The preview of a picture with the fixes asked for. Only those the material really has are stored: while a maker
- * tries settings, what they try is made and forgotten.
+ * The preview of a picture or page with the fixes asked for. Only those the material really has are stored: while a
+ * maker tries settings, what they try is made and forgotten.
+ *
+ * @param kept the fixes the material has
  */
-export async function pictureWithFixes(
+export async function previewWithFixes(
   { db, blobs }: { db: Database; blobs: BlobStore },
-  material: { original: string; fixes: Fixes },
-  wanted: Fixes,
+  source: PictureSource,
+  kept: Fixes,
   size: PreviewSize,
 ): Promise<Buffer | null> {
-  const { original } = material;
-  if (!hasBurntIn(wanted)) {
-    const hash = await previewHash(db, original, size);
-    return hash ? blobs.read(hash) : null;
-  }
-  const recipe = `${keyOf(original, size)} ${JSON.stringify(burntIn(wanted))}`;
+  const { original, page, fixes } = source;
+  const ready = hasBurntIn(fixes) || page ? null : await previewHash(db, original, size);
+  if (ready) return blobs.read(ready);
+  const recipe = `${keyOf(original, size)} ${page ? `page ${page} ` : ''}${JSON.stringify(burntIn(fixes))}`;
   const [known] = await db
     .select({ hash: derivatives.hash })
     .from(derivatives)
     .where(eq(derivatives.recipe, recipe));
   if (known) return blobs.read(known.hash);
-  const { contents, widthPx, heightPx } = await fixedPreview(blobs.pathOf(original), wanted, size);
-  if (JSON.stringify(burntIn(wanted)) === JSON.stringify(burntIn(material.fixes)))
+  const made = await previewFrom(await pixelsOf(blobs, source, size), size);
+  if (JSON.stringify(burntIn(fixes)) === JSON.stringify(burntIn(kept)))
     await db
       .insert(derivatives)
-      .values({ recipe, hash: await blobs.put(contents), bytes: contents.byteLength, widthPx, heightPx })
+      .values({
+        recipe,
+        hash: await blobs.put(made.contents),
+        bytes: made.contents.byteLength,
+        widthPx: made.widthPx,
+        heightPx: made.heightPx,
+      })
       .onConflictDoNothing();
-  return contents;
+  return made.contents;
 }

@@ -1,46 +1,17 @@
 import exifr from 'exifr';
-import { fileTypeFromFile } from 'file-type';
 import sharp from 'sharp';
 import { rgbaToThumbHash } from 'thumbhash';
-import { previewSizes, type PreviewSize } from '#contract/preview-path.ts';
+import { previewSizes } from '#contract/material-paths.ts';
 import { partialDateSchema } from '#core/content/partial-date.ts';
-import type { Material } from '#core/content/material.ts';
+import type { PictureFacts } from '#core/content/material.ts';
 import { Problem } from '../http/problem.ts';
-
-const formats: Record<string, Material['facts']['format']> = {
-  'image/jpeg': 'jpeg',
-  'image/png': 'png',
-  'image/webp': 'webp',
-  'image/avif': 'avif',
-};
+import { fromRaw, rawOf } from './fixed-pixels.ts';
+import { type Preview, previewFrom } from './preview-from.ts';
 
 export interface ReadPicture {
-  facts: Material['facts'];
+  facts: PictureFacts;
   takenOn: string | null;
-  previews: { size: PreviewSize; contents: Buffer; widthPx: number; heightPx: number }[];
-}
-
-async function formatOf(path: string): Promise<Material['facts']['format']> {
-  const type = await fileTypeFromFile(path);
-  const format = type && formats[type.mime];
-  if (format) return format;
-  if (type?.mime === 'image/heic' || type?.mime === 'image/heif')
-    throw new Problem(
-      415,
-      'heic',
-      'This is a HEIC picture, which browsers cannot show. On the phone, set the camera to “most compatible”, or share the photo as JPEG, then add it again.',
-    );
-  if (type?.mime.startsWith('image/'))
-    throw new Problem(
-      415,
-      'kind-of-picture',
-      `This is a ${type.ext.toUpperCase()} picture. Save it as JPEG, PNG, WebP or AVIF and add it again.`,
-    );
-  throw new Problem(
-    415,
-    'not-a-picture',
-    'What is in this file is not a JPEG, PNG, WebP or AVIF picture, whatever its name says. Check that it opens on your computer.',
-  );
+  previews: Preview[];
 }
 
 /** EXIF dates have no zone: "2025:11:13 10:04:00" becomes "2025-11-13T10:04:00". */
@@ -75,25 +46,26 @@ async function readExif(exif: Buffer | undefined): Promise<{ takenOn: string | n
 const hex = (value: number): string => Math.round(value).toString(16).padStart(2, '0');
 
 /**
- * Reads a picture file by its content and never by its name: decides what it is, decodes it once, and makes the
- * studio's previews, its average colour and a ThumbHash. Leaves the file as it is.
+ * Reads a picture file: decodes it once, and makes the studio's previews, its average colour and a ThumbHash. Leaves
+ * the file as it is.
  *
  * @param mostPixels a picture with more is refused before it is decoded
- * @throws Problem with a sentence for the maker: not a picture, HEIC, too large, broken or cut off
+ * @throws Problem with a sentence for the maker: too large, broken or cut off
  */
-export async function readPicture(path: string, bytes: number, mostPixels: number): Promise<ReadPicture> {
-  if (bytes === 0)
-    throw new Problem(422, 'empty', 'This file is empty: 0 bytes. Copy it from the camera or phone again.');
-  const format = await formatOf(path);
+export async function readPicture(
+  path: string,
+  format: PictureFacts['format'],
+  mostPixels: number,
+): Promise<ReadPicture> {
   try {
     const source = sharp(path, { limitInputPixels: false, failOn: 'error', sequentialRead: true });
     const meta = await source.metadata();
-    const pixels = meta.width * meta.height;
-    if (pixels > mostPixels)
+    const count = meta.width * meta.height;
+    if (count > mostPixels)
       throw new Problem(
         413,
         'too-many-pixels',
-        `This picture has ${Math.round(pixels / 1_000_000)} megapixels; the most is ${Math.round(mostPixels / 1_000_000)}. Save it smaller and add it again.`,
+        `This picture has ${Math.round(count / 1_000_000)} megapixels; the most is ${Math.round(mostPixels / 1_000_000)}. Save it smaller and add it again.`,
       );
     const orientation = meta.orientation ?? 1;
     const onItsSide = orientation >= 5;
@@ -106,26 +78,21 @@ export async function readPicture(path: string, bytes: number, mostPixels: numbe
       .toColourspace('srgb')
       .raw()
       .toBuffer({ resolveWithObject: true });
-    const raw = {
-      raw: { width: decoded.info.width, height: decoded.info.height, channels: decoded.info.channels },
-    };
-    const encode = async (size: PreviewSize) => {
-      const made = await sharp(decoded.data, raw)
-        .resize({ width: size, height: size, fit: 'inside', withoutEnlargement: true })
-        .webp({ quality: 76, effort: 2 })
-        .toBuffer({ resolveWithObject: true });
-      return { size, contents: made.data, widthPx: made.info.width, heightPx: made.info.height };
-    };
-    const tiny = sharp(decoded.data, raw)
+    const pixels = rawOf(decoded);
+    const tiny = fromRaw(pixels)
       .resize({ width: 48, height: 48, fit: 'inside', withoutEnlargement: true })
       .ensureAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true });
-    const [previewSmall, previewLarge, thumb] = await Promise.all([encode(small), encode(large), tiny]);
+    const [previewSmall, previewLarge, thumb] = await Promise.all([
+      previewFrom(pixels, small),
+      previewFrom(pixels, large),
+      tiny,
+    ]);
     const sums = [0, 0, 0];
     for (let at = 0; at < thumb.data.length; at += 4)
       for (const channel of [0, 1, 2]) sums[channel] = (sums[channel] ?? 0) + (thumb.data[at + channel] ?? 0);
-    const count = thumb.data.length / 4;
+    const dots = thumb.data.length / 4;
     const hash = rgbaToThumbHash(thumb.info.width, thumb.info.height, thumb.data);
     return {
       facts: {
@@ -134,8 +101,9 @@ export async function readPicture(path: string, bytes: number, mostPixels: numbe
         heightPx: onItsSide ? meta.width : meta.height,
         orientation,
         hasGps: exif.hasGps,
-        colour: `#${sums.map((sum) => hex(sum / count)).join('')}`,
+        colour: `#${sums.map((sum) => hex(sum / dots)).join('')}`,
         thumbhash: Buffer.from(hash).toString('base64'),
+        frames: meta.pages ?? 1,
       },
       takenOn: exif.takenOn,
       previews: [previewSmall, previewLarge],

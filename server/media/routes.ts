@@ -3,34 +3,44 @@ import type { FastifyInstance } from 'fastify';
 import type { Readable } from 'node:stream';
 import { z } from 'zod';
 import {
+  bringPictures,
   changeMaterial,
   changeMaterials,
   deleteMaterials,
+  getDocument,
   importReplySchema,
   lookAtPictures,
 } from '#contract/sites.ts';
+import { emptyDocument } from '#core/content/document.ts';
 import { fixesSchema, hasBurntIn } from '#core/content/fixes.ts';
 import { materialsOf, withoutMaterial } from '#core/content/part.ts';
+import type { Material } from '#core/content/material.ts';
+import { shownSize } from '#core/gallery/fixed-frame.ts';
+import { pageSource, type PictureSource } from '#core/gallery/picture-source.ts';
 import { withTags } from '#core/content/tags.ts';
 import { idSchema } from '#core/content/id.ts';
 import { makerOf } from '../accounts/sessions.ts';
-import type { Transaction } from '../db/connect.ts';
-import { edit } from '../db/edit.ts';
+import type { Database, Transaction } from '../db/connect.ts';
+import { contentOf, edit, type EditResult } from '../db/edit.ts';
 import { materials, pages } from '../db/schema.ts';
+import { contentsOf } from '../documents/document-contents.ts';
 import { handle } from '../http/handle.ts';
 import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
 import { ownSite } from '../sites/load-draft.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { importMaterial, type ImportDeps } from './import-material.ts';
+import { mediaType } from './media-type.ts';
+import { sendRanged } from '../http/send-ranged.ts';
 import { PictureLook } from './picture-look.ts';
-import { pictureWithFixes } from './previews.ts';
+import { previewWithFixes } from './previews.ts';
 
 async function tagsOf(tx: Transaction, material: string): Promise<string[]> {
   const [row] = await tx.select({ tags: materials.tags }).from(materials).where(eq(materials.id, material));
   return row?.tags ?? [];
 }
 
+const fileParams = z.object({ material: idSchema, as: z.enum(['download', 'play', 'captions']) });
 const previewParams = z.object({ material: idSchema, size: z.enum(['480', '1400']) });
 /** Fixes come as JSON in the address; what cannot be read is as wrong as a path that does not exist. */
 const previewQuery = z.object({
@@ -47,7 +57,38 @@ const previewQuery = z.object({
       }
     })
     .pipe(fixesSchema),
+  page: z.coerce.number().int().min(0).max(9999).default(0),
+  /** A picture that stands in a document, by its hash. */
+  piece: z
+    .string()
+    .regex(/^[0-9a-f]{64}$/)
+    .optional(),
 });
+
+/** What a preview of a material is made from; null when there is nothing to see of it. */
+async function previewSource(
+  db: Database,
+  material: Material,
+  { fixes, page, piece }: z.output<typeof previewQuery>,
+): Promise<PictureSource | null> {
+  switch (material.kind) {
+    case 'picture': {
+      const { original, facts } = material;
+      return { original, page: null, fixes, ...shownSize(facts, fixes) };
+    }
+    case 'document': {
+      if (piece === undefined) return pageSource({ ...material, fixes }, page);
+      const content = (await contentsOf(db, [material.original])).get(material.original);
+      const found = content?.pieces.find((one) => one.type === 'picture' && one.picture === piece);
+      if (found?.type !== 'picture') return null;
+      const { widthPx, heightPx } = found;
+      return { original: piece, page: null, fixes: {}, widthPx, heightPx };
+    }
+    case 'sound':
+    case 'clip':
+      return null;
+  }
+}
 
 export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
   const { db } = deps;
@@ -123,16 +164,75 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     return patchAfter(db, scope, result);
   });
 
-  app.get('/api/materials/:material/preview/:size', async (request, reply) => {
-    const { material, size } = parsed(previewParams, request.params);
-    const { fixes } = parsed(previewQuery, request.query);
+  app.get('/api/materials/:material/file/:as', async (request, reply) => {
+    const { material: id, as } = parsed(fileParams, request.params);
     const [row] = await db
-      .select({ original: materials.original, fixes: materials.fixes })
+      .select()
       .from(materials)
-      .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, material)));
-    const make = row && (() => pictureWithFixes(deps, row, fixes, size === '480' ? 480 : 1400));
+      .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, id)));
+    const material = row && contentOf.material(row);
+    if (!material) throw notFound('This file');
+    reply.header('x-content-type-options', 'nosniff').header('cache-control', 'private, no-cache');
+    if (as === 'captions') return reply.type('text/vtt; charset=utf-8').send(material.transcript);
+    const recording = material.kind === 'sound' || material.kind === 'clip';
+    // Only what is played is ever opened in place; everything else is saved.
+    if (as === 'download' || !recording)
+      reply.header(
+        'content-disposition',
+        `attachment; filename*=UTF-8''${encodeURIComponent(material.fileName)}`,
+      );
+    return sendRanged(request, reply, deps.blobs, {
+      hash: material.original,
+      bytes: material.bytes,
+      type: recording ? mediaType(material.kind, material.facts.format) : 'application/octet-stream',
+    });
+  });
+
+  handle(app, bringPictures, async ({ params }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    await ownSite(db, scope.account, scope.site);
+    const [row] = await db
+      .select()
+      .from(materials)
+      .where(and(eq(materials.accountId, scope.account), eq(materials.id, params.material)));
+    if (!row) throw notFound('This document');
+    const content = (await contentsOf(db, [row.original])).get(row.original) ?? emptyDocument;
+    const pictures: Record<string, string> = {};
+    const all: EditResult = { revision: 0, changes: [] };
+    for (const piece of content.pieces) {
+      if (piece.type !== 'picture' || pictures[piece.picture]) continue;
+      const stream = deps.blobs.stream(piece.picture);
+      const { material, result } = await importMaterial(deps, scope, { name: '', stream });
+      pictures[piece.picture] = material;
+      all.changes.push(...result.changes);
+    }
+    return { ...(await patchAfter(db, scope, all)), pictures };
+  });
+
+  /** What was read out of a document: its maker sees it in place, and can make words of it. */
+  handle(app, getDocument, async ({ params }, request) => {
+    const [row] = await db
+      .select()
+      .from(materials)
+      .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, params.material)));
+    if (!row) throw notFound('This document');
+    return (await contentsOf(db, [row.original])).get(row.original) ?? emptyDocument;
+  });
+
+  app.get('/api/materials/:material/preview/:size', async (request, reply) => {
+    const { material: id, size } = parsed(previewParams, request.params);
+    const { fixes, page, piece } = parsed(previewQuery, request.query);
+    const [row] = await db
+      .select()
+      .from(materials)
+      .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, id)));
+    const material = row && contentOf.material(row);
+    const source = material && (await previewSource(db, material, { fixes, page, piece }));
+    const make =
+      source && (() => previewWithFixes(deps, source, material.fixes, size === '480' ? 480 : 1400));
     // What is ready does not wait behind pictures that are being read.
-    const picture = make && (hasBurntIn(fixes) ? await deps.decoding.run(make) : await make());
+    const ready = source && !hasBurntIn(source.fixes) && !source.page && piece === undefined;
+    const picture = make && (ready ? await make() : await deps.decoding.run(make));
     if (!picture) throw notFound('This picture');
     return reply
       .header('cache-control', 'private, max-age=31536000, immutable')

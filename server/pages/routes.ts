@@ -1,13 +1,15 @@
-import { and, eq, sql } from 'drizzle-orm';
+import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { generateKeyBetween } from 'fractional-indexing';
 import { changePage, createProject, deletePage } from '#contract/sites.ts';
 import { pageSlug } from '#core/content/address.ts';
+import type { MaterialKind } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
+import type { Part } from '#core/content/part.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import { edit } from '../db/edit.ts';
 import { newId } from '../db/new-id.ts';
-import { pages, releases } from '../db/schema.ts';
+import { materials, pages, releases } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
 import { Problem } from '../http/problem.ts';
 import { closeAtOnce, lowersSomething } from '../publish/close-at-once.ts';
@@ -16,9 +18,14 @@ import type { PublicSites } from '../serve/public-sites.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { emptyPage } from './new-page.ts';
 
-/** A project from pictures: the first opens the page, the rest hang in a gallery below the words. */
-function projectFrom(title: string, materials: readonly string[], rank: string, slug: string): Page {
-  const [opening, ...rest] = materials;
+/** A project from materials: the first picture opens the page, the others hang in a gallery, all else stands below. */
+function projectFrom(
+  title: string,
+  chosen: readonly { id: string; kind: MaterialKind }[],
+  rank: string,
+  slug: string,
+): Page {
+  const [opening, ...rest] = chosen.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
   const page = emptyPage('project', rank, slug);
   return {
     ...page,
@@ -29,6 +36,11 @@ function projectFrom(title: string, materials: readonly string[], rank: string, 
       ...(rest.length > 0
         ? [{ id: newId(), height: 'public' as const, kind: 'gallery' as const, title: '', pictures: rest }]
         : []),
+      ...chosen.flatMap(({ id, kind }): Part[] => {
+        const base = { id: newId(), height: 'public' as const, material: id };
+        if (kind === 'picture') return [];
+        return [kind === 'document' ? { ...base, kind, download: false } : { ...base, kind }];
+      }),
     ],
   };
 }
@@ -50,7 +62,21 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
           .sort()
           .at(-1) ?? null;
       const slug = pageSlug(body.title || 'project', new Set(rows.map((row) => row.slug)));
-      const page = projectFrom(body.title, body.materials, generateKeyBetween(last, null), slug);
+      const kinds = new Map(
+        body.materials.length === 0
+          ? []
+          : (
+              await running.tx
+                .select({ id: materials.id, kind: materials.kind })
+                .from(materials)
+                .where(and(eq(materials.accountId, scope.account), inArray(materials.id, body.materials)))
+            ).map(({ id, kind }) => [id, kind]),
+      );
+      const chosen = body.materials.flatMap((id) => {
+        const kind = kinds.get(id);
+        return kind ? [{ id, kind }] : [];
+      });
+      const page = projectFrom(body.title, chosen, generateKeyBetween(last, null), slug);
       id = page.id;
       await running.insert('page', page);
     });

@@ -1,8 +1,11 @@
 import { eq, max } from 'drizzle-orm';
 import { entrancesOf } from '#core/access/entrances.ts';
-import type { SiteView } from '#core/access/seen-by.ts';
+import type { SeenMaterial, SiteView } from '#core/access/seen-by.ts';
+import type { DocumentContent } from '#core/content/document.ts';
+import { picturesOf, type ShownPicture } from '#core/gallery/picture-source.ts';
 import type { Draft } from '#core/content/site.ts';
-import { picturesOn, type Picture } from '#site/render/page-input.ts';
+import type { MediaSources } from '#site/render/medium.ts';
+import type { Picture } from '#site/render/page-input.ts';
 import type { FileTree, Manifest } from '#core/release/manifest.ts';
 import { narrowed } from '#core/release/narrowed.ts';
 import { releasable } from '#core/release/released.ts';
@@ -16,6 +19,7 @@ import {
   recipesFor,
   rememberDerivatives,
 } from '../media/derive.ts';
+import { contentsIn, mediaFiles, type MediaFiles, mediaTree } from './published-media.ts';
 import { materialsIn, pictureFiles, publishedPicture } from './published-pictures.ts';
 import { loadDraft } from '../sites/load-draft.ts';
 import { renderEntrance, type RenderDeps } from './render-entrance.ts';
@@ -26,14 +30,27 @@ export interface PublishDeps extends RenderDeps {
 
 export type Progress = (step: string, done: number, total: number) => void;
 
-/** Makes the missing picture files of these views and returns all of them by material. */
-async function picturesOf(
+/** Everything some views are drawn from, ready to be fetched. */
+interface Made {
+  pictures: Record<string, Picture>;
+  /** Files of each picture, by its name. */
+  files: Map<string, Derivative[]>;
+  contents: Map<string, DocumentContent>;
+  shownOf(material: SeenMaterial): ShownPicture[];
+  media: MediaFiles;
+}
+
+/** Makes what is missing of pictures, recordings and captions of these views. */
+async function makeFiles(
   deps: PublishDeps,
   views: readonly SiteView[],
   progress: Progress,
   signal: AbortSignal,
-): Promise<{ pictures: Record<string, Picture>; files: Map<string, Derivative[]> }> {
-  const wanted = materialsIn(views).map((material) => ({ material, recipes: recipesFor(material) }));
+): Promise<Made> {
+  const materials = materialsIn(views);
+  const contents = await contentsIn(deps, materials);
+  const shownOf = (material: SeenMaterial) => picturesOf(material, contents.get(material.original));
+  const wanted = materials.flatMap(shownOf).map((shown) => ({ shown, recipes: recipesFor(shown.source) }));
   const known = await knownDerivatives(
     deps.db,
     wanted.flatMap(({ recipes }) => recipes.map(({ key }) => key)),
@@ -43,12 +60,12 @@ async function picturesOf(
   let done = 0;
   progress('Preparing pictures', 0, missing.length);
   await Promise.all(
-    missing.map(({ material, recipes }) =>
+    missing.map(({ shown, recipes }) =>
       deps.decoding.run(async () => {
         signal.throwIfAborted();
         const made = await derivePicture(
           deps.blobs,
-          material,
+          shown.source,
           recipes.filter(({ key }) => !known.has(key)),
           signal,
         );
@@ -60,26 +77,32 @@ async function picturesOf(
     ),
   );
   const pictures: Record<string, Picture> = {};
-  for (const { material, recipes } of wanted) {
+  for (const { shown, recipes } of wanted) {
     const own = recipes.flatMap(({ key }) => known.get(key) ?? []);
-    files.set(material.id, own);
-    pictures[material.id] = publishedPicture(material, own);
+    files.set(shown.id, own);
+    pictures[shown.id] = publishedPicture(shown, own);
   }
-  return { pictures, files };
+  signal.throwIfAborted();
+  return { pictures, files, contents, shownOf, media: await mediaFiles(deps, materials) };
 }
 
 /** The files one entrance may fetch: its pages, their pictures and the shared assets. */
 async function entranceTree(
   deps: PublishDeps,
   view: SiteView,
-  pictures: Record<string, Picture>,
-  files: ReadonlyMap<string, Derivative[]>,
+  { pictures, files, contents, shownOf, media }: Made,
   onPage: () => void,
 ): Promise<FileTree> {
-  const shown = new Set(view.pages.flatMap(picturesOn));
+  const shown = Object.values(view.materials).flatMap(shownOf);
+  const sources: MediaSources = {
+    pictures,
+    content: (original) => contents.get(original),
+    file: ({ id }, as) => media[as].get(id)?.path ?? '',
+  };
   return {
-    ...(await renderEntrance(deps, view, pictures, onPage)),
-    ...pictureFiles([...shown].flatMap((id) => files.get(id) ?? [])),
+    ...(await renderEntrance(deps, view, sources, onPage)),
+    ...pictureFiles(shown.flatMap(({ id }) => files.get(id) ?? [])),
+    ...mediaTree(view, media),
     ...deps.assets.files,
   };
 }
@@ -119,14 +142,14 @@ async function attempt(
   const views = [entrances.public, entrances.siteLink, ...Object.values(entrances.pageLinks)].filter(
     (view) => view !== null,
   );
-  const { pictures, files } = await picturesOf(deps, views, progress, signal);
+  const made = await makeFiles(deps, views, progress, signal);
 
   const total = views.reduce((sum, view) => sum + view.pages.length, 0);
   let done = 0;
   const onPage = () => progress('Writing pages', ++done, total);
   const tree = async (view: SiteView | null) => {
     signal.throwIfAborted();
-    return view && entranceTree(deps, view, pictures, files, onPage);
+    return view && entranceTree(deps, view, made, onPage);
   };
   const manifest: Manifest = {
     public: await tree(entrances.public),
@@ -150,13 +173,13 @@ async function attempt(
       .from(releases)
       .where(eq(releases.siteId, siteId));
     const number = (last?.number ?? 0) + 1;
-    const [made] = await tx
+    const [release] = await tx
       .insert(releases)
       .values({ siteId, number, name, source, manifest })
       .returning({ id: releases.id });
     await tx
       .update(sites)
-      .set({ liveRelease: made?.id ?? null })
+      .set({ liveRelease: release?.id ?? null })
       .where(eq(sites.id, siteId));
     return number;
   });

@@ -1,5 +1,6 @@
 import type { Id } from '#core/content/id.ts';
 import type { SeenMaterial } from '#core/access/seen-by.ts';
+import type { ShownPicture } from '#core/gallery/picture-source.ts';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { type Picture, pictureOf } from '#site/render/page-input.ts';
 import type { Derivative, PublishedFormat } from '../media/derive.ts';
@@ -11,14 +12,14 @@ export const pictureFileName = (file: Derivative): string =>
   `files/${file.hash.slice(0, 20)}.${endings[file.format]}`;
 
 /** A picture for the page, from the files made of it. */
-export function publishedPicture(material: SeenMaterial, files: readonly Derivative[]): Picture {
+export function publishedPicture(shown: ShownPicture, files: readonly Derivative[]): Picture {
   const of = (format: PublishedFormat) =>
     files
       .filter((file) => file.format === format)
       .sort((a, b) => a.widthPx - b.widthPx)
       .map((file) => ({ url: pictureFileName(file), widthPx: file.widthPx }));
   return {
-    ...pictureOf(material),
+    ...pictureOf(shown),
     sources: [
       { type: 'image/avif', files: of('avif') },
       { type: 'image/webp', files: of('webp') },

@@ -2,7 +2,8 @@ import { createHash } from 'node:crypto';
 import { inArray } from 'drizzle-orm';
 import type { SiteView } from '#core/access/seen-by.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
-import { pageInputs, type PageInput, type Picture } from '#site/render/page-input.ts';
+import type { MediaSources } from '#site/render/medium.ts';
+import { pageInputs, type PageInput } from '#site/render/page-input.ts';
 import { renderPage } from '#site/render/render-page.tsx';
 import type { Database } from '../db/connect.ts';
 import { renderedPages } from '../db/schema.ts';
@@ -35,11 +36,11 @@ function inputKey(input: PageInput, { assets, rendererVersion }: RenderDeps): st
 export async function renderEntrance(
   deps: RenderDeps,
   view: SiteView,
-  pictures: Readonly<Record<string, Picture>>,
+  sources: MediaSources,
   onPage: (rendered: boolean) => void,
 ): Promise<FileTree> {
   const { db, blobs } = deps;
-  const wanted = pageInputs(view, pictures).map(({ path, input }) => ({
+  const wanted = pageInputs(view, sources).map(({ path, input }) => ({
     path,
     input,
     key: inputKey(input, deps),

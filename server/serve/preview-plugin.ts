@@ -1,15 +1,17 @@
 import { createHash } from 'node:crypto';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
-import { previewPath, type PreviewSize } from '#contract/preview-path.ts';
+import { draftPaths } from '#contract/material-paths.ts';
 import { seenBy } from '#core/access/seen-by.ts';
 import type { Viewer } from '#core/access/viewer.ts';
 import { idSchema } from '#core/content/id.ts';
-import { pageInputs, pictureOf, type Picture } from '#site/render/page-input.ts';
+import { draftSources } from '#site/render/draft-sources.ts';
+import { pageInputs } from '#site/render/page-input.ts';
 import { renderPage } from '#site/render/render-page.tsx';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { BlobStore } from '../media/blob-store.ts';
+import { contentsIn } from '../publish/published-media.ts';
 import type { StoredAssets } from '../publish/site-assets.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { notFound } from '../http/problem.ts';
@@ -53,21 +55,13 @@ export function previewRoutes(
         .send(
           '<!doctype html><html lang="en"><head><title>Nothing to see</title></head><body><p>This reader would see nothing: the site does not open for them. Raise the site in Share to change that.</p></body></html>',
         );
-    const pictures: Record<string, Picture> = {};
-    for (const material of Object.values(view.materials)) {
-      // The preview's address starts at the server's root, so it works from any depth of page.
-      const url = (size: PreviewSize) =>
-        `../`.repeat(4 + path.split('/').length - 1) + previewPath(material, size);
-      pictures[material.id] = {
-        ...pictureOf(material),
-        sources: [],
-        fallback: [
-          { url: url(480), widthPx: 480 },
-          { url: url(1400), widthPx: 1400 },
-        ],
-      };
-    }
-    const page = pageInputs(view, pictures).find((one) => one.path === path);
+    // Addresses lead from the preview's entrance to the server's root.
+    const root = '../'.repeat(4);
+    const materials = Object.values(view.materials);
+    const contents = await contentsIn({ db }, materials);
+    const page = pageInputs(view, draftSources(materials, contents, draftPaths, root)).find(
+      (one) => one.path === path,
+    );
     if (!page) throw notFound('This page');
     // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
     const { html, style } = renderPage(page.input, assets.names);
@@ -76,7 +70,7 @@ export function previewRoutes(
       .header('cache-control', 'private, no-store')
       .header(
         'content-security-policy',
-        `default-src 'none'; img-src 'self'; font-src 'self'; script-src 'self'; style-src 'self' 'sha256-${sha256(style)}'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`,
+        `default-src 'none'; img-src 'self'; media-src 'self'; font-src 'self'; script-src 'self'; style-src 'self' 'sha256-${sha256(style)}'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`,
       )
       .send(html);
   });

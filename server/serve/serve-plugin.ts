@@ -3,6 +3,7 @@ import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { closedPageStyle, renderClosedPage } from '#site/render/closed-page.tsx';
 import type { BlobStore } from '../media/blob-store.ts';
+import { sendRanged } from '../http/send-ranged.ts';
 import { keepHeader } from '../readers/messages.ts';
 import { acceptedCoding, type Coding, type ReadyResponses } from './ready-responses.ts';
 import { ByteCache } from './byte-cache.ts';
@@ -16,7 +17,7 @@ const sha256 = (text: string): string => createHash('sha256').update(text).diges
 const closedPolicy = `default-src 'none'; style-src 'sha256-${sha256(closedPageStyle)}'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`;
 
 const policyOf = (file: ManifestFile): string =>
-  `default-src 'none'; img-src 'self'; font-src 'self'; script-src 'self'; style-src 'self'${file.styleHash ? ` 'sha256-${file.styleHash}'` : ''}; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`;
+  `default-src 'none'; img-src 'self'; media-src 'self'; font-src 'self'; script-src 'self'; style-src 'self'${file.styleHash ? ` 'sha256-${file.styleHash}'` : ''}; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`;
 
 /** The same status, headers and bytes for "never existed" and "not for you". */
 export function closed(reply: FastifyReply): FastifyReply {
@@ -80,7 +81,11 @@ export function serveSites(
     if (!entrance.indexable) headers['x-robots-tag'] = 'noindex';
     if (file.type.startsWith('text/html')) headers['content-security-policy'] = policyOf(file);
     reply.headers(headers);
+    if (file.download) headers['content-disposition'] = `attachment; filename="${file.download}"`;
     if (request.headers['if-none-match'] === etag) return reply.code(304).send();
+    // Recordings are fetched in pieces, so they are neither kept in memory nor left to the reading processes.
+    if (/^(audio|video)\//.test(file.type))
+      return sendRanged(request, reply.headers(headers), blobs, { ...file, hash: form.hash });
     if (form.encoding) headers['content-encoding'] = form.encoding;
     if (file.bytes > keptUpTo)
       return reply.headers({ ...headers, 'content-length': file.bytes }).send(blobs.stream(form.hash));

@@ -57,8 +57,11 @@ async function isFree(db: Database, site: string, address: string): Promise<bool
   return (!taken || taken.id === site) && (!former || former.id === site);
 }
 
-export function siteRoutes(app: FastifyInstance, deps: PublishDeps & { open: PublicSites }): void {
-  const { db, open } = deps;
+export function siteRoutes(
+  app: FastifyInstance,
+  deps: PublishDeps & { open: PublicSites; limits: { maxFileBytes: number; maxTotalBytes: number } },
+): void {
+  const { db, open, limits } = deps;
 
   handle(app, listSites, async (_, request) =>
     db
@@ -74,7 +77,7 @@ export function siteRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
   });
 
   handle(app, getSite, async ({ params }, request) =>
-    siteState(db, await ownSite(db, makerOf(request).id, params.site)),
+    siteState(db, await ownSite(db, makerOf(request).id, params.site), limits),
   );
 
   handle(app, changeSite, async ({ params, body }, request) => {

@@ -5,13 +5,18 @@ import { liveStatement } from './live-statement.ts';
 import { loadDraft, ownSite, type SiteRow } from './load-draft.ts';
 
 /** Everything the studio needs to show a site. */
-export async function siteState(db: Executor, site: SiteRow): Promise<SiteState> {
+export async function siteState(
+  db: Executor,
+  site: SiteRow,
+  limits: { maxFileBytes: number; maxTotalBytes: number },
+): Promise<SiteState> {
   const draft = await loadDraft(db, site);
   return {
     revision: site.revision,
     ...draft,
     history: await historyOf(db, site.id),
     live: await liveStatement(db, site, draft),
+    limits: { fileBytes: limits.maxFileBytes, totalBytes: limits.maxTotalBytes },
   };
 }
 

@@ -97,7 +97,14 @@ function Parts({ input }: { input: PageInput }) {
   return (
     <>
       {input.page.parts.map((part, at) => {
-        const shown = <PartView part={part} pictures={input.pictures} toRoot={input.toRoot} />;
+        const shown = (
+          <PartView
+            part={part}
+            pictures={input.pictures}
+            medium={input.media[part.id] ?? null}
+            toRoot={input.toRoot}
+          />
+        );
         const fullWidth = part.kind === 'picture' && part.width === 'full';
         return (
           <section key={part.id} className={part.kind === 'words' ? 'band close' : 'band'}>

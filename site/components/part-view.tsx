@@ -1,6 +1,10 @@
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { useProperties } from '../render/declarations.ts';
 import type { Picture } from '../render/page-input.ts';
+import type { Medium } from '../render/medium.ts';
+import { DocumentView } from './document-view.tsx';
+import { LargeLink } from './large-link.tsx';
+import { ClipView, SoundView } from './recording-view.tsx';
 import { PictureView } from './picture-view.tsx';
 import { Rows } from './rows.tsx';
 import { useSlots } from './slots.ts';
@@ -9,34 +13,9 @@ import { WordsView } from './words-view.tsx';
 export interface PartViewProps {
   part: SeenPart;
   pictures: Readonly<Record<string, Picture>>;
+  /** What it shows that is more than words and pictures. */
+  medium: Medium | null;
   toRoot: string;
-}
-
-/** The address a click on a picture opens without a script: its largest file in the most widely read format. */
-function largest(picture: Picture, toRoot: string): string {
-  return toRoot + (picture.fallback.at(-1)?.url ?? '');
-}
-
-function LargeLink({
-  picture,
-  toRoot,
-  children,
-}: {
-  picture: Picture;
-  toRoot: string;
-  children: React.ReactNode;
-}) {
-  const best = picture.sources.at(-1)?.files.at(-1) ?? picture.fallback.at(-1);
-  return (
-    <a
-      href={largest(picture, toRoot)}
-      aria-label={picture.alt ? undefined : 'Open this picture large'}
-      data-zoom={`${picture.widthPx}x${picture.heightPx}`}
-      data-large={best ? toRoot + best.url : undefined}
-    >
-      {children}
-    </a>
-  );
 }
 
 /** What stands below a picture; readers get nothing where there are no words. */
@@ -53,7 +32,7 @@ const pictureSizes = {
 } as const;
 
 /** One part as readers see it. */
-export function PartView({ part, pictures, toRoot }: PartViewProps) {
+export function PartView({ part, pictures, medium, toRoot }: PartViewProps) {
   const attach = useProperties();
   switch (part.kind) {
     case 'words':
@@ -90,5 +69,11 @@ export function PartView({ part, pictures, toRoot }: PartViewProps) {
         </div>
       );
     }
+    case 'document':
+      return medium?.kind === 'document' ? <DocumentView medium={medium} toRoot={toRoot} /> : null;
+    case 'sound':
+      return medium?.kind === 'sound' ? <SoundView medium={medium} toRoot={toRoot} /> : null;
+    case 'clip':
+      return medium?.kind === 'clip' ? <ClipView medium={medium} toRoot={toRoot} /> : null;
   }
 }

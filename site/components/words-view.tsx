@@ -1,5 +1,5 @@
 import { Fragment, type ReactNode } from 'react';
-import type { Block, Inline, RichText } from '#core/content/rich-text.ts';
+import type { Block, Inline, RichText, TableRow } from '#core/content/rich-text.ts';
 
 function InlineView({ node }: { node: Inline }): ReactNode {
   if (node.type === 'hardBreak') return <br />;
@@ -32,6 +32,33 @@ function BlockView({ block }: { block: Block }): ReactNode {
             <li key={at}>{blocks(item.content)}</li>
           ))}
         </List>
+      );
+    }
+    case 'table': {
+      const [first, ...rest] = block.content;
+      const headed = first?.content.every((cell) => cell.type === 'tableHeader') ?? false;
+      const row = (one: TableRow, at: number) => (
+        <tr key={at}>
+          {one.content.map((cell, column) =>
+            cell.type === 'tableHeader' ? (
+              <th key={column} scope={headed && at === 0 ? 'col' : 'row'}>
+                {blocks(cell.content)}
+              </th>
+            ) : (
+              <td key={column}>{blocks(cell.content)}</td>
+            ),
+          )}
+        </tr>
+      );
+      return (
+        // A wide table scrolls by itself, by keyboard too, and never makes the page scroll sideways.
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what scrolls has to be reached
+        <div className="table" role="region" aria-label="Table" tabIndex={0}>
+          <table>
+            {headed && first && <thead>{row(first, 0)}</thead>}
+            <tbody>{(headed ? rest : block.content).map((one, at) => row(one, at + 1))}</tbody>
+          </table>
+        </div>
       );
     }
   }

@@ -1,6 +1,8 @@
 import type { Id } from '#core/content/id.ts';
 import { materialsOf } from '#core/content/part.ts';
-import type { SeenMaterial, SeenPage, SiteView } from '#core/access/seen-by.ts';
+import type { SeenPage, SiteView } from '#core/access/seen-by.ts';
+import { pagePicture, type ShownPicture } from '#core/gallery/picture-source.ts';
+import { type MediaSources, type Medium, mediumOf } from './medium.ts';
 
 /** One file of a picture, as the page refers to it: a path relative to the entrance, or an address in the studio. */
 export interface PictureFile {
@@ -54,6 +56,8 @@ export interface PageInput {
   menu: { title: string; path: string; current: boolean }[];
   page: SeenPage;
   pictures: Record<Id, Picture>;
+  /** What parts show that is more than words and pictures, by the part's id. */
+  media: Record<Id, Medium>;
   /** The wall, on a home page. */
   cards: Card[];
   /** The projects before and after this one on the wall. */
@@ -61,8 +65,18 @@ export interface PageInput {
   after: Card | null;
 }
 
-/** The picture that stands for a page: its opening's first, else the first picture of its parts. */
-export const coverOf = (page: SeenPage): Id | null => picturesOn(page)[0] ?? null;
+/** The picture that stands for a page: its opening's first, else the first of its parts, else a document's first page. */
+export function coverOf(page: SeenPage, view: SiteView): Id | null {
+  const [first] = picturesOn(page);
+  if (first !== undefined) return first;
+  for (const id of page.parts.flatMap(materialsOf)) {
+    const material = view.materials[id];
+    if (material?.kind !== 'document') continue;
+    const shown = material.shownBy ?? material;
+    if (shown.facts.pages.length > 0) return pagePicture(shown.id, 0);
+  }
+  return null;
+}
 
 /** Where each page stands below the entrance: '' for the entrance itself, else 'slug/' with its parents before it. */
 export function pathsOf(view: SiteView): Map<Id, string> {
@@ -75,22 +89,17 @@ export function pathsOf(view: SiteView): Map<Id, string> {
   return paths;
 }
 
-/** Ids of the pictures a page shows itself, in reading order and once each. */
+/** Ids of the pictures a page shows itself, in reading order and once each; those of its documents are not among them. */
 export function picturesOn(page: SeenPage): Id[] {
-  return [...new Set([...page.opening.pictures, ...page.parts.flatMap(materialsOf)])];
+  const inParts = page.parts.flatMap((part) =>
+    part.kind === 'picture' || part.kind === 'gallery' ? materialsOf(part) : [],
+  );
+  return [...new Set([...page.opening.pictures, ...inParts])];
 }
 
-/** What a material brings to its picture; the files are added by whoever knows them. */
-export function pictureOf(material: SeenMaterial): Omit<Picture, 'sources' | 'fallback'> {
-  return {
-    id: material.id,
-    alt: material.alt,
-    caption: material.caption,
-    widthPx: material.facts.widthPx,
-    heightPx: material.facts.heightPx,
-    colour: material.fixes.round ? null : material.facts.colour,
-    focus: material.fixes.focus ?? { x: 0.5, y: 0.5 },
-  };
+/** What a shown picture brings to the page; the files are added by whoever knows them. */
+export function pictureOf({ source, ...shown }: ShownPicture): Omit<Picture, 'sources' | 'fallback'> {
+  return { ...shown, widthPx: source.widthPx, heightPx: source.heightPx };
 }
 
 const listed = (page: SeenPage): boolean => page.kind === 'project' && page.title.trim() !== '';
@@ -99,18 +108,16 @@ const listed = (page: SeenPage): boolean => page.kind === 'project' && page.titl
  * Splits a view into its pages' inputs. A page that names nobody but itself does not change when another page's
  * words do, which is what makes publishing one changed word cheap.
  *
- * @param pictures every picture of the view, by material id; missing ones are left out of the page
+ * @param sources every picture of the view, and where files are; a missing picture is left out of the page
  * @returns one input for each page that has an address, with its path below the entrance
  */
-export function pageInputs(
-  view: SiteView,
-  pictures: Readonly<Record<Id, Picture>>,
-): { path: string; input: PageInput }[] {
+export function pageInputs(view: SiteView, sources: MediaSources): { path: string; input: PageInput }[] {
+  const { pictures } = sources;
   const paths = pathsOf(view);
   const wall = view.pages.filter((page) => listed(page) && page.id !== view.entry);
   const card = (page: SeenPage | undefined): Card | null => {
     if (!page) return null;
-    const cover = coverOf(page);
+    const cover = coverOf(page, view);
     return {
       id: page.id,
       title: page.title,
@@ -131,6 +138,11 @@ export function pageInputs(
       const picture = pictures[id];
       if (picture) own[id] = picture;
     }
+    const media: Record<Id, Medium> = {};
+    for (const part of page.parts) {
+      const medium = mediumOf(part, view.materials, sources);
+      if (medium) media[part.id] = medium;
+    }
     const input: PageInput = {
       siteTitle: view.site.title,
       theme: view.site.theme,
@@ -145,6 +157,7 @@ export function pageInputs(
         })),
       page,
       pictures: own,
+      media,
       cards: page.kind === 'home' ? wall.map((one) => card(one)).filter((one) => one !== null) : [],
       before: at > 0 ? card(wall[at - 1]) : null,
       after: at >= 0 ? card(wall[at + 1]) : null,

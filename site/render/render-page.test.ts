@@ -1,3 +1,4 @@
+import { picturesOf } from '#core/gallery/picture-source.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '#core/access/arbitrary-draft.ts';
@@ -20,13 +21,14 @@ function pagesOf(draft: Draft): { path: string; html: string; style: string }[] 
     .filter((view) => view !== null)
     .flatMap((view) => {
       const pictures: Record<string, Picture> = {};
-      for (const material of Object.values(view.materials))
-        pictures[material.id] = {
-          ...pictureOf(material),
-          sources: [{ type: 'image/webp', files: [{ url: `files/${material.id}.webp`, widthPx: 480 }] }],
-          fallback: [{ url: `files/${material.id}.jpg`, widthPx: 960 }],
+      for (const shown of Object.values(view.materials).flatMap((one) => picturesOf(one, undefined)))
+        pictures[shown.id] = {
+          ...pictureOf(shown),
+          sources: [{ type: 'image/webp', files: [{ url: `files/${shown.id}.webp`, widthPx: 480 }] }],
+          fallback: [{ url: `files/${shown.id}.jpg`, widthPx: 960 }],
         };
-      return pageInputs(view, pictures).map(({ path, input }) => ({ path, ...renderPage(input, assets) }));
+      const sources = { pictures, content: () => undefined, file: () => 'files/one' };
+      return pageInputs(view, sources).map(({ path, input }) => ({ path, ...renderPage(input, assets) }));
     });
 }
 

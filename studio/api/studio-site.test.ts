@@ -22,7 +22,13 @@ const patch = (change: Partial<Patch>): Patch => ({
   live,
   ...change,
 });
-const state = draftArbitrary.map((draft): SiteState => ({ ...draft, revision: 5, history, live }));
+const state = draftArbitrary.map((draft): SiteState => ({
+  ...draft,
+  revision: 5,
+  history,
+  live,
+  limits: { fileBytes: 1, totalBytes: 1 },
+}));
 
 describe('applyPatch', () => {
   test('changes, adds and removes exactly the rows it names, and keeps pages in reading order', () => {

@@ -1,12 +1,49 @@
-import { previewPath, type PreviewSize } from '#contract/preview-path.ts';
+import { AudioLines, Clapperboard, FileText, Presentation } from 'lucide-react';
+import { previewPath, type PreviewSize } from '#contract/material-paths.ts';
+import { pageSizePx, slideFormats } from '#core/content/document.ts';
 import type { Material } from '#core/content/material.ts';
-import { shownSize } from '#core/gallery/fixed-frame.ts';
+import { type Size, shownSize } from '#core/gallery/fixed-frame.ts';
+import { kindNames } from './kind-names.ts';
 
-/** What a picture is called where a name is needed. */
+/** What a material is called where a name is needed. */
 export const materialName = (material: Material): string =>
-  material.title || material.caption || material.alt || material.fileName || 'Untitled picture';
+  material.title ||
+  material.caption ||
+  material.alt ||
+  material.fileName ||
+  `Untitled ${kindNames[material.kind]}`;
 
-/** A material's picture, its colour in its place until it is there. */
+/** Proportions in which a material is shown small. */
+export function shapeOf(material: Material): Size {
+  switch (material.kind) {
+    case 'picture':
+      return shownSize(material.facts, material.fixes);
+    case 'document': {
+      const [first] = material.facts.pages;
+      return first ? pageSizePx(first) : { widthPx: 300, heightPx: 400 };
+    }
+    case 'clip':
+      return material.facts;
+    case 'sound':
+      return { widthPx: 400, heightPx: 300 };
+  }
+}
+
+const icons = { document: FileText, sound: AudioLines, clip: Clapperboard };
+
+/** A sheet with a sign and a name, for what has no picture. */
+function KindSheet({ material, className }: { material: Material; className: string }) {
+  const slides = material.kind === 'document' && slideFormats.some((one) => one === material.facts.format);
+  const Icon = slides ? Presentation : material.kind === 'picture' ? FileText : icons[material.kind];
+  return (
+    <span className={`kind-sheet ${className}`} data-kind={material.kind} aria-hidden="true">
+      <Icon size={26} strokeWidth={1.5} aria-hidden="true" />
+      <span>{materialName(material)}</span>
+    </span>
+  );
+}
+
+/** A material's picture, its colour in its place until it is there; a sheet with its name where it has none. */
 export function MaterialPicture({
   material,
   size = 480,
@@ -18,7 +55,11 @@ export function MaterialPicture({
   className?: string;
   alt?: string;
 }) {
-  const shown = shownSize(material.facts, material.fixes);
+  const pictured =
+    material.kind === 'picture' || (material.kind === 'document' && material.facts.pages.length > 0);
+  if (!pictured) return <KindSheet material={material} className={className} />;
+  const shown = shapeOf(material);
+  const colour = material.kind === 'picture' ? material.facts.colour : '#ffffff';
   return (
     <img
       src={`/${previewPath(material, size)}`}
@@ -26,7 +67,7 @@ export function MaterialPicture({
       height={shown.heightPx}
       alt={alt ?? (material.alt || materialName(material))}
       className={className}
-      style={material.fixes.round ? undefined : { backgroundColor: material.facts.colour }}
+      style={material.fixes.round ? undefined : { backgroundColor: colour }}
       loading="lazy"
       decoding="async"
       draggable={false}

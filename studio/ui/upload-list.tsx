@@ -6,7 +6,7 @@ const words: Record<Upload['state'], string> = {
   sending: 'on its way',
   reading: 'being read',
   done: 'added',
-  duplicate: 'you have this picture already, so it was not stored again',
+  duplicate: 'you have this already, so it was not stored again',
   failed: '',
   cancelled: '',
 };

@@ -1,27 +1,25 @@
-import { previewPath } from '#contract/preview-path.ts';
 import { seenBy } from '#core/access/seen-by.ts';
+import { draftPaths } from '#contract/material-paths.ts';
+import type { DocumentContent } from '#core/content/document.ts';
 import type { Page } from '#core/content/page.ts';
 import { isEmptyPart } from '#core/content/part.ts';
 import type { Draft } from '#core/content/site.ts';
-import { type PageInput, pageInputs, type Picture, pictureOf } from '#site/render/page-input.ts';
+import { draftSources } from '#site/render/draft-sources.ts';
+import { type PageInput, pageInputs } from '#site/render/page-input.ts';
 
 /**
  * What the composed page is drawn from: the page as its maker sees it, with the studio's previews for pictures and
  * with the parts that are still empty, which no reader ever gets.
+ *
+ * @param contents what was read out of the page's documents, by the hash of their files
  */
-export function composeInput(draft: Draft, page: Page): PageInput | null {
+export function composeInput(
+  draft: Draft,
+  page: Page,
+  contents: ReadonlyMap<string, DocumentContent>,
+): PageInput | null {
   const view = seenBy(draft, { kind: 'maker' });
   if (!view) return null;
-  const pictures: Record<string, Picture> = {};
-  for (const material of draft.materials)
-    pictures[material.id] = {
-      ...pictureOf(material),
-      sources: [],
-      fallback: [
-        { url: `/${previewPath(material, 480)}`, widthPx: 480 },
-        { url: `/${previewPath(material, 1400)}`, widthPx: 1400 },
-      ],
-    };
   const withEmpty = {
     ...view,
     pages: view.pages.map((seen) =>
@@ -30,6 +28,7 @@ export function composeInput(draft: Draft, page: Page): PageInput | null {
         : seen,
     ),
   };
-  const found = pageInputs(withEmpty, pictures).find(({ input }) => input.page.id === page.id);
+  const sources = draftSources(Object.values(view.materials), contents, draftPaths, '/');
+  const found = pageInputs(withEmpty, sources).find(({ input }) => input.page.id === page.id);
   return found ? { ...found.input, toRoot: '' } : null;
 }

@@ -11,7 +11,7 @@ import { type ReactNode, useCallback, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { Opening, Page } from '#core/content/page.ts';
-import type { Part, PartKind } from '#core/content/part.ts';
+import { materialsOf, type Part, type PartKind, partKindOf } from '#core/content/part.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { PageView } from '#site/components/page-view.tsx';
 import { type Slots, SlotsContext } from '#site/components/slots.ts';
@@ -24,6 +24,7 @@ import { PageState } from '../projects/projects.tsx';
 import { CaseFactsColumn } from './case-facts.tsx';
 import { composeInput } from './compose-input.ts';
 import { EditableLine } from './editable-line.tsx';
+import { MediumPanel } from './medium-panel.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
 import { PartFrame } from './part-frame.tsx';
 import { partNames } from './part-words.ts';
@@ -32,6 +33,7 @@ import './site-look.css';
 import { Tail } from './tail.tsx';
 import { TieLine } from './tie-line.tsx';
 import { Tray } from './tray.tsx';
+import { useDocuments } from './use-documents.ts';
 import { useParts } from './use-parts.ts';
 import { WordsEditor } from './words-editor.tsx';
 
@@ -71,7 +73,14 @@ function ComposePage({ page }: { page: Page }) {
   const [sheet, setSheet] = useState<'facts' | 'tray' | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
 
-  const input = useMemo(() => composeInput(state, page), [state, page]);
+  const documents = useMemo(() => {
+    const here = new Set(page.parts.flatMap(materialsOf));
+    const own = state.materials.filter((one) => one.kind === 'document' && here.has(one.id));
+    const shownBy = new Set(own.map((one) => one.shownBy));
+    return [...own, ...state.materials.filter(({ id }) => shownBy.has(id))];
+  }, [page.parts, state.materials]);
+  const contents = useDocuments(state.site.id, documents);
+  const input = useMemo(() => composeInput(state, page, contents), [state, page, contents]);
   const loose = useMemo(() => {
     const used = usedMaterials(state.pages);
     return state.materials.filter(({ id }) => !used.has(id));
@@ -80,6 +89,7 @@ function ComposePage({ page }: { page: Page }) {
   const selectedPart = page.parts[selectedAt];
   const after = selectedAt < 0 ? (selected === 'opening' ? 0 : page.parts.length) : selectedAt + 1;
 
+  const isAPicture = (id: string) => state.materials.find((one) => one.id === id)?.kind === 'picture';
   const setOpening = useCallback(
     (opening: Opening) =>
       changePage(
@@ -104,8 +114,33 @@ function ComposePage({ page }: { page: Page }) {
   };
   const tie = (kind: PartKind, at: number) => selectAndShow(parts.insert(kind, at));
 
-  /** Puts pictures where they were meant to go: into a gallery, or at a place on the page. */
-  const placeIn = (part: Part | undefined, at: number, pictures: readonly string[]) => {
+  /** Puts materials where they were meant to go: pictures into a gallery, all else as parts at a place on the page. */
+  const placeIn = (part: Part | undefined, at: number, materials: readonly string[]) => {
+    const known = materials.flatMap((one) => state.materials.find(({ id }) => id === one) ?? []);
+    const pictures = known.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
+    const others = known.filter(({ kind }) => kind !== 'picture');
+    if (others.length > 0) {
+      const [only] = others;
+      if (part && only && part.kind === only.kind && part.material === null && known.length === 1)
+        return parts.change({ ...part, material: only.id });
+      const place = part ? page.parts.indexOf(part) + 1 : at;
+      return selectAndShow(
+        parts.insertAll(
+          [
+            ...others.map((one) => ({ kind: partKindOf[one.kind], materials: [one.id] })),
+            ...(pictures.length > 0
+              ? [
+                  {
+                    kind: pictures.length > 1 ? ('gallery' as const) : ('picture' as const),
+                    materials: pictures,
+                  },
+                ]
+              : []),
+          ],
+          place,
+        ),
+      );
+    }
     if (part?.kind === 'gallery')
       parts.change({ ...part, pictures: [...new Set([...part.pictures, ...pictures])] });
     else if (part?.kind === 'picture' && part.material === null && pictures[0])
@@ -114,7 +149,7 @@ function ComposePage({ page }: { page: Page }) {
       selectAndShow(parts.insert(pictures.length > 1 ? 'gallery' : 'picture', at, pictures));
   };
   const placeSelected = (pictures: readonly string[]) => {
-    if (selected === 'opening')
+    if (selected === 'opening' && pictures.every(isAPicture))
       setOpening({
         layout: page.opening.layout === 'words' ? 'full' : page.opening.layout,
         pictures: [...new Set([...pictures, ...page.opening.pictures])].slice(0, 3),
@@ -131,7 +166,7 @@ function ComposePage({ page }: { page: Page }) {
         0,
         [picture],
       );
-    else if (kind === 'opening')
+    else if (kind === 'opening' && isAPicture(picture))
       setOpening({
         layout: page.opening.layout === 'words' ? 'full' : page.opening.layout,
         pictures: [picture, ...page.opening.pictures].slice(0, 3),
@@ -183,6 +218,27 @@ function ComposePage({ page }: { page: Page }) {
         return (
           <PartFrame {...common} panel={<GalleryPanel part={part} onChange={parts.change} />}>
             {part.pictures.length > 0 ? shown : empty}
+          </PartFrame>
+        );
+      case 'document':
+      case 'sound':
+      case 'clip':
+        return (
+          <PartFrame
+            {...common}
+            panel={
+              <MediumPanel
+                part={part}
+                pageTitle={page.title}
+                onChange={parts.change}
+                onReplace={(by) => {
+                  parts.replace(part.id, by);
+                  select(by[0]?.id ?? null);
+                }}
+              />
+            }
+          >
+            {part.material ? shown : empty}
           </PartFrame>
         );
     }
@@ -371,5 +427,8 @@ function ComposePage({ page }: { page: Page }) {
 const emptyWords: Record<PartKind, string> = {
   words: 'Write here. How did it come about, and what did you find out?',
   picture: 'A picture goes here.',
+  document: 'A document goes here. Readers see its pages or words in place.',
+  sound: 'A sound goes here.',
+  clip: 'A clip goes here.',
   gallery: 'A gallery goes here. Four to eight pictures is a good number.',
 };

@@ -6,6 +6,9 @@ export const partNames: Record<Part['kind'], string> = {
   words: 'Words',
   picture: 'Picture',
   gallery: 'Gallery',
+  document: 'Document',
+  sound: 'Sound',
+  clip: 'Clip',
 };
 
 const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
@@ -19,6 +22,11 @@ export function partDetail(part: Part): string {
       return part.width === 'full' ? 'full width' : part.width === 'text' ? 'in the text' : 'wide';
     case 'gallery':
       return count(part.pictures.length, 'picture');
+    case 'document':
+      return part.download ? 'may be downloaded' : 'in place';
+    case 'sound':
+    case 'clip':
+      return part.material === null ? '' : 'to play';
   }
 }
 
@@ -27,9 +35,13 @@ export type PartState = { sign: 'empty' | 'needs' | 'fine'; words: string };
 /** Whether a part is empty or needs something before it is shown. */
 export function partState(part: Part, materials: readonly Material[]): PartState {
   if (isEmptyPart(part)) return { sign: 'empty', words: 'Empty: readers do not get it' };
-  const shown = materialsOf(part);
-  const missing = materials.filter(({ id, alt }) => shown.includes(id) && alt.trim() === '').length;
-  return missing > 0
-    ? { sign: 'needs', words: `Needs alt text for ${count(missing, 'picture')}` }
+  const shown = materials.filter(({ id }) => materialsOf(part).includes(id));
+  const missing = shown.filter((one) => one.kind === 'picture' && one.alt.trim() === '').length;
+  if (missing > 0) return { sign: 'needs', words: `Needs alt text for ${count(missing, 'picture')}` };
+  const silent = shown.some(
+    (one) => (one.kind === 'sound' || one.kind === 'clip') && one.transcript.trim() === '',
+  );
+  return silent
+    ? { sign: 'needs', words: 'Needs a transcript, for people who cannot hear it' }
     : { sign: 'fine', words: 'Ready' };
 }

@@ -1,15 +1,17 @@
 import { Upload as UploadIcon, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
+import type { MaterialKind } from '#core/content/material.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
-import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
-import { materialName, MaterialPicture } from '../../ui/material-picture.tsx';
+import { materialName, MaterialPicture, shapeOf } from '../../ui/material-picture.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
 
 interface PickPicturesProps {
+  /** What is offered; pictures, if nothing is said. */
+  kind?: MaterialKind;
   title: string;
   /** How many can be picked; 1 closes at the first. */
   most: number;
@@ -19,18 +21,27 @@ interface PickPicturesProps {
   children: ReactNode;
 }
 
-/** Chooses pictures from what was gathered, or brings new ones. */
-export function PickPictures({ title, most, without = [], onPick, children }: PickPicturesProps) {
+/** Chooses materials of one kind from what was gathered, or brings new ones. */
+export function PickPictures({
+  kind = 'picture',
+  title,
+  most,
+  without = [],
+  onPick,
+  children,
+}: PickPicturesProps) {
   const { state } = useSite();
   const { add } = useUploads();
   const [open, setOpen] = useState(false);
   const [picked, setPicked] = useState<readonly string[]>([]);
   const used = usedMaterials(state.pages);
   const offered = [...state.materials]
-    .filter(({ id }) => !without.includes(id))
+    .filter((material) => material.kind === kind && !without.includes(material.id))
     .sort((a, b) => Number(used.has(a.id)) - Number(used.has(b.id)));
   const done = (ids: readonly string[]) => {
-    onPick([...ids]);
+    // What was just brought may be of another kind.
+    const fitting = ids.filter((id) => state.materials.find((one) => one.id === id)?.kind === kind);
+    if (fitting.length > 0) onPick(fitting);
     setPicked([]);
     setOpen(false);
   };
@@ -67,7 +78,7 @@ export function PickPictures({ title, most, without = [], onPick, children }: Pi
                 <ul className="tiles max-h-[52vh] overflow-auto p-1">
                   {offered.map((material) => {
                     const at = picked.indexOf(material.id) + 1;
-                    const shown = shownSize(material.facts, material.fixes);
+                    const shown = shapeOf(material);
                     return (
                       <li
                         key={material.id}

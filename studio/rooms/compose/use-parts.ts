@@ -5,15 +5,20 @@ import type { Part, PartKind } from '#core/content/part.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { partNames } from './part-words.ts';
 
-function newPart(kind: PartKind, pictures: readonly string[] = []): Part {
+function newPart(kind: PartKind, materials: readonly string[] = []): Part {
   const base = { id: crypto.randomUUID().slice(0, 13), height: 'public' as const };
   switch (kind) {
     case 'words':
       return { ...base, kind, text: { type: 'doc', content: [] } };
     case 'picture':
-      return { ...base, kind, material: pictures[0] ?? null, width: 'wide' };
+      return { ...base, kind, material: materials[0] ?? null, width: 'wide' };
     case 'gallery':
-      return { ...base, kind, title: '', pictures: [...pictures] };
+      return { ...base, kind, title: '', pictures: [...materials] };
+    case 'document':
+      return { ...base, kind, material: materials[0] ?? null, download: false };
+    case 'sound':
+    case 'clip':
+      return { ...base, kind, material: materials[0] ?? null };
   }
 }
 
@@ -33,14 +38,35 @@ export function useParts(page: Page) {
           `part ${part.id}`,
         ),
       order: (parts: Part[], moved: string) => set(parts, 'Order of parts', `order ${moved} ${Date.now()}`),
-      insert: (kind: PartKind, at: number, pictures: readonly string[] = []): string => {
-        const part = newPart(kind, pictures);
+      /** Puts other parts in the place of one. */
+      replace: (id: string, by: readonly Part[]) =>
+        set(
+          page.parts.flatMap((part) => (part.id === id ? [...by] : [part])),
+          'Words of a document',
+          `replace ${id}`,
+        ),
+      insert: (kind: PartKind, at: number, materials: readonly string[] = []): string => {
+        const part = newPart(kind, materials);
         set(
           [...page.parts.slice(0, at), part, ...page.parts.slice(at)],
           `${partNames[kind]} tied`,
           `insert ${part.id}`,
         );
         return part.id;
+      },
+      /** Several parts at one place, as one step; the id of the first. */
+      insertAll: (
+        wanted: readonly { kind: PartKind; materials: readonly string[] }[],
+        at: number,
+      ): string => {
+        const made = wanted.map(({ kind, materials }) => newPart(kind, materials));
+        const [first] = made;
+        set(
+          [...page.parts.slice(0, at), ...made, ...page.parts.slice(at)],
+          made.length === 1 && first ? `${partNames[first.kind]} tied` : `${made.length} parts tied`,
+          `insert ${first?.id ?? ''}`,
+        );
+        return first?.id ?? '';
       },
       remove: (id: string) => {
         const part = page.parts.find((one) => one.id === id);

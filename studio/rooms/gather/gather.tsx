@@ -12,14 +12,14 @@ import {
   sortMaterials,
 } from '#core/content/group-materials.ts';
 import type { Material } from '#core/content/material.ts';
-import { shownSize } from '#core/gallery/fixed-frame.ts';
 import type { Warning } from '#core/gallery/picture-quality.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
-import { materialName, MaterialPicture } from '../../ui/material-picture.tsx';
+import { countKinds, kindLabel } from '../../ui/kind-names.ts';
+import { materialName, MaterialPicture, shapeOf } from '../../ui/material-picture.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
@@ -27,6 +27,7 @@ import { FactsOfMany } from './facts-of-many.tsx';
 import { Sorting } from './sorting.tsx';
 import { useLooks } from './use-looks.ts';
 import { warningNames } from './warning-words.ts';
+import { Meter } from './meter.tsx';
 import { MaterialFacts } from './material-facts.tsx';
 
 function Tile({
@@ -51,13 +52,16 @@ function Tile({
   onToggle: (range: boolean) => void;
   onLook: () => void;
 }) {
-  const shown = shownSize(material.facts, material.fixes);
+  const shown = shapeOf(material);
   const ratio = Math.min(2.2, Math.max(0.6, shown.widthPx / shown.heightPx));
   const name = materialName(material);
   const looks = [
+    kindLabel(material),
     ...(alike > 0 ? [`${alike + 1} alike`] : []),
     ...warnings.map((one) => warningNames[one]),
-  ].join(', ');
+  ]
+    .filter(Boolean)
+    .join(', ');
   return (
     <li
       className="tile"
@@ -72,7 +76,7 @@ function Tile({
         aria-pressed={current}
       >
         <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />
-        {material.facts.hasGps && (
+        {material.kind === 'picture' && material.facts.hasGps && (
           <span className="gps" title="Has a place in it. Removed when published.">
             <MapPin size={13} aria-hidden="true" />
             <span className="sr-only">Has a place in it; removed when published</span>
@@ -97,6 +101,8 @@ function Tile({
     </li>
   );
 }
+
+const megabyte = 1024 * 1024;
 
 /** Gather: everything collected, and the facts of each. */
 export function Gather() {
@@ -174,7 +180,7 @@ export function Gather() {
             {title}
           </h2>
           <span className="note">
-            {list.length} {list.length === 1 ? 'picture' : 'pictures'}, {inUse === 0 ? 'none' : inUse} used
+            {countKinds(list)}; {inUse === 0 ? 'none' : inUse} used
           </span>
           <button
             type="button"
@@ -214,10 +220,14 @@ export function Gather() {
               <button type="button" className="drop-line" onClick={pick}>
                 <UploadIcon size={20} aria-hidden="true" />
                 <span>
-                  <b>Drop pictures anywhere here</b>, paste them, or <u>choose</u>
-                  <small>JPEG, PNG, WebP or AVIF, up to 100 MB and 100 megapixels each</small>
+                  <b>Drop anything here</b>, paste it, or <u>choose</u>
+                  <small>
+                    Pictures, PDF, DOCX, ODT, text, slides, sound, clips; up to{' '}
+                    {Math.round(state.limits.fileBytes / megabyte)} MB each
+                  </small>
                 </span>
               </button>
+              <Meter materials={materials} totalBytes={state.limits.totalBytes} />
               <SaveWords />
             </div>
             <UploadList />
@@ -241,17 +251,17 @@ export function Gather() {
                 />
               )}
               <p className="sr-only" role="status">
-                {query && `${inOrder.length} of ${materials.length} pictures found`}
+                {query && `${inOrder.length} of ${materials.length} found`}
               </p>
               {groups.map(section)}
               {query && inOrder.length === 0 && (
                 <p className="py-6 text-ink-2">
-                  No picture has “{query}” in its title, caption, alt text, tags, maker or file name.
+                  Nothing has “{query}” in its title, caption, alt text, tags, maker or file name.
                 </p>
               )}
             </div>
             {chosen.length > 0 && (
-              <div className="chosen-bar" role="region" aria-label="Chosen pictures">
+              <div className="chosen-bar" role="region" aria-label="Chosen materials">
                 <b aria-live="polite">{chosen.length} chosen</b>
                 <button type="button" className="btn go" onClick={() => void start(chosen)}>
                   Start a project

@@ -1,20 +1,41 @@
-import { Crop, MapPin, X } from 'lucide-react';
-import { useState } from 'react';
+import { MapPin, X } from 'lucide-react';
+import { useRef } from 'react';
 import { Link } from 'react-router';
 import type { Warning } from '#core/gallery/picture-quality.ts';
 import { whereUsed } from '#core/content/where-used.ts';
+import { slideFormats } from '#core/content/document.ts';
 import type { Material, MaterialContent } from '#core/content/material.ts';
 import { warningSentences } from './warning-words.ts';
-import { FixDialog } from './fixes/fix-dialog.tsx';
+import { ClipStill } from './clip-still.tsx';
+import { FactsHead } from './facts-head.tsx';
 import { DateField } from './date-field.tsx';
 import { ProjectField } from './project-field.tsx';
+import { TranscriptField } from './transcript-field.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
 import { TagField } from './tag-field.tsx';
 import { useSite } from '../../api/site-context.tsx';
+import { duration } from '../../ui/kind-names.ts';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
 
 const megabytes = (bytes: number): string =>
   bytes < 1_000_000 ? `${Math.round(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+
+/** How large or long it is. */
+function measure(material: Material): string {
+  switch (material.kind) {
+    case 'picture':
+      return `${material.facts.widthPx} × ${material.facts.heightPx}`;
+    case 'document': {
+      const { pages, words } = material.facts;
+      const many = pages.length === 1 ? '1 page' : `${pages.length} pages`;
+      return `${pages.length > 0 ? `${many}, ` : ''}${words} words`;
+    }
+    case 'sound':
+      return duration(material.facts.seconds);
+    case 'clip':
+      return `${material.facts.widthPx} × ${material.facts.heightPx}, ${duration(material.facts.seconds)}`;
+  }
+}
 
 /** Title, caption and alt text of a picture, used here and wherever the picture is placed. */
 export function MaterialWords({ material, brief = false }: { material: Material; brief?: boolean }) {
@@ -81,7 +102,7 @@ export function MaterialFacts({
   onClose: () => void;
 }) {
   const { state, changeMaterial } = useSite();
-  const [fixing, setFixing] = useState(false);
+  const player = useRef<HTMLVideoElement>(null);
   const change = (part: Partial<MaterialContent>, what: string) =>
     changeMaterial(
       material.id,
@@ -89,17 +110,13 @@ export function MaterialFacts({
       `${what}: ${materialName(material)}`.slice(0, 120),
       `${material.id} ${Object.keys(part).join(' ')}`,
     );
-  const { facts } = material;
+  const slides =
+    material.kind === 'document' && slideFormats.some((format) => format === material.facts.format);
   const uses = whereUsed(state.pages, material.id);
   return (
     <aside className="facts-side" aria-label={`Facts of ${materialName(material)}`}>
       <div className="relative flex-none bg-sunk">
-        <MaterialPicture material={material} size={1400} className="max-h-64 w-full object-contain" />
-        <button type="button" className="btn sm absolute bottom-2 left-2" onClick={() => setFixing(true)}>
-          <Crop size={15} aria-hidden="true" />
-          Fix it
-        </button>
-        {fixing && <FixDialog material={material} onClose={() => setFixing(false)} />}
+        <FactsHead key={material.id} material={material} player={player} />
         <button
           type="button"
           className="icon-btn absolute top-2 right-2 bg-raised"
@@ -135,6 +152,35 @@ export function MaterialFacts({
           </div>
         )}
         <MaterialWords material={material} />
+        {material.kind === 'clip' && <ClipStill material={material} player={player} />}
+        {(material.kind === 'sound' || material.kind === 'clip') && (
+          <TranscriptField
+            key={`${material.id} transcript`}
+            transcript={material.transcript}
+            onChange={(transcript) => change({ transcript }, 'Words')}
+          />
+        )}
+        {slides && (
+          <label className="field">
+            <span className="field-name">
+              Shown by <em>a PDF of the same slides</em>
+            </span>
+            <select
+              className="input"
+              value={material.shownBy ?? ''}
+              onChange={(event) => change({ shownBy: event.target.value || null }, 'Shown by')}
+            >
+              <option value="">nothing: kept for download</option>
+              {state.materials
+                .filter((one) => one.kind === 'document' && one.facts.format === 'pdf')
+                .map((one) => (
+                  <option key={one.id} value={one.id}>
+                    {materialName(one)}
+                  </option>
+                ))}
+            </select>
+          </label>
+        )}
         <DateField
           key={`${material.id} taken`}
           value={material.takenOn}
@@ -168,12 +214,12 @@ export function MaterialFacts({
           </dd>
           <dt>Size</dt>
           <dd>
-            {facts.widthPx} × {facts.heightPx}, {megabytes(material.bytes)} {facts.format.toUpperCase()}
+            {measure(material)}, {megabytes(material.bytes)} {material.facts.format.toUpperCase()}
           </dd>
           <dt>File</dt>
           <dd className="break-all">{material.fileName}</dd>
         </dl>
-        {facts.hasGps && (
+        {material.kind === 'picture' && material.facts.hasGps && (
           <p className="flag straw">
             <MapPin size={15} aria-hidden="true" />
             Has the place where it was taken. Removed when published.

@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { previewPath } from '#contract/preview-path.ts';
+import { previewPath } from '#contract/material-paths.ts';
 import type { BlackOut, Region } from '#core/content/fixes.ts';
 import type { Material } from '#core/content/material.ts';
 import { RegionFields } from './region-fields.tsx';
@@ -21,7 +21,9 @@ export function useBlackOutTab(
   page: number,
   sizePx: { widthPx: number; heightPx: number },
 ) {
-  const [selected, setSelected] = useState<number | null>(null);
+  const [chosen, setChosen] = useState<{ page: number; at: number } | null>(null);
+  const selected = chosen?.page === page ? chosen.at : null;
+  const setSelected = (at: number | null) => setChosen(at === null ? null : { page, at });
   const all = fixes.blackOut ?? [];
   const here = all.filter((one) => one.page === page);
   const withHere = (regions: readonly Region[]) => ({
@@ -47,7 +49,7 @@ export function useBlackOutTab(
       onDone={(regions) => save(withHere(regions))}
     >
       <img
-        src={`/${previewPath({ id: material.id, fixes: lit }, 1400, page)}`}
+        src={`/${previewPath({ id: material.id, fixes: lit }, 1400, { page })}`}
         width={sizePx.widthPx}
         height={sizePx.heightPx}
         alt=""

@@ -1,7 +1,8 @@
-import { X } from 'lucide-react';
+import { ChevronLeft, ChevronRight, X } from 'lucide-react';
 import { Dialog, Tabs } from 'radix-ui';
 import { useState } from 'react';
-import type { Material } from '#core/content/material.ts';
+import { pageSizePx } from '#core/content/document.ts';
+import type { Material, MaterialOf } from '#core/content/material.ts';
 import { hasBurntIn } from '#core/content/fixes.ts';
 import { materialName } from '../../../ui/material-picture.tsx';
 import { SaveWords } from '../../../ui/save-words.tsx';
@@ -10,7 +11,7 @@ import { useBlackOutTab } from './black-out-tab.tsx';
 import { useFocusTab } from './focus-tab.tsx';
 import { useFrameTab } from './frame-tab.tsx';
 import { useLightTab } from './light-tab.tsx';
-import { useFixes } from './use-fixes.ts';
+import { type FixesState, useFixes } from './use-fixes.ts';
 
 const tabs = [
   { key: 'frame', name: 'Turn and crop' },
@@ -22,6 +23,45 @@ const tabs = [
 /** Settings on an untouched original: everything here can be changed again at any time. */
 export function FixDialog({ material, onClose }: { material: Material; onClose: () => void }) {
   const focusBack = useFocusBack();
+  return (
+    <Dialog.Root open onOpenChange={(wanted) => !wanted && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="dialog-shade" />
+        <Dialog.Content className="dialog fix-dialog" aria-describedby={undefined} {...focusBack}>
+          {material.kind === 'picture' && <FixPicture material={material} />}
+          {material.kind === 'document' && <FixPages material={material} />}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Head({ material }: { material: Material }) {
+  return (
+    <header className="fix-head">
+      <Dialog.Title className="truncate">Fix {materialName(material)}</Dialog.Title>
+      <SaveWords />
+      <Dialog.Close className="icon-btn" aria-label="Close">
+        <X size={18} aria-hidden="true" />
+      </Dialog.Close>
+    </header>
+  );
+}
+
+function BackToOriginal({ state }: { state: FixesState }) {
+  return (
+    <button
+      type="button"
+      className="link justify-self-start text-[0.8125rem]"
+      disabled={!hasBurntIn(state.saved) && !state.saved.focus}
+      onClick={() => state.save({})}
+    >
+      Back to the original
+    </button>
+  );
+}
+
+function FixPicture({ material }: { material: MaterialOf<'picture'> }) {
   const [open, setOpen] = useState<string>('frame');
   const state = useFixes(material);
   const shown = {
@@ -31,44 +71,77 @@ export function FixDialog({ material, onClose }: { material: Material; onClose: 
     focus: useFocusTab(material, state),
   };
   return (
-    <Dialog.Root open onOpenChange={(wanted) => !wanted && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog fix-dialog" aria-describedby={undefined} {...focusBack}>
-          <Tabs.Root value={open} onValueChange={setOpen} className="fix-layout">
-            <header className="fix-head">
-              <Dialog.Title className="truncate">Fix {materialName(material)}</Dialog.Title>
-              <SaveWords />
-              <Dialog.Close className="icon-btn" aria-label="Close">
-                <X size={18} aria-hidden="true" />
-              </Dialog.Close>
-            </header>
-            <Tabs.List className="seg fix-tabs" aria-label="Kinds of fixes">
-              {tabs.map(({ key, name }) => (
-                <Tabs.Trigger key={key} value={key}>
-                  {name}
-                </Tabs.Trigger>
-              ))}
-            </Tabs.List>
-            {tabs.map(({ key }) => (
-              <Tabs.Content key={key} value={key} className="fix-content">
-                <div className="fix-stage">{shown[key].stage}</div>
-                <div className="fix-controls">
-                  {shown[key].controls}
-                  <button
-                    type="button"
-                    className="link justify-self-start text-[0.8125rem]"
-                    disabled={!hasBurntIn(state.saved) && !state.saved.focus}
-                    onClick={() => state.save({})}
-                  >
-                    Back to the original
-                  </button>
-                </div>
-              </Tabs.Content>
-            ))}
-          </Tabs.Root>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Tabs.Root value={open} onValueChange={setOpen} className="fix-layout">
+      <Head material={material} />
+      <Tabs.List className="seg fix-tabs" aria-label="Kinds of fixes">
+        {tabs.map(({ key, name }) => (
+          <Tabs.Trigger key={key} value={key}>
+            {name}
+          </Tabs.Trigger>
+        ))}
+      </Tabs.List>
+      {tabs.map(({ key }) => (
+        <Tabs.Content key={key} value={key} className="fix-content">
+          <div className="fix-stage">{shown[key].stage}</div>
+          <div className="fix-controls">
+            {shown[key].controls}
+            <BackToOriginal state={state} />
+          </div>
+        </Tabs.Content>
+      ))}
+    </Tabs.Root>
+  );
+}
+
+/** Black-out on the pages of a PDF. */
+function FixPages({ material }: { material: MaterialOf<'document'> }) {
+  const [page, setPage] = useState(0);
+  const state = useFixes(material);
+  const { pages } = material.facts;
+  const size = pages[page];
+  const { stage, controls } = useBlackOutTab(
+    material,
+    state,
+    page,
+    size ? pageSizePx(size) : { widthPx: 1, heightPx: 1 },
+  );
+  return (
+    <div className="fix-layout">
+      <Head material={material} />
+      <div className="fix-tabs flex items-center gap-3">
+        <button
+          type="button"
+          className="icon-btn sm"
+          aria-label="Page before"
+          disabled={page === 0}
+          onClick={() => setPage(page - 1)}
+        >
+          <ChevronLeft size={18} aria-hidden="true" />
+        </button>
+        <span aria-live="polite">
+          Page {page + 1} of {pages.length}
+        </span>
+        <button
+          type="button"
+          className="icon-btn sm"
+          aria-label="Next page"
+          disabled={page >= pages.length - 1}
+          onClick={() => setPage(page + 1)}
+        >
+          <ChevronRight size={18} aria-hidden="true" />
+        </button>
+      </div>
+      <div className="fix-content">
+        <div className="fix-stage">{stage}</div>
+        <div className="fix-controls">
+          {controls}
+          <p className="note">
+            Words under a region are gone from what is published and found, too. The file cannot be offered
+            for download any more, since it still holds them.
+          </p>
+          <BackToOriginal state={state} />
+        </div>
+      </div>
+    </div>
   );
 }

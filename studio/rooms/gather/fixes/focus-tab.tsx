@@ -1,5 +1,5 @@
-import { previewPath } from '#contract/preview-path.ts';
-import type { Material } from '#core/content/material.ts';
+import { previewPath } from '#contract/material-paths.ts';
+import type { MaterialOf } from '#core/content/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { NumberField } from './number-field.tsx';
 import type { FixesState } from './use-fixes.ts';
@@ -8,7 +8,7 @@ const middle = { x: 0.5, y: 0.5 };
 const rounded = (share: number): number => Math.round(Math.min(1, Math.max(0, share)) * 1000) / 1000;
 
 /** The point that stays in view where a page shows only a piece of the picture. */
-export function useFocusTab(material: Material, { fixes, save }: FixesState) {
+export function useFocusTab(material: MaterialOf<'picture'>, { fixes, save }: FixesState) {
   const focus = fixes.focus ?? middle;
   const size = shownSize(material.facts, fixes);
   const stage = (

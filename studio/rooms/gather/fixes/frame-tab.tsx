@@ -1,8 +1,8 @@
 import { RotateCcw, RotateCw } from 'lucide-react';
 import { useState } from 'react';
-import { previewPath } from '#contract/preview-path.ts';
+import { previewPath } from '#contract/material-paths.ts';
 import type { Region } from '#core/content/fixes.ts';
-import type { Material } from '#core/content/material.ts';
+import type { MaterialOf } from '#core/content/material.ts';
 import { cropOfRatio, cropRatios, fixedFrame, quartersOf, withFrame } from '#core/gallery/fixed-frame.ts';
 import { RegionFields } from './region-fields.tsx';
 import { RegionStage } from './region-stage.tsx';
@@ -17,7 +17,7 @@ const normal = (turn: number): number => {
 };
 
 /** Turn, crop and round: what is left of the picture's frame. */
-export function useFrameTab(material: Material, { fixes, saved, move, save }: FixesState) {
+export function useFrameTab(material: MaterialOf<'picture'>, { fixes, saved, move, save }: FixesState) {
   const [ratioName, setRatioName] = useState('free');
   const upright = material.facts;
   const frame = fixedFrame(upright, fixes);

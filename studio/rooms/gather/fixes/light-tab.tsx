@@ -1,6 +1,6 @@
-import { previewPath } from '#contract/preview-path.ts';
+import { previewPath } from '#contract/material-paths.ts';
 import { mostLight } from '#core/content/fixes.ts';
-import type { Material } from '#core/content/material.ts';
+import type { MaterialOf } from '#core/content/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { Slider } from './slider.tsx';
 import type { FixesState } from './use-fixes.ts';
@@ -8,7 +8,7 @@ import type { FixesState } from './use-fixes.ts';
 const words = (share: number): string => `${share > 0 ? '+' : ''}${Math.round(share * 100)} %`;
 
 /** Brightness and contrast, kept modest. The browser's own filters show what the files will be. */
-export function useLightTab(material: Material, { fixes, move, save }: FixesState) {
+export function useLightTab(material: MaterialOf<'picture'>, { fixes, move, save }: FixesState) {
   const { brightness = 0, contrast = 0, ...unlit } = fixes;
   const size = shownSize(material.facts, fixes);
   const stage = (

@@ -1,0 +1,101 @@
+import type { SeenMaterial, SeenMaterialOf } from '../access/seen-by.ts';
+import { type DocumentContent, type DocumentFacts, pageSizePx } from '../content/document.ts';
+import type { Fixes } from '../content/fixes.ts';
+import type { Size } from './fixed-frame.ts';
+
+/** Where the pixels of a picture come from: a picture file, or a page of a PDF. */
+export interface PictureSource extends Size {
+  /** SHA-256 of the file. */
+  original: string;
+  /** Page of a PDF, from 0; null for a picture file. */
+  page: number | null;
+  fixes: Fixes;
+}
+
+/** A picture as a page shows it: its words, how it is framed, and what it is made from. */
+export interface ShownPicture {
+  /** The material's id, or one below it for a page or picture of a document. */
+  id: string;
+  alt: string;
+  caption: string;
+  /** Shown while the picture loads, #rrggbb; null for a round one, whose corners are empty. */
+  colour: string | null;
+  focus: { x: number; y: number };
+  source: PictureSource;
+}
+
+const middle = { x: 0.5, y: 0.5 };
+const paper = '#ffffff';
+
+/** Name of a page's picture. */
+export const pagePicture = (material: string, page: number): string => `${material}/${page}`;
+/** Name of a picture that stands in a document. */
+export const piecePicture = (material: string, hash: string): string => `${material}:${hash}`;
+
+/** The fixes that lie on one page, as if it were a picture of its own: another page's black-out is not its business. */
+export function fixesOfPage(fixes: Fixes, page: number): Fixes {
+  const blackOut = (fixes.blackOut ?? [])
+    .filter((one) => one.page === page)
+    .map((one) => ({ ...one, page: 0 }));
+  return blackOut.length > 0 ? { blackOut } : {};
+}
+
+/** A page of a PDF as the source of a picture; null when there is no such page. */
+export function pageSource(
+  { original, fixes, facts }: { original: string; fixes: Fixes; facts: DocumentFacts },
+  page: number,
+): PictureSource | null {
+  const size = facts.pages[page];
+  return size ? { original, page, fixes: fixesOfPage(fixes, page), ...pageSizePx(size) } : null;
+}
+
+function ofDocument(
+  material: SeenMaterialOf<'document'>,
+  content: DocumentContent | undefined,
+): ShownPicture[] {
+  const shown = material.shownBy ?? material;
+  const count = shown.facts.pages.length;
+  const bare = { caption: '', colour: paper, focus: middle };
+  const pages = shown.facts.pages.flatMap((_, page): ShownPicture[] => {
+    const source = pageSource(shown, page);
+    const alt = `Page ${page + 1} of ${count}${material.title ? ` of ${material.title}` : ''}`;
+    return source ? [{ ...bare, id: pagePicture(shown.id, page), alt, source }] : [];
+  });
+  const inside = (content?.pieces ?? []).flatMap((piece): ShownPicture[] => {
+    if (piece.type !== 'picture') return [];
+    const { picture: original, widthPx, heightPx, alt } = piece;
+    const source = { original, page: null, fixes: {}, widthPx, heightPx };
+    return [{ ...bare, id: piecePicture(material.id, original), alt, source }];
+  });
+  return [...pages, ...inside];
+}
+
+/**
+ * Every picture that is made of a material when it is shown.
+ *
+ * @param content what was read out of a document; nothing for all other kinds
+ */
+export function picturesOf(material: SeenMaterial, content: DocumentContent | undefined): ShownPicture[] {
+  switch (material.kind) {
+    case 'picture': {
+      const { id, alt, caption, original, fixes, facts } = material;
+      const { widthPx, heightPx } = facts;
+      return [
+        {
+          id,
+          alt,
+          caption,
+          colour: fixes.round ? null : facts.colour,
+          focus: fixes.focus ?? middle,
+          source: { original, page: null, fixes, widthPx, heightPx },
+        },
+      ];
+    }
+    case 'document':
+      return ofDocument(material, content);
+    case 'clip':
+      return material.shownBy ? picturesOf(material.shownBy, undefined) : [];
+    case 'sound':
+      return [];
+  }
+}

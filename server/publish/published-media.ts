@@ -1,0 +1,127 @@
+import type { SeenMaterial, SeenMaterialOf, SiteView } from '#core/access/seen-by.ts';
+import type { DocumentContent } from '#core/content/document.ts';
+import type { ManifestFile } from '#core/release/manifest.ts';
+import { isWebVtt } from '#core/words/web-vtt.ts';
+import type { BlobStore } from '../media/blob-store.ts';
+import { cleanRecording } from '../media/clean-recording.ts';
+import type { Database } from '../db/connect.ts';
+import { contentsOf } from '../documents/document-contents.ts';
+import { knownDerivatives, rememberDerivatives } from '../media/derive.ts';
+import { mediaType } from '../media/media-type.ts';
+import { storeText } from './store-text.ts';
+
+interface Deps {
+  db: Database;
+  blobs: BlobStore;
+}
+
+const endings: Record<string, string> = { markdown: 'md', text: 'txt' };
+
+const endingOf = (material: Exclude<SeenMaterial, { kind: 'picture' }>): string =>
+  endings[material.facts.format] ?? material.facts.format;
+
+/** A file name that everybody's computer takes, from a title. */
+const downloadName = (title: string, ending: string): string =>
+  `${
+    title
+      .normalize('NFD')
+      .replace(/[^\w\s.-]/g, '')
+      .trim()
+      .replace(/\s+/g, '-') || 'document'
+  }.${ending}`;
+
+const nameOf = (hash: string, ending: string): string => `files/${hash.slice(0, 20)}.${ending}`;
+
+/** A published file: where it stands below the entrance, and the manifest's entry for it. */
+export interface PublishedFile {
+  path: string;
+  file: ManifestFile;
+}
+
+/** What was read out of all documents of some views, by the hash of their files. */
+export function contentsIn(
+  deps: Pick<Deps, 'db'>,
+  materials: readonly SeenMaterial[],
+): Promise<Map<string, DocumentContent>> {
+  const originals = materials.flatMap((material) =>
+    material.kind === 'document'
+      ? [material.original, ...(material.shownBy ? [material.shownBy.original] : [])]
+      : [],
+  );
+  return contentsOf(deps.db, [...new Set(originals)]);
+}
+
+/** The recording as readers get it: without place, device and names. Made once for each original. */
+async function playFile(
+  { db, blobs }: Deps,
+  material: SeenMaterialOf<'sound'> | SeenMaterialOf<'clip'>,
+): Promise<PublishedFile> {
+  const key = `play 1 ${material.original}`;
+  let [made] = (await knownDerivatives(db, [key])).values();
+  if (!made) {
+    const contents = await cleanRecording(blobs.pathOf(material.original), material.facts.format);
+    const hash = await blobs.put(contents);
+    made = { key, hash, bytes: contents.byteLength, widthPx: 0, heightPx: 0, format: 'jpeg' };
+    await rememberDerivatives(db, [made]);
+  }
+  const { hash, bytes } = made;
+  return {
+    path: nameOf(hash, endingOf(material)),
+    file: { hash, type: mediaType(material.kind, material.facts.format), bytes, immutable: true },
+  };
+}
+
+/** Every file beside pictures that some views may need: to play, to read along, to download. */
+export interface MediaFiles {
+  play: Map<string, PublishedFile>;
+  captions: Map<string, PublishedFile>;
+  download: Map<string, PublishedFile>;
+}
+
+export async function mediaFiles(deps: Deps, materials: readonly SeenMaterial[]): Promise<MediaFiles> {
+  const files: MediaFiles = { play: new Map(), captions: new Map(), download: new Map() };
+  for (const material of materials) {
+    if (material.kind === 'sound' || material.kind === 'clip') {
+      files.play.set(material.id, await playFile(deps, material));
+      if (isWebVtt(material.transcript)) {
+        const file = await storeText(deps.blobs, Buffer.from(material.transcript), 'text/vtt; charset=utf-8');
+        files.captions.set(material.id, {
+          path: nameOf(file.hash, 'vtt'),
+          file: { ...file, immutable: true },
+        });
+      }
+    } else if (material.kind === 'document') {
+      const ending = endingOf(material);
+      const { size } = await deps.blobs.sizeOf(material.original);
+      files.download.set(material.id, {
+        path: nameOf(material.original, ending),
+        file: {
+          hash: material.original,
+          type: mediaType(material.kind, material.facts.format),
+          bytes: size,
+          immutable: true,
+          download: downloadName(material.title, ending),
+        },
+      });
+    }
+  }
+  return files;
+}
+
+/** The files one entrance may fetch: what its pages play, and what their parts offer for download. */
+export function mediaTree(view: SiteView, files: MediaFiles): Record<string, ManifestFile> {
+  const tree: Record<string, ManifestFile> = {};
+  const add = (one: PublishedFile | undefined) => {
+    if (one) tree[one.path] = one.file;
+  };
+  for (const { id } of Object.values(view.materials)) {
+    add(files.play.get(id));
+    add(files.captions.get(id));
+  }
+  for (const part of view.pages.flatMap((page) => page.parts)) {
+    if (part.kind !== 'document' || !part.download || part.material === null) continue;
+    const covered = (view.materials[part.material]?.fixes.blackOut?.length ?? 0) > 0;
+    if (!covered) add(files.download.get(part.material));
+  }
+  return tree;
+}

@@ -1,0 +1,88 @@
+import type { DocumentMedium } from '../render/medium.ts';
+import { LargeLink } from './large-link.tsx';
+import { PictureView } from './picture-view.tsx';
+import { WordsView } from './words-view.tsx';
+
+/** Pages shown at once; a longer document opens the others on request. */
+const shownAtOnce = 4;
+const pageSizes = '(min-width: 1090px) 620px, (min-width: 670px) 46vw, 92vw';
+
+const formatNames: Record<string, string> = {
+  pdf: 'PDF',
+  docx: 'Word document',
+  odt: 'OpenDocument text',
+  markdown: 'Markdown',
+  text: 'Plain text',
+  pptx: 'Slides, PPTX',
+  odp: 'Slides, ODP',
+};
+
+function Pages({ pages, toRoot }: { pages: DocumentMedium['pages']; toRoot: string }) {
+  return (
+    <ol className="pages">
+      {pages.map(({ picture, text }) => (
+        <li key={picture.id}>
+          <LargeLink picture={picture} toRoot={toRoot}>
+            <PictureView picture={picture} toRoot={toRoot} sizes={pageSizes} />
+          </LargeLink>
+          {text && (
+            <details>
+              <summary>Words of this page</summary>
+              <p className="page-words">{text}</p>
+            </details>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** A document in place: its pages, or its words. Whatever is shown travels with the page; nobody is asked for rights. */
+export function DocumentView({ medium, toRoot }: { medium: DocumentMedium; toRoot: string }) {
+  const { title, caption, pages, pieces, download, format, slides } = medium;
+  const count = pages.length;
+  const bare = count === 0 && pieces.length === 0;
+  return (
+    <section className="document" aria-label={title || 'Document'}>
+      <header>
+        {title && <h2>{title}</h2>}
+        <p className="meta">
+          {formatNames[format] ?? format}
+          {count > 1 && `, ${count} pages`}
+          {bare && slides && ', to download'}
+          {download && (
+            <>
+              {' '}
+              <a href={toRoot + download} download>
+                Download
+              </a>
+            </>
+          )}
+        </p>
+        {caption && <p>{caption}</p>}
+      </header>
+      {count > 0 && <Pages pages={pages.slice(0, shownAtOnce)} toRoot={toRoot} />}
+      {count > shownAtOnce && (
+        <details className="more-pages">
+          <summary>The other {count - shownAtOnce} pages</summary>
+          <Pages pages={pages.slice(shownAtOnce)} toRoot={toRoot} />
+        </details>
+      )}
+      {pieces.length > 0 && (
+        <div className="sheet-of-words">
+          {pieces.map((piece, at) =>
+            piece.type === 'words' ? (
+              <WordsView key={at} text={piece.text} />
+            ) : (
+              <figure key={at}>
+                <LargeLink picture={piece.picture} toRoot={toRoot}>
+                  <PictureView picture={piece.picture} toRoot={toRoot} sizes={pageSizes} />
+                </LargeLink>
+              </figure>
+            ),
+          )}
+        </div>
+      )}
+    </section>
+  );
+}

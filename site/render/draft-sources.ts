@@ -1,0 +1,41 @@
+import type { SeenMaterial } from '#core/access/seen-by.ts';
+import type { DocumentContent } from '#core/content/document.ts';
+import { picturesOf, type ShownPicture } from '#core/gallery/picture-source.ts';
+import type { MediaSources } from './medium.ts';
+import { type Picture, pictureOf } from './page-input.ts';
+
+/** Where the studio's server has what a draft is drawn from, below its root and without a slash at the start. */
+export interface DraftPaths {
+  picture(shown: ShownPicture, size: 480 | 1400): string;
+  file: MediaSources['file'];
+}
+
+/**
+ * What a page of the draft is drawn from: previews for pictures, and the maker's own files for all else.
+ *
+ * @param contents what was read out of documents, by the hash of their files
+ * @param root from the page's entrance to the root of the server
+ */
+export function draftSources(
+  materials: readonly SeenMaterial[],
+  contents: ReadonlyMap<string, DocumentContent>,
+  paths: DraftPaths,
+  root: string,
+): MediaSources {
+  const pictures: Record<string, Picture> = {};
+  for (const material of materials)
+    for (const shown of picturesOf(material, contents.get(material.original)))
+      pictures[shown.id] = {
+        ...pictureOf(shown),
+        sources: [],
+        fallback: ([480, 1400] as const).map((size) => ({
+          url: root + paths.picture(shown, size),
+          widthPx: size,
+        })),
+      };
+  return {
+    pictures,
+    content: (original) => contents.get(original),
+    file: (material, as) => root + paths.file(material, as),
+  };
+}

@@ -1,0 +1,113 @@
+import type { SeenMaterial, SeenMaterialOf, SeenPart } from '#core/access/seen-by.ts';
+import { type DocumentContent, slideFormats } from '#core/content/document.ts';
+import type { ClipFacts, SoundFacts } from '#core/content/material.ts';
+import type { RichText } from '#core/content/rich-text.ts';
+import { uncoveredText } from '#core/content/uncovered-words.ts';
+import { captionLines, isWebVtt } from '#core/words/web-vtt.ts';
+import { pagePicture, piecePicture } from '#core/gallery/picture-source.ts';
+import type { Picture } from './page-input.ts';
+
+/** A document in place: pages as pictures with their words beside them, or its words themselves. */
+export interface DocumentMedium {
+  kind: 'document';
+  title: string;
+  caption: string;
+  format: string;
+  /** Slides, whose own file is for downloading only. */
+  slides: boolean;
+  pages: { picture: Picture; text: string }[];
+  pieces: ({ type: 'words'; text: RichText } | { type: 'picture'; picture: Picture })[];
+  /** Where the file itself can be fetched; null unless the maker offers it. */
+  download: string | null;
+}
+
+interface Recording {
+  title: string;
+  caption: string;
+  /** What is said, one line a cue; for those who cannot hear, or would rather read. */
+  transcript: string[];
+  url: string;
+  /** Captions as WebVTT; null when there are none with times. */
+  captions: string | null;
+}
+export type SoundMedium = Recording & { kind: 'sound' } & SoundFacts;
+export type ClipMedium = Recording & {
+  kind: 'clip';
+  alt: string;
+  /** The still that stands for it until it is played. */
+  still: Picture | null;
+} & ClipFacts;
+
+/** What a part shows that is more than words and pictures. */
+export type Medium = DocumentMedium | SoundMedium | ClipMedium;
+
+/** What whoever draws a page knows of files: where they are, and what is in documents. */
+export interface MediaSources {
+  /** Pictures by the names `picturesOf` gives them. */
+  pictures: Readonly<Record<string, Picture>>;
+  /** What was read out of a document, by the hash of its file. */
+  content(original: string): DocumentContent | undefined;
+  /** Where a file can be fetched from this page's entrance. */
+  file(material: SeenMaterial, as: 'download' | 'play' | 'captions'): string;
+}
+
+function documentMedium(
+  material: SeenMaterialOf<'document'>,
+  download: boolean,
+  sources: MediaSources,
+): DocumentMedium {
+  const { id, title, caption, facts, original } = material;
+  const shown = material.shownBy ?? material;
+  const words = sources.content(shown.original)?.pages ?? [];
+  const slides = slideFormats.some((format) => format === facts.format);
+  // Under a black-out the file would still hold everything, so it is not handed out whatever the part says.
+  const covered = (material.fixes.blackOut?.length ?? 0) > 0;
+  const pieces = slides ? [] : (sources.content(original)?.pieces ?? []);
+  return {
+    kind: 'document',
+    title,
+    caption,
+    format: facts.format,
+    slides,
+    pages: shown.facts.pages.flatMap((_, page) => {
+      const picture = sources.pictures[pagePicture(shown.id, page)];
+      return picture ? [{ picture, text: uncoveredText(words[page] ?? [], page, shown.fixes.blackOut) }] : [];
+    }),
+    pieces: pieces.flatMap((piece): DocumentMedium['pieces'] => {
+      if (piece.type === 'words') return [{ type: 'words', text: { type: 'doc', content: piece.blocks } }];
+      const picture = sources.pictures[piecePicture(id, piece.picture)];
+      return picture ? [{ type: 'picture', picture }] : [];
+    }),
+    download: download && !covered ? sources.file(material, 'download') : null,
+  };
+}
+
+/** What a part shows of its material; null for parts of words and pictures, and where the kind does not fit. */
+export function mediumOf(
+  part: SeenPart,
+  materials: Readonly<Record<string, SeenMaterial>>,
+  sources: MediaSources,
+): Medium | null {
+  if (part.kind !== 'document' && part.kind !== 'sound' && part.kind !== 'clip') return null;
+  const material = part.material === null ? undefined : materials[part.material];
+  if (!material || material.kind !== part.kind) return null;
+  if (material.kind === 'document')
+    return documentMedium(material, part.kind === 'document' && part.download, sources);
+  const { title, caption, transcript } = material;
+  const recording = {
+    title,
+    caption,
+    transcript: captionLines(transcript),
+    url: sources.file(material, 'play'),
+    captions: isWebVtt(transcript) ? sources.file(material, 'captions') : null,
+  };
+  return material.kind === 'sound'
+    ? { ...recording, kind: 'sound', ...material.facts }
+    : {
+        ...recording,
+        kind: 'clip',
+        alt: material.alt,
+        still: material.shownBy ? (sources.pictures[material.shownBy.id] ?? null) : null,
+        ...material.facts,
+      };
+}

@@ -1,0 +1,101 @@
+import { TextQuote } from 'lucide-react';
+import { useState } from 'react';
+import { bringPictures, getDocument } from '#contract/sites.ts';
+import { slideFormats } from '#core/content/document.ts';
+import type { Part, PartOf } from '#core/content/part.ts';
+import { partsFromPieces } from '#core/words/parts-from-pieces.ts';
+import { call } from '../../api/call.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { kindNames } from '../../ui/kind-names.ts';
+import { MaterialWords } from '../gather/material-facts.tsx';
+import { PickPictures } from './pick-pictures.tsx';
+
+interface MediumPanelProps {
+  part: PartOf<'document'> | PartOf<'sound'> | PartOf<'clip'>;
+  pageTitle: string;
+  onChange: (part: Part) => void;
+  /** Puts parts in the place of this one. */
+  onReplace: (parts: Part[]) => void;
+}
+
+/** Below a selected document, sound or clip: which one, and what readers may do with it. */
+export function MediumPanel({ part, pageTitle, onChange, onReplace }: MediumPanelProps) {
+  const { state, run } = useSite();
+  const [busy, setBusy] = useState(false);
+  const material = state.materials.find(({ id }) => id === part.material);
+  const name = kindNames[part.kind];
+  const covered = (material?.fixes.blackOut?.length ?? 0) > 0;
+  const slides =
+    material?.kind === 'document' && slideFormats.some((format) => format === material.facts.format);
+  const words = material?.kind === 'document' && material.facts.pages.length === 0 && !slides;
+
+  const makeWords = async () => {
+    if (!material) return;
+    setBusy(true);
+    const params = { site: state.site.id, material: material.id };
+    const brought = await run(() => call(bringPictures, { params }));
+    const content = brought && (await call(getDocument, { params }).catch(() => null));
+    setBusy(false);
+    if (!brought || !content) return;
+    const parts = partsFromPieces(content.pieces, brought.pictures, pageTitle, () =>
+      crypto.randomUUID().slice(0, 13),
+    );
+    if (parts.length > 0) onReplace(parts);
+  };
+
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <PickPictures
+          kind={part.kind}
+          title={`Choose a ${name}`}
+          most={1}
+          onPick={([id]) => id && onChange({ ...part, material: id })}
+        >
+          <button type="button" className="btn sm">
+            {material ? `Another ${name}` : `Choose a ${name}`}
+          </button>
+        </PickPictures>
+        {words && (
+          <button type="button" className="btn sm" disabled={busy} onClick={() => void makeWords()}>
+            <TextQuote size={15} aria-hidden="true" />
+            Make words of it
+          </button>
+        )}
+        {part.kind === 'document' && material && (
+          <label className="check">
+            <input
+              type="checkbox"
+              checked={part.download && !covered}
+              disabled={covered}
+              onChange={(event) => onChange({ ...part, download: event.target.checked })}
+            />
+            Readers may download the file
+          </label>
+        )}
+      </div>
+      {covered && (
+        <p className="note">
+          The file itself still shows what is blacked out, so it cannot be offered for download. The pages
+          below are safe to show.
+        </p>
+      )}
+      {slides && material.shownBy === null && (
+        <p className="note">
+          Slides are kept for download. To show them here, add a PDF of the same slides and choose it under
+          “Shown by” in their facts.
+        </p>
+      )}
+      {part.kind === 'document' && part.download && !covered && (
+        <p className="note">
+          The file goes out as it is, with whatever its program wrote into it, for example your name.
+        </p>
+      )}
+      {material && (
+        <div className="grid gap-2 sm:grid-cols-2">
+          <MaterialWords material={material} brief />
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,99 @@
+import { Crop, Square } from 'lucide-react';
+import { type RefObject, useMemo, useState } from 'react';
+import { draftPaths } from '#contract/material-paths.ts';
+import type { Material } from '#core/content/material.ts';
+import { WordsView } from '#site/components/words-view.tsx';
+import { useSite } from '../../api/site-context.tsx';
+import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
+import { useDocuments } from '../compose/use-documents.ts';
+import { FixDialog } from './fixes/fix-dialog.tsx';
+
+/** A document's own words, to be read where it is gathered. */
+function OwnWords({ material }: { material: Material }) {
+  const { state } = useSite();
+  const one = useMemo(() => [material], [material]);
+  const content = useDocuments(state.site.id, one).get(material.original);
+  const pieces = content?.pieces ?? [];
+  return (
+    <details className="own-words">
+      <summary>Read it</summary>
+      {content && pieces.length === 0 && <p className="note">There are no words in it.</p>}
+      {pieces.map((piece, at) =>
+        piece.type === 'words' ? (
+          <WordsView key={at} text={{ type: 'doc', content: piece.blocks }} />
+        ) : (
+          <img
+            key={at}
+            src={`/api/materials/${material.id}/preview/480?piece=${piece.picture}`}
+            alt={piece.alt}
+            loading="lazy"
+          />
+        ),
+      )}
+      {content && content.leftOut > 0 && (
+        <p className="note">
+          {content.leftOut === 1 ? '1 picture' : `${content.leftOut} pictures`} in it cannot be shown and{' '}
+          {content.leftOut === 1 ? 'was' : 'were'} left out.
+        </p>
+      )}
+    </details>
+  );
+}
+
+/** What a material looks or sounds like, with the way to its fixes. */
+export function FactsHead({
+  material,
+  player,
+}: {
+  material: Material;
+  player: RefObject<HTMLVideoElement | null>;
+}) {
+  const [fixing, setFixing] = useState(false);
+  const play = `/${draftPaths.file(material, 'play')}`;
+  switch (material.kind) {
+    case 'sound':
+      return (
+        <div className="p-4">
+          {/* eslint-disable-next-line jsx-a11y/media-has-caption -- its words stand in the facts below */}
+          <audio
+            controls
+            preload="metadata"
+            src={play}
+            className="w-full"
+            aria-label={materialName(material)}
+          />
+        </div>
+      );
+    case 'clip':
+      return (
+        // eslint-disable-next-line jsx-a11y/media-has-caption -- its words stand in the facts below
+        <video
+          ref={player}
+          controls
+          playsInline
+          preload="metadata"
+          src={play}
+          width={material.facts.widthPx}
+          height={material.facts.heightPx}
+          className="h-auto max-h-64 w-full"
+          aria-label={material.alt || materialName(material)}
+        />
+      );
+    case 'document':
+      if (material.facts.pages.length === 0) return <OwnWords material={material} />;
+      break;
+    case 'picture':
+  }
+  const isPicture = material.kind === 'picture';
+  const Icon = isPicture ? Crop : Square;
+  return (
+    <>
+      <MaterialPicture material={material} size={1400} className="max-h-64 w-full object-contain" />
+      <button type="button" className="btn sm absolute bottom-2 left-2" onClick={() => setFixing(true)}>
+        <Icon size={15} aria-hidden="true" />
+        {isPicture ? 'Fix it' : 'Black out'}
+      </button>
+      {fixing && <FixDialog material={material} onClose={() => setFixing(false)} />}
+    </>
+  );
+}
