@@ -5,7 +5,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import sharp from 'sharp';
-import { changeMaterial, changeSite, createProject } from '#contract/sites.ts';
+import { desc } from 'drizzle-orm';
+import { changeMaterial, changePage, changeSite, createProject } from '#contract/sites.ts';
+import { releases } from '../db/schema.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 
 const run = promisify(execFile);
@@ -119,6 +121,120 @@ describe('what is blacked out', () => {
     const { materials } = await maker.state(scope.site);
     expect(await server.blobs.read(materials[0]?.original ?? '')).toEqual(sheet);
   }, 60_000);
+
+  test('of a PDF is on no published page, in no word and in no file, and its original cannot be fetched', async () => {
+    const site = await maker.site('Test sheet');
+    const scope = { site: site.site.id };
+    const pdf = await readFile(
+      join(import.meta.dirname, '../../demo/pictures/bike-trailer/workshop-test-sheet.pdf'),
+    );
+    const { material } = await maker.upload(scope.site, 'sheet.pdf', pdf);
+    const { page } = await maker.call(createProject, {
+      params: scope,
+      body: { title: 'Trailer', materials: [material] },
+    });
+    const change = async (content: Record<string, unknown>) => {
+      const { revision } = await maker.state(scope.site);
+      await maker.call(changePage, {
+        params: { ...scope, page },
+        body: { seen: revision, label: 'Change', change: content },
+      });
+    };
+    const parts = (await maker.state(scope.site)).pages.find(({ id }) => id === page)?.parts ?? [];
+    await change({
+      parts: parts.map((part) => (part.kind === 'document' ? { ...part, download: true } : part)),
+    });
+    const { revision } = await maker.state(scope.site);
+    await maker.call(changeSite, {
+      params: scope,
+      body: { seen: revision, label: 'Open', change: { height: 'public', address: 'test-sheet' } },
+    });
+    expect((await maker.publish(scope.site)).state).toBe('done');
+    const before = (await server.get('/test-sheet/trailer/')).body;
+    expect(before).toContain('555-0142');
+    const download = /files\/[0-9a-f]+\.pdf/.exec(before)?.[0] ?? '';
+    const offered = await server.get(`/test-sheet/${download}`);
+    expect(offered.rawPayload).toEqual(pdf);
+    expect(offered.headers['content-disposition']).toMatch(/^attachment/);
+
+    // The phone and student numbers, as poppler's pdftotext finds them: lines of the table on page 1 and below on both.
+    const boxes = await run('pdftotext', [
+      '-bbox',
+      join(import.meta.dirname, '../../demo/pictures/bike-trailer/workshop-test-sheet.pdf'),
+      '-',
+    ]);
+    const secret = /^(\(000\)|555-0142|S-2047-1183)[.,]?$/;
+    const blackOut = boxes.stdout
+      .split('<page ')
+      .slice(1)
+      .flatMap((text, at) =>
+        [
+          ...text.matchAll(
+            /<word xMin="([\d.]+)" yMin="([\d.]+)" xMax="([\d.]+)" yMax="([\d.]+)">(.*?)<\/word>/g,
+          ),
+        ]
+          .filter((one) => secret.test(one[5] ?? ''))
+          .map(([, xMin, yMin, xMax, yMax]) => ({
+            page: at,
+            x: Number(xMin) / 595.276,
+            y: Number(yMin) / 841.89,
+            width: (Number(xMax) - Number(xMin)) / 595.276,
+            height: (Number(yMax) - Number(yMin)) / 841.89,
+          })),
+      );
+    expect(blackOut.length).toBeGreaterThanOrEqual(3);
+    const { revision: seen } = await maker.state(scope.site);
+    await maker.call(changeMaterial, {
+      params: { ...scope, material },
+      body: { seen, label: 'Black out', change: { fixes: { blackOut } } },
+    });
+    expect((await maker.publish(scope.site)).state).toBe('done');
+
+    const html = (await server.get('/test-sheet/trailer/')).body;
+    expect(html).toContain('Sandbags');
+    expect(html).not.toMatch(/555-0142|\(000\)|S-2047-1183/);
+    expect(html).not.toContain('.pdf');
+    expect((await server.get(`/test-sheet/${download}`)).statusCode).toBe(404);
+    // Nothing that any entrance of the live release can hand out holds the numbers, whatever it is.
+    const [release] = await server.database.db.select().from(releases).orderBy(desc(releases.id)).limit(1);
+    const trees = [
+      release?.manifest.public,
+      release?.manifest.siteLink,
+      ...Object.values(release?.manifest.pageLinks ?? {}),
+    ];
+    const files = trees.flatMap((tree) => Object.values(tree ?? {}));
+    expect(files.length).toBeGreaterThan(10);
+    for (const { hash } of files) {
+      const bytes = await server.blobs.read(hash);
+      expect(bytes.includes('555-0142') || bytes.includes('S-2047-1183')).toBe(false);
+      expect(bytes.subarray(0, 5).toString('latin1')).not.toBe('%PDF-');
+    }
+    // The covered places are black on the published page, as libjpeg-turbo decodes it; around them it is not.
+    const jpeg = [...new Set([...html.matchAll(/files\/[0-9a-f]+\.jpg/g)].map(([name]) => name))];
+    let darkest = 0;
+    for (const name of jpeg) {
+      const file = join(folder, 'page.jpg');
+      await writeFile(file, (await server.get(`/test-sheet/${name}`)).rawPayload);
+      const decoded = join(folder, 'page.ppm');
+      await run('djpeg', ['-ppm', '-outfile', decoded, file]);
+      const [, width = 0, height = 0] =
+        /^P6\s+(\d+)\s+(\d+)/
+          .exec((await readFile(decoded)).subarray(0, 40).toString('latin1'))
+          ?.map(Number) ?? [];
+      const { data } = await pixelsOf(decoded);
+      const brightest = (region: { x: number; y: number; width: number; height: number }) => {
+        let most = 0;
+        for (let y = Math.ceil(region.y * height); y < (region.y + region.height) * height; y++)
+          for (let x = Math.ceil(region.x * width); x < (region.x + region.width) * width; x++)
+            most = Math.max(most, data[(y * width + x) * 3] ?? 0);
+        return most;
+      };
+      const onPage = [0, 1].map((at) => blackOut.filter((one) => one.page === at));
+      if (onPage.some((list) => list.length > 0 && list.every((one) => brightest(one) < 24))) darkest++;
+      expect(brightest({ x: 0, y: 0, width: 1, height: 1 })).toBeGreaterThan(240);
+    }
+    expect(darkest).toBe(jpeg.length);
+  }, 90_000);
 
   test('fixes that are none are refused in an address', async () => {
     const site = await maker.site('Wrong');
