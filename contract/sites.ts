@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { contactSheetSchema } from '#core/gallery/contact-sheet.ts';
 import { documentContentSchema } from '#core/content/document.ts';
 import { heightSchema } from '#core/content/height.ts';
 import { idSchema } from '#core/content/id.ts';
@@ -178,6 +179,27 @@ export const lookAtPictures = route({
   }),
 });
 export type PicturesLookedAt = z.infer<typeof lookAtPictures.reply>;
+
+/** Candidates for a gallery: which look alike, which varied set is proposed, and why. */
+export const makeContactSheet = route({
+  method: 'POST',
+  path: '/api/sites/:site/pictures/contact-sheet',
+  params: atSite,
+  body: z.object({
+    candidates: z.array(idSchema).max(400, 'A contact sheet holds at most 400 pictures.'),
+    size: z.number().int().min(1).max(60),
+  }),
+  reply: contactSheetSchema,
+});
+
+/** Materials in whose words, those of their documents included, every word of a query begins some word. */
+export const findInWords = route({
+  method: 'POST',
+  path: '/api/sites/:site/materials/find',
+  params: atSite,
+  body: z.object({ query: z.string().max(400) }),
+  reply: z.object({ materials: z.array(idSchema) }),
+});
 
 /** What was read out of a document. */
 export const getDocument = route({

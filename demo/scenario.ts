@@ -129,6 +129,16 @@ export const draft: DemoProject = {
   ],
 };
 
+/** Gathered for a project and not on its page yet. */
+export const gatheredFor: Record<string, string[]> = {
+  'Tide clock': [
+    'tide-clock/10-hero-again-b.jpg',
+    'tide-clock/11-hero-again-c.jpg',
+    'tide-clock/12-gears-blurred.jpg',
+    'tide-clock/14-hero-over-exposed.jpg',
+  ],
+};
+
 /** Gathered and not placed anywhere yet. */
 export const loose = [
   'sailcloth-satchel/04-strap-detail.jpg',

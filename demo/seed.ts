@@ -18,7 +18,16 @@ import { emptyPage } from '#server/pages/new-page.ts';
 import { publish, type PublishDeps } from '#server/publish/publish.ts';
 import { loadDraft, ownSite } from '#server/sites/load-draft.ts';
 import { makeSite } from '#server/sites/routes.ts';
-import { draft, type DemoProject, front, live, loose, maker, waitingSummary } from './scenario.ts';
+import {
+  draft,
+  type DemoProject,
+  front,
+  gatheredFor,
+  live,
+  loose,
+  maker,
+  waitingSummary,
+} from './scenario.ts';
 
 const manifestSchema = z.array(
   z.object({ file: z.string(), title: z.string(), caption: z.string(), alt: z.string() }),
@@ -174,6 +183,19 @@ export async function seedDemo(
   );
   await addProject(draft);
   for (const file of loose) await bring(file);
+  const made = await db
+    .select({ id: pages.id, title: pages.title })
+    .from(pages)
+    .where(eq(pages.siteId, site));
+  for (const [title, files] of Object.entries(gatheredFor)) {
+    const project = made.find((one) => one.title === title)?.id ?? null;
+    for (const file of files) {
+      const material = await bring(file);
+      await edit(db, scope, { label: `Gathered for ${title}` }, async (running) => {
+        await running.update('material', material, { project });
+      });
+    }
+  }
   await edit(db, scope, { label: 'Summary of Fold-flat bee hotel' }, async (running) => {
     const rows = await running.tx
       .select({ id: pages.id, title: pages.title })

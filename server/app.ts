@@ -74,6 +74,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
           styleSrcElem: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'blob:', 'data:'],
           fontSrc: ["'self'"],
+          // What was gathered is played, and what was just recorded is listened to before it is kept.
+          mediaSrc: ["'self'", 'blob:'],
           connectSrc: ["'self'"],
           frameSrc: ["'self'"],
           baseUri: ["'none'"],

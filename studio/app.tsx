@@ -8,6 +8,7 @@ import { Welcome } from './account/welcome.tsx';
 import { call } from './api/call.ts';
 import { SiteProvider } from './api/site-context.tsx';
 import { UploadsProvider } from './api/uploads-context.tsx';
+import { ContactSheet } from './rooms/contact-sheet/contact-sheet.tsx';
 import { Gather } from './rooms/gather/gather.tsx';
 import { PlannedRoom } from './rooms/planned/planned-room.tsx';
 import { Projects } from './rooms/projects/projects.tsx';
@@ -57,6 +58,7 @@ export function App() {
         <Route path="gather" element={<Gather />} />
         <Route path="projects" element={<Projects />} />
         <Route path="projects/:page" element={<Compose />} />
+        <Route path="projects/:page/sheet/:part" element={<ContactSheet />} />
         <Route path="share" element={<Share />} />
         <Route path=":room" element={<PlannedRoom />} />
       </Route>

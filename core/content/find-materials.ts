@@ -1,21 +1,27 @@
+import { plainWords } from '../words/plain-words.ts';
+import type { Id } from './id.ts';
 import type { Material } from './material.ts';
 
-/** Letters without accents and case, so that "cafe" finds "Café". */
-const plain = (text: string): string =>
-  text
-    .normalize('NFD')
-    .replace(/\p{Diacritic}/gu, '')
-    .toLocaleLowerCase('en');
-
 function wordsOf(material: Material): string {
-  const { title, caption, alt, tags, fileName, provenance } = material;
-  return plain([title, caption, alt, ...tags, fileName, provenance.title, provenance.maker].join(' '));
+  const { title, caption, alt, tags, fileName, provenance, transcript } = material;
+  return plainWords(
+    [title, caption, alt, ...tags, fileName, provenance.title, provenance.maker, transcript].join(' '),
+  );
 }
 
-/** Materials in which every word of the query occurs somewhere; all of them for an empty query. Keeps their order. */
-export function findMaterials(materials: readonly Material[], query: string): Material[] {
-  const wanted = plain(query).split(/\s+/).filter(Boolean);
+/**
+ * Materials in which every word of the query occurs somewhere; all of them for an empty query. Keeps their order.
+ *
+ * @param elsewhere materials that are known to be found by the query in words that are not at hand, such as a document's
+ */
+export function findMaterials(
+  materials: readonly Material[],
+  query: string,
+  elsewhere: ReadonlySet<Id> = new Set(),
+): Material[] {
+  const wanted = plainWords(query).split(/\s+/).filter(Boolean);
   return materials.filter((material) => {
+    if (elsewhere.has(material.id)) return true;
     const words = wordsOf(material);
     return wanted.every((word) => words.includes(word));
   });

@@ -1,11 +1,18 @@
 import type { Id } from './id.ts';
-import type { Material } from './material.ts';
+import type { Material, MaterialKind } from './material.ts';
 import { byRank, type Page } from './page.ts';
 import { monthOf, partialDateInWords } from './partial-date.ts';
 import { usedMaterials } from './where-used.ts';
 
-export const groupings = ['project', 'month', 'used', 'alike'] as const;
+export const groupings = ['project', 'month', 'kind', 'used', 'alike'] as const;
 export type Grouping = (typeof groupings)[number];
+
+const kindTitles: Record<MaterialKind, string> = {
+  picture: 'Pictures',
+  document: 'Documents',
+  clip: 'Clips',
+  sound: 'Sounds',
+};
 
 export interface MaterialGroup {
   /** Stable while its materials change; a page's id, a month, or a word. */
@@ -75,6 +82,11 @@ export function groupMaterials(
       }
       start('single', 'Like no other');
       for (const material of materials) put(groupOf.get(material.id) ?? 'single', material);
+      break;
+    }
+    case 'kind': {
+      for (const [kind, title] of Object.entries(kindTitles)) start(kind, title);
+      for (const material of materials) put(material.kind, material);
       break;
     }
     case 'used': {

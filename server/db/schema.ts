@@ -31,6 +31,8 @@ const revision = () => bigint('revision', { mode: 'number' }).notNull();
 /** Ranks are compared byte by byte, whatever the server's language. */
 const rankText = customType<{ data: string }>({ dataType: () => 'text COLLATE "C"' });
 
+const tsvector = customType<{ data: string }>({ dataType: () => 'tsvector' });
+
 export const accounts = pgTable(
   'account',
   {
@@ -195,6 +197,27 @@ export const documentContents = pgTable(
     content: jsonb('content').$type<DocumentContent>().notNull(),
   },
   (table) => [primaryKey({ columns: [table.original, table.version] })],
+);
+
+/**
+ * Words of materials as they are found. Written when somebody looks for something, for whatever changed since: it can be
+ * thrown away at any time, and can never say what is blacked out by now.
+ */
+export const materialWords = pgTable(
+  'material_words',
+  {
+    material: text('material').primaryKey(),
+    accountId: text('account_id')
+      .notNull()
+      .references(() => accounts.id, { onDelete: 'cascade' }),
+    /** The revision of the material they were taken from. */
+    revision: revision(),
+    words: tsvector('words').notNull(),
+  },
+  (table) => [
+    index('material_words_words').using('gin', table.words),
+    index('material_words_account').on(table.accountId),
+  ],
 );
 
 /** A page rendered from inputs with this hash: publishing reuses it instead of rendering again. */

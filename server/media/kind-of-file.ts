@@ -57,6 +57,8 @@ const instead: Record<string, string> = {
     'This is a spreadsheet. Save the sheet you want to show as PDF and add that.',
   'application/vnd.oasis.opendocument.spreadsheet':
     'This is a spreadsheet. Save the sheet you want to show as PDF and add that.',
+  'text/vtt':
+    'These are captions. Open the facts of the sound or clip they belong to, and take them in there.',
   'application/zip': 'This is an archive. Unpack it and add the files that are in it.',
 };
 instead['image/heif'] = instead['image/heic'] ?? '';

@@ -1,4 +1,5 @@
-import { and, eq } from 'drizzle-orm';
+import { and, eq, inArray, type SQL } from 'drizzle-orm';
+import { type Candidate, type ContactSheet, contactSheet } from '#core/gallery/contact-sheet.ts';
 import { type Comparable, lookAlikes } from '#core/gallery/look-alikes.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
@@ -50,14 +51,31 @@ export class PictureLook {
     return looking;
   }
 
-  async #look(account: string): Promise<LookedAt> {
-    const { db } = this.#deps;
-    const rows = await db
+  /** Candidates for a gallery, with a varied set proposed. What cannot be read is there and is not proposed. */
+  async contactSheet(account: string, ids: readonly string[], size: number): Promise<ContactSheet> {
+    const { groups } = await this.at(account);
+    const rows = await this.#rows(and(eq(materials.accountId, account), inArray(materials.id, [...ids])));
+    const fresh = await this.#read(rows.flatMap((row) => (row.features ? [] : [row.original])));
+    const byId = new Map(rows.map((row) => [row.id, row]));
+    const candidates = ids.flatMap((id): Candidate[] => {
+      const row = byId.get(id);
+      if (!row || !('widthPx' in row.facts)) return [];
+      const features = row.features ?? fresh.get(row.original) ?? null;
+      const { takenOn, tags } = row;
+      return [{ id, size: shownSize(row.facts, row.fixes), features, takenOn, tags }];
+    });
+    return contactSheet(candidates, groups, size);
+  }
+
+  #rows(where: SQL | undefined) {
+    return this.#deps.db
       .select({
         id: materials.id,
         original: materials.original,
         facts: materials.facts,
         fixes: materials.fixes,
+        takenOn: materials.takenOn,
+        tags: materials.tags,
         features: pictureFeatures.features,
       })
       .from(materials)
@@ -65,8 +83,12 @@ export class PictureLook {
         pictureFeatures,
         and(eq(pictureFeatures.original, materials.original), eq(pictureFeatures.version, featuresVersion)),
       )
-      .where(and(eq(materials.accountId, account), eq(materials.kind, 'picture')))
+      .where(and(where, eq(materials.kind, 'picture')))
       .orderBy(materials.createdAt, materials.id);
+  }
+
+  async #look(account: string): Promise<LookedAt> {
+    const rows = await this.#rows(eq(materials.accountId, account));
     const unread = rows.filter(({ features }) => features === null);
     const fresh = await this.#read(unread.slice(0, atATime).map(({ original }) => original));
     const known = rows.map((row) => ({ ...row, features: row.features ?? fresh.get(row.original) ?? null }));

@@ -7,9 +7,11 @@ import {
   changeMaterial,
   changeMaterials,
   deleteMaterials,
+  findInWords,
   getDocument,
   importReplySchema,
   lookAtPictures,
+  makeContactSheet,
 } from '#contract/sites.ts';
 import { emptyDocument } from '#core/content/document.ts';
 import { fixesSchema, hasBurntIn } from '#core/content/fixes.ts';
@@ -30,6 +32,7 @@ import { notFound } from '../http/problem.ts';
 import { ownSite } from '../sites/load-draft.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { importMaterial, type ImportDeps } from './import-material.ts';
+import { findInWords as wordsFound } from './find-in-words.ts';
 import { mediaType } from './media-type.ts';
 import { sendRanged } from '../http/send-ranged.ts';
 import { PictureLook } from './picture-look.ts';
@@ -144,10 +147,22 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     return look.at(account);
   });
 
+  handle(app, findInWords, async ({ params, body }, request) => {
+    const account = makerOf(request).id;
+    await ownSite(db, account, params.site);
+    return { materials: await wordsFound(db, account, body.query) };
+  });
+
+  handle(app, makeContactSheet, async ({ params, body }, request) => {
+    const account = makerOf(request).id;
+    await ownSite(db, account, params.site);
+    return look.contactSheet(account, body.candidates, body.size);
+  });
+
   handle(app, deleteMaterials, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
     const many = body.materials.length;
-    const label = many === 1 ? 'Delete picture' : `Delete ${many} pictures`;
+    const label = many === 1 ? 'Delete from Gather' : `Delete ${many} from Gather`;
     const result = await edit(db, scope, { label }, async (running) => {
       const gone = new Set(body.materials);
       const rows = await running.tx.select().from(pages).where(eq(pages.siteId, scope.site));

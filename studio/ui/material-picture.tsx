@@ -13,6 +13,10 @@ export const materialName = (material: Material): string =>
   material.fileName ||
   `Untitled ${kindNames[material.kind]}`;
 
+/** Whether there is a picture of it; else its name is written on a sheet. */
+export const hasPicture = (material: Material): boolean =>
+  material.kind === 'picture' || (material.kind === 'document' && material.facts.pages.length > 0);
+
 /** Proportions in which a material is shown small. */
 export function shapeOf(material: Material): Size {
   switch (material.kind) {
@@ -36,7 +40,7 @@ function KindSheet({ material, className }: { material: Material; className: str
   const slides = material.kind === 'document' && slideFormats.some((one) => one === material.facts.format);
   const Icon = slides ? Presentation : material.kind === 'picture' ? FileText : icons[material.kind];
   return (
-    <span className={`kind-sheet ${className}`} data-kind={material.kind} aria-hidden="true">
+    <span className={`kind-sheet ${className}`} data-kind={material.kind}>
       <Icon size={26} strokeWidth={1.5} aria-hidden="true" />
       <span>{materialName(material)}</span>
     </span>
@@ -55,9 +59,7 @@ export function MaterialPicture({
   className?: string;
   alt?: string;
 }) {
-  const pictured =
-    material.kind === 'picture' || (material.kind === 'document' && material.facts.pages.length > 0);
-  if (!pictured) return <KindSheet material={material} className={className} />;
+  if (!hasPicture(material)) return <KindSheet material={material} className={className} />;
   const shown = shapeOf(material);
   const colour = material.kind === 'picture' ? material.facts.colour : '#ffffff';
   return (

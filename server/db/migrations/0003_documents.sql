@@ -6,4 +6,5 @@ CREATE TABLE "document_content" (
 );
 --> statement-breakpoint
 ALTER TABLE "material" ADD COLUMN "transcript" text DEFAULT '' NOT NULL;--> statement-breakpoint
-ALTER TABLE "material" ADD COLUMN "shown_by" text;
+ALTER TABLE "material" ADD COLUMN "shown_by" text;--> statement-breakpoint
+UPDATE "material" SET "facts" = "facts" || '{"frames":1}'::jsonb WHERE "kind" = 'picture' AND NOT "facts" ? 'frames';

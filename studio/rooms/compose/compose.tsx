@@ -375,9 +375,11 @@ function ComposePage({ page }: { page: Page }) {
                 {input ? (
                   <SlotsContext value={slots}>
                     <div
-                      onClickCapture={(event) =>
-                        (event.target as HTMLElement).closest('.site a') && event.preventDefault()
-                      }
+                      onClickCapture={(event) => {
+                        // Links of the page lead nowhere while it is composed; the studio's own do.
+                        const link = (event.target as HTMLElement).closest('.site a');
+                        if (link && !link.closest('.studio-ui')) event.preventDefault();
+                      }}
                     >
                       <PageView input={input} within />
                     </div>

@@ -1,5 +1,6 @@
-import { Crop } from 'lucide-react';
+import { Crop, LayoutGrid } from 'lucide-react';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Part, PartOf } from '#core/content/part.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { FixDialog } from '../gather/fixes/fix-dialog.tsx';
@@ -86,6 +87,12 @@ export function GalleryPanel({
           onChange={(event) => onChange({ ...part, title: event.target.value })}
         />
       </label>
+      <p>
+        <Link className="btn sm" to={`sheet/${part.id}`} relative="path">
+          <LayoutGrid size={15} aria-hidden="true" />
+          Choose on a contact sheet
+        </Link>
+      </p>
       <PictureList
         pictures={part.pictures}
         most={200}

@@ -3,6 +3,7 @@ import StarterKit from '@tiptap/starter-kit';
 import { Bold, Italic, Link2, List, ListOrdered, Quote } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { type ReactNode, useEffect, useState } from 'react';
+import { tableNodes } from './table-nodes.ts';
 import { type RichText, richTextSchema } from '#core/content/rich-text.ts';
 
 /** "kite.example" becomes "https://kite.example"; null for what cannot be a link. */
@@ -147,6 +148,7 @@ interface WordsEditorProps {
 export function WordsEditor({ text, onChange, at, children }: WordsEditorProps) {
   const editor = useEditor({
     extensions: [
+      ...tableNodes,
       StarterKit.configure({
         heading: { levels: [2, 3] },
         code: false,

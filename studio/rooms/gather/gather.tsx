@@ -19,10 +19,11 @@ import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
 import { countKinds, kindLabel } from '../../ui/kind-names.ts';
-import { materialName, MaterialPicture, shapeOf } from '../../ui/material-picture.tsx';
+import { materialName, MaterialPicture, hasPicture, shapeOf } from '../../ui/material-picture.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
+import { Capture } from './capture.tsx';
 import { FactsOfMany } from './facts-of-many.tsx';
 import { Sorting } from './sorting.tsx';
 import { useLooks } from './use-looks.ts';
@@ -68,13 +69,7 @@ function Tile({
       style={{ '--r': ratio } as React.CSSProperties}
       data-chosen={chosenAs > 0 || undefined}
     >
-      <button
-        type="button"
-        className="tile-picture"
-        onClick={onLook}
-        aria-label={looks ? `${name}: look at it; ${looks}` : `${name}: look at it`}
-        aria-pressed={current}
-      >
+      <button type="button" className="tile-picture" onClick={onLook} aria-pressed={current}>
         <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />
         {material.kind === 'picture' && material.facts.hasGps && (
           <span className="gps" title="Has a place in it. Removed when published.">
@@ -82,6 +77,9 @@ function Tile({
             <span className="sr-only">Has a place in it; removed when published</span>
           </span>
         )}
+        <span className="sr-only">
+          {hasPicture(material) && name}: look at it{looks && '; '}
+        </span>
         {looks && <span className="tile-looks">{looks}</span>}
       </button>
       <label className="tile-choose">
@@ -227,6 +225,7 @@ export function Gather() {
                   </small>
                 </span>
               </button>
+              <Capture />
               <Meter materials={materials} totalBytes={state.limits.totalBytes} />
               <SaveWords />
             </div>

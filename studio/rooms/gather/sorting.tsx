@@ -12,6 +12,7 @@ interface SortingProps {
 const groupingNames: Record<Grouping, string> = {
   project: 'By project',
   month: 'By month taken',
+  kind: 'By kind',
   used: 'By use',
   alike: 'By look-alikes',
 };

@@ -1,0 +1,266 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { execFileSync } from 'node:child_process';
+import { writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Browser } from 'puppeteer-core';
+import { launchBrowser } from './support/browser.ts';
+import { BuiltServer } from './support/demo-server.ts';
+import { demoPictures, Driver } from './support/studio-driver.ts';
+
+/** Fixes, documents, sound, clips and the contact sheet, through the real rooms with real files. */
+let server: BuiltServer;
+let browser: Browser;
+let studio: Driver;
+let rooms = '';
+
+beforeAll(async () => {
+  server = await BuiltServer.start('demo');
+  browser = await launchBrowser();
+  studio = new Driver(await browser.newPage());
+  await studio.page.setViewport({ width: 1280, height: 800 });
+  await studio.page.goto(`${server.origin}/`);
+  await studio.press('button', /demo maker/);
+  await studio.reads('Fold-flat bee hotel');
+  rooms = studio.page.url().replace(/\/projects.*/, '');
+}, 120_000);
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+const publish = async () => {
+  await studio.saved();
+  await studio.press('button', 'Publish');
+  await studio.press('button', /^Publish release/);
+  await studio.reads(/Release \d+ is live/, 60_000);
+  await studio.page.keyboard.press('Escape');
+};
+/** A public page as a stranger's browser gets it. */
+const asStranger = async (path: string): Promise<Driver> => {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.goto(`${server.origin}${path}`, { waitUntil: 'networkidle0' });
+  return new Driver(page);
+};
+const setNumber = async (label: string, value: number) => {
+  const field = await studio.named('spinbutton', new RegExp(`^${label}`));
+  await field.click({ count: 3 });
+  await studio.page.keyboard.type(String(value));
+};
+
+describe('gathering', () => {
+  test('a picture is turned, cropped with the mouse and made brighter; undo takes it back, the page shows it', async () => {
+    await studio.page.goto(`${rooms}/gather`);
+    await studio.press('button', /^The brass hand: look at it/);
+    await studio.press('button', 'Fix it');
+    await studio.press('button', 'Turn right');
+    await studio.saved();
+    const stage = await studio.page.waitForSelector('.region-stage');
+    await studio.page.waitForFunction(() => {
+      const img = document.querySelector<HTMLImageElement>('.region-stage img');
+      return img?.complete && img.naturalHeight > img.naturalWidth;
+    });
+    const box = await stage?.boundingBox();
+    if (!box) throw new Error('There is no stage.');
+    expect(box.height).toBeGreaterThan(box.width);
+    // The lower right corner is pulled to the middle.
+    await studio.page.mouse.move(box.x + box.width - 4, box.y + box.height - 4);
+    await studio.page.mouse.down();
+    await studio.page.mouse.move(box.x + box.width * 0.6, box.y + box.height * 0.6, { steps: 6 });
+    await studio.page.mouse.up();
+    const width = await studio.named('spinbutton', /^Width/);
+    const percent = Number(await width.evaluate((input) => (input as HTMLInputElement).value));
+    expect(percent).toBeGreaterThan(55);
+    expect(percent).toBeLessThan(66);
+    await setNumber('Height', 40);
+    await studio.press('tab', 'Light');
+    const slider = await studio.named('slider', 'Brightness');
+    await slider.focus();
+    for (let step = 0; step < 5; step++) await studio.page.keyboard.press('ArrowRight');
+    await studio.reads('+5 %');
+    expect(await studio.axe()).toEqual([]);
+    await studio.saved();
+    await studio.page.keyboard.press('Escape');
+
+    await publish();
+    const reader = await asStranger('/wren-makes/tide-clock/');
+    const [w = 0, h = 0] = await reader.page.$$eval('.gallery img', (all) => {
+      const last = all.at(-1) as HTMLImageElement;
+      return [Number(last.getAttribute('width')), Number(last.getAttribute('height'))];
+    });
+    // 1600 × 1200 turned is 1200 × 1600; of that about 60 by 40 of 100 is kept.
+    expect(w / h).toBeGreaterThan(0.9);
+    expect(w / h).toBeLessThan(1.4);
+  }, 120_000);
+
+  test('a number in a PDF is blacked out by keyboard, and readers get the page without it', async () => {
+    await studio.page.goto(`${rooms}/gather`);
+    await studio.press('button', /^Workshop test sheet: look at it/);
+    await studio.press('button', 'Black out');
+    await studio.press('button', 'Add a region');
+    for (const [label, value] of [
+      ['From left', 36],
+      ['From top', 18],
+      ['Width', 50],
+      ['Height', 5],
+    ] as const)
+      await setNumber(label, value);
+    await studio.press('button', 'Next page');
+    await studio.reads('Page 2 of 2');
+    expect(await studio.axe()).toEqual([]);
+    await studio.saved();
+    await studio.page.keyboard.press('Escape');
+    await studio.press('checkbox', /^Choose Workshop test sheet/);
+    await studio.press('button', 'Start a project');
+    await studio.fill('Title', 'Bike trailer');
+    await publish();
+    const reader = await asStranger('/wren-makes/bike-trailer/');
+    await reader.reads('Workshop test sheet');
+    const html = await reader.page.content();
+    expect(html).toContain('Sandbags');
+    const first = /Project: cargo bike trailer[\s\S]*?reserve\./.exec(html)?.[0] ?? '';
+    expect(first).not.toMatch(/555-0142|S-2047-1183/);
+    expect(await reader.axe()).toEqual([]);
+    // Read back from the picture itself: the region is black all over.
+    const black = await reader.page.$eval('.pages img', async (found) => {
+      const img = found as HTMLImageElement;
+      await img.decode();
+      const canvas = Object.assign(document.createElement('canvas'), {
+        width: img.naturalWidth,
+        height: img.naturalHeight,
+      });
+      const context = canvas.getContext('2d');
+      context?.drawImage(img, 0, 0);
+      const [w, h] = [img.naturalWidth, img.naturalHeight];
+      const data = context?.getImageData(w * 0.37, h * 0.19, w * 0.4, h * 0.03).data ?? [];
+      let most = 0;
+      for (let at = 0; at < data.length; at += 4) most = Math.max(most, data[at] ?? 0);
+      return most;
+    });
+    expect(black).toBeLessThan(24);
+  }, 120_000);
+
+  test('documents, slides, sound and a clip are taken in, each with what it is', async () => {
+    const markdown = join(server.folder, 'Talk.md');
+    await writeFile(markdown, '# A talk\n\nFirst **point**.\n\n# Second\n\n- a\n- b\n');
+    const slides = join(server.folder, 'Talk.pptx');
+    const odt = join(server.folder, 'Talk-notes.odt');
+    execFileSync('pandoc', [markdown, '-o', slides]);
+    execFileSync('pandoc', [markdown, '-o', odt]);
+    await studio.page.goto(`${rooms}/gather`);
+    await studio.reads('used');
+    await studio.choose([slides, odt, markdown, join(demoPictures, 'tide-clock/narration.vtt')]);
+    await studio.reads(/3 added, 1 not added/, 30_000);
+    await studio.reads('These are captions.');
+    await studio.press('button', 'Put this list away');
+    await studio.press('button', 'None');
+    await studio.press('button', /^Talk notes: look at it/);
+    await studio.press('DisclosureTriangle', 'Read it').catch(() => studio.page.click('.own-words summary'));
+    await studio.reads('First point.');
+    await studio.press('button', 'Close the facts');
+    await studio.press('button', /^Talk: look at it; PPTX/);
+    await studio.reads('Shown by');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Close the facts');
+
+    await studio.press('button', /^Spoken introduction: look at it/);
+    await studio.reads(/WebVTT with \d+ lines/);
+    await studio.press('button', 'Close the facts');
+    expect(
+      await studio.page.$eval('.used meter', (meter) => (meter as HTMLMeterElement).value),
+    ).toBeGreaterThan(1e6);
+  }, 60_000);
+
+  test('a Word document becomes words and pictures of the page, as one step that can be undone', async () => {
+    await studio.page.goto(`${rooms}/projects`);
+    await studio.press('link', 'Fold-flat bee hotel');
+    await studio.reads('Case facts');
+    const kinds = () =>
+      studio.page.$$eval('.part', (found) => found.map((one) => one.getAttribute('data-kind')));
+    const before = await kinds();
+    await studio.press('button', /^Edit Document/);
+    await studio.press('button', 'Make words of it');
+    await studio.page.waitForFunction(
+      (n) => document.querySelectorAll('.part').length === n,
+      { timeout: 15_000 },
+      before.length + 2,
+    );
+    expect((await kinds()).slice(-3)).toEqual(['words', 'picture', 'words']);
+    await studio.reads('Fewer 8 mm holes');
+    expect(await studio.page.$$eval('.site .table td', (cells) => cells.length)).toBeGreaterThanOrEqual(12);
+    // Words with a table can be written on.
+    await studio.page.click('.words-editor td p');
+    await studio.page.keyboard.type('X');
+    await studio.saved();
+    await studio.page.reload();
+    await studio.reads('Fewer 8 mm holes');
+    expect(await studio.page.$$eval('.site .table td', (cells) => cells.length)).toBeGreaterThanOrEqual(12);
+    await studio.press('button', /^Undo/);
+    await studio.press('button', /^Undo/);
+    await studio.page.waitForFunction(
+      (n) => document.querySelectorAll('.part').length === n,
+      {},
+      before.length,
+    );
+    expect(await kinds()).toEqual(before);
+  }, 60_000);
+
+  test('readers play the clip and the sound, with their words', async () => {
+    const reader = await asStranger('/wren-makes/tide-clock/');
+    const seconds = await reader.page.$eval('.sound audio', async (found) => {
+      const audio = found as HTMLAudioElement;
+      audio.muted = true;
+      await audio.play();
+      audio.pause();
+      return audio.duration;
+    });
+    expect(Math.round(seconds)).toBe(20);
+    const clip = await reader.page.$eval('.clip video', (found) => {
+      const video = found as HTMLVideoElement;
+      return [video.poster !== '', video.querySelector('track')?.src.endsWith('.vtt')];
+    });
+    expect(clip).toEqual([true, true]);
+    await reader.page.click('.sound summary');
+    await reader.reads('What is said');
+    expect(await reader.axe()).toEqual([]);
+  }, 60_000);
+
+  test('a contact sheet brackets look-alikes, proposes six with reasons, is adjusted by keyboard and put on the page', async () => {
+    await studio.page.goto(`${rooms}/projects`);
+    await studio.press('link', 'Tide clock');
+    await studio.reads('Case facts');
+    await studio.press('button', /^Edit Gallery/);
+    await studio.press('link', 'Choose on a contact sheet');
+    await studio.reads('3 look alike', 30_000);
+    await studio.reads('2 look alike');
+    await studio.press('button', 'Use the proposed 6');
+    await studio.reads('sharpest of 3 alike');
+    await studio.reads('very bright');
+    const order = () =>
+      studio.page.$$eval('.order-line .truncate', (lines) => lines.map((one) => one.textContent));
+    const proposed = await order();
+    expect(proposed).toHaveLength(6);
+    expect(await studio.axe()).toEqual([]);
+    // By keyboard: the first cell to the front, the next one chosen, and a step taken back.
+    await studio.page.focus('.cell-picture[tabindex="0"]');
+    await studio.page.keyboard.press('Home');
+    await studio.page.keyboard.press('1');
+    const moved = await order();
+    expect([...moved].sort()).toEqual([...proposed].sort());
+    expect(moved[0]).not.toBe(proposed[0]);
+    await studio.page.keyboard.press('ArrowRight');
+    await studio.page.keyboard.press('Space');
+    expect(await order()).toHaveLength(7);
+    await studio.press('button', 'Step back');
+    expect(await order()).toEqual(moved);
+    await studio.press('button', 'Put on the page');
+    await studio.reads('Case facts');
+    await studio.saved();
+    await studio.press('button', /^Edit Gallery/);
+    expect(
+      await studio.page.$$eval('[aria-label="Pictures in the gallery"] > li', (lines) => lines.length),
+    ).toBe(6);
+    await studio.press('button', /^Undo/);
+    await studio.reads('Undone: Gallery');
+  }, 60_000);
+});

@@ -1,0 +1,82 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { changeMaterial, deleteMaterials, findInWords, undoEdit } from '#contract/sites.ts';
+import { type TestMaker, TestServer } from '../testing/test-server.ts';
+
+const demo = join(import.meta.dirname, '../../demo/pictures');
+let server: TestServer;
+let maker: TestMaker;
+let site = '';
+const ids = new Map<string, string>();
+const find = async (query: string, by = maker) =>
+  (await by.call(findInWords, { params: { site }, body: { query } })).materials;
+const change = async (material: string, content: Record<string, unknown>) => {
+  const { revision } = await maker.state(site);
+  await maker.call(changeMaterial, {
+    params: { site, material },
+    body: { seen: revision, label: 'Change', change: content },
+  });
+};
+
+beforeAll(async () => {
+  server = await TestServer.start();
+  maker = await server.maker();
+  site = (await maker.site()).site.id;
+  for (const name of [
+    'bike-trailer/workshop-test-sheet.pdf',
+    'bee-hotel/build-notes.docx',
+    'tide-clock/narration.mp3',
+  ]) {
+    const file = name.split('/')[1] ?? '';
+    ids.set(file, (await maker.upload(site, file, await readFile(join(demo, name)))).material);
+  }
+}, 60_000);
+afterAll(() => server?.stop());
+
+describe('finding in words', () => {
+  test('words inside documents are found, also by their beginnings and without accents', async () => {
+    expect(await find('sandbags')).toEqual([ids.get('workshop-test-sheet.pdf')]);
+    expect(await find('Sandb RULER')).toEqual([ids.get('workshop-test-sheet.pdf')]);
+    expect(await find('stainless hinges')).toEqual([ids.get('build-notes.docx')]);
+    expect(await find('sandbags hinges')).toEqual([]);
+    expect(await find("'; drop table & | ! :* <->")).toEqual([]);
+  });
+
+  test('what is changed is found as it is now, and what is deleted is not', async () => {
+    const notes = ids.get('build-notes.docx') ?? '';
+    await change(notes, { caption: 'Café at the quay' });
+    expect(await find('cafe')).toEqual([notes]);
+    await change(ids.get('narration.mp3') ?? '', {
+      transcript: 'WEBVTT\n\n00:01.000 --> 00:02.000\nEbb and flow\n',
+    });
+    expect(await find('ebb')).toEqual([ids.get('narration.mp3')]);
+    await maker.call(deleteMaterials, { params: { site }, body: { materials: [notes] } });
+    expect(await find('cafe')).toEqual([]);
+    await maker.call(undoEdit, { params: { site } });
+    expect(await find('cafe')).toEqual([notes]);
+  });
+
+  test('words under a black-out are found no more, and again when it is taken off', async () => {
+    const sheet = ids.get('workshop-test-sheet.pdf') ?? '';
+    expect(await find('0142')).toEqual([sheet]);
+    const region = { page: 0, x: 0.36, y: 0.18, width: 0.5, height: 0.05 };
+    await change(sheet, {
+      fixes: { blackOut: [region, { ...region, page: 1, y: 0, height: 1, x: 0, width: 1 }] },
+    });
+    expect(await find('0142')).toEqual([]);
+    expect(await find('sandbags')).toEqual([sheet]);
+    await change(sheet, { fixes: {} });
+    expect(await find('0142')).toEqual([sheet]);
+  });
+
+  test('nobody finds what is somebody else’s', async () => {
+    const other = await server.maker('Somebody');
+    await expect(find('sandbags', other)).rejects.toThrow('no such site');
+    const own = await other.site();
+    expect(
+      (await other.call(findInWords, { params: { site: own.site.id }, body: { query: 'sandbags' } }))
+        .materials,
+    ).toEqual([]);
+  });
+});

@@ -1,0 +1,96 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical } from 'lucide-react';
+import type { Material } from '#core/content/material.ts';
+import { materialName } from '../../ui/material-picture.tsx';
+
+function Line({ material, at }: { material: Material; at: number }) {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: material.id });
+  const name = materialName(material);
+  return (
+    <li
+      ref={setNodeRef}
+      className="order-line"
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+    >
+      <button
+        type="button"
+        className="icon-btn sm"
+        aria-label={`Move ${name}`}
+        {...attributes}
+        {...listeners}
+      >
+        <GripVertical size={15} aria-hidden="true" />
+      </button>
+      <b>{at + 1}</b>
+      <span className="truncate">{name}</span>
+      {material.alt.trim() === '' && <span className="needs">needs alt text</span>}
+    </li>
+  );
+}
+
+/** The chosen pictures in their order: by dragging, by keyboard, or by when they were taken. */
+export function OrderList({
+  pictures,
+  onOrder,
+}: {
+  pictures: readonly Material[];
+  onOrder: (ids: string[]) => void;
+}) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const ids = pictures.map(({ id }) => id);
+  const dated = pictures.filter(({ takenOn }) => takenOn !== null).length;
+  return (
+    <section className="sheet-order">
+      <h2 className="sheet-head">In this order</h2>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={({ active, over }) => {
+          if (over && active.id !== over.id)
+            onOrder(arrayMove(ids, ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
+        }}
+      >
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <ol>
+            {pictures.map((material, at) => (
+              <Line key={material.id} material={material} at={at} />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      {dated > 1 && (
+        <button
+          type="button"
+          className="link mt-2 text-[0.8125rem]"
+          onClick={() =>
+            onOrder(
+              [...pictures]
+                .sort((a, b) => (a.takenOn ?? '9999').localeCompare(b.takenOn ?? '9999'))
+                .map(({ id }) => id),
+            )
+          }
+        >
+          Order as they were taken
+        </button>
+      )}
+    </section>
+  );
+}

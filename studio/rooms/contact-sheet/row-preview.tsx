@@ -1,0 +1,47 @@
+import type { ReactNode } from 'react';
+import type { Material } from '#core/content/material.ts';
+import { breakIntoRows, ratioRange, type RowFrame } from '#core/gallery/rows.ts';
+import { MaterialPicture, shapeOf } from '../../ui/material-picture.tsx';
+
+/** How the chosen pictures break into rows at one width: by the same rule as on the page. */
+export function RowPreview({
+  pictures,
+  frame,
+  title,
+  className,
+}: {
+  pictures: readonly Material[];
+  frame: RowFrame;
+  title: ReactNode;
+  className: string;
+}) {
+  const ratios = pictures.map((one) => {
+    const { widthPx, heightPx } = shapeOf(one);
+    return Math.min(ratioRange.most, Math.max(ratioRange.least, widthPx / heightPx));
+  });
+  const percent = (px: number) => `${(100 * px) / frame.widthPx}%`;
+  return (
+    <section className={className}>
+      <h2 className="sheet-head">{title}</h2>
+      <div className="row-preview">
+        {ratios.length === 0 && <p className="note">Choose pictures to see how they hang.</p>}
+        {ratios.length > 0 &&
+          breakIntoRows(ratios, frame).map(({ from, to, heightPx }) => (
+            <div key={from} className="row-preview-row" style={{ gap: percent(frame.gapPx) }}>
+              {pictures.slice(from, to).map((one, at) => (
+                <span
+                  key={one.id}
+                  style={{
+                    width: percent((ratios[from + at] ?? 1) * heightPx),
+                    aspectRatio: ratios[from + at],
+                  }}
+                >
+                  <MaterialPicture material={one} alt="" className="h-full w-full object-cover" />
+                </span>
+              ))}
+            </div>
+          ))}
+      </div>
+    </section>
+  );
+}
