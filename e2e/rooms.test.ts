@@ -131,9 +131,9 @@ describe('the demo site in the studio', () => {
   test('found by a word, grouped by month, and the facts of many changed and taken back at once', async () => {
     const shown = () => studio.page.$$eval('.tile', (found) => found.length);
     const headings = () =>
-      studio.page.$$eval('.gather section h2', (found) => found.map((one) => one.textContent));
+      studio.page.$$eval('.gather .group-head h2', (found) => found.map((one) => one.textContent));
     const all = await shown();
-    const find = 'Find in titles, captions, tags and makers';
+    const find = 'Find in titles, captions, tags, makers and documents';
     await studio.fill(find, 'harbour office', 'searchbox');
     await studio.reads('1 of');
     expect(await shown()).toBe(1);

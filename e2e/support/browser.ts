@@ -31,6 +31,8 @@ export async function launchBrowser(): Promise<Browser> {
       '--disable-sync',
       '--force-color-profile=srgb',
       '--lang=en-GB',
+      // A camera that shows a test picture and a microphone that beeps; permission is each page's to get or not.
+      '--use-fake-device-for-media-stream',
     ],
   });
 }

@@ -67,6 +67,47 @@ async function read({ blobs, limits }: ImportDeps, arrival: Arrival, name: strin
 
 const inMegabytes = (bytes: number): string => `${Math.ceil(bytes / 1024 / 1024)} MB`;
 
+/** A file that was taken in: its bytes are stored and read, and no row points at them yet. */
+interface TakenIn {
+  hash: string;
+  bytes: number;
+  of: KindAndFacts;
+  takenOn: string | null;
+}
+
+/**
+ * Stores and reads a file and hands it to `use`, which makes rows of it; nothing is left behind when any step fails.
+ *
+ * @param known called when the maker has this very file already
+ */
+async function takeIn<T>(
+  deps: ImportDeps,
+  account: string,
+  file: { name: string; stream: Readable },
+  known: (material: string) => T,
+  use: (taken: TakenIn) => Promise<T>,
+): Promise<T> {
+  const { db, blobs, decoding, limits } = deps;
+  const arrival = await blobs.receive(file.stream, limits.maxFileBytes);
+  try {
+    const [row] = await db
+      .select({ id: materials.id })
+      .from(materials)
+      .where(and(eq(materials.accountId, account), eq(materials.original, arrival.hash)));
+    if (row) return known(row.id);
+    await makeRoom(deps, account, arrival.bytes);
+
+    const { of, takenOn, previews, content } = await decoding.run(() => read(deps, arrival, file.name));
+    // Blobs first, rows second: a row never points at bytes that are not there.
+    await rememberPreviews(db, blobs, arrival.hash, previews);
+    if (content) await rememberContent(db, arrival.hash, content);
+    await blobs.keep(arrival);
+    return await use({ hash: arrival.hash, bytes: arrival.bytes, of, takenOn });
+  } finally {
+    await blobs.discard(arrival);
+  }
+}
+
 /** @throws Problem when what a maker has and this file together are more than one maker may keep */
 async function makeRoom({ db, limits }: ImportDeps, account: string, bytes: number): Promise<void> {
   const [row] = await db
@@ -93,44 +134,79 @@ export async function importMaterial(
   scope: { site: string; account: string },
   file: { name: string; stream: Readable },
 ): Promise<Imported> {
-  const { db, blobs, decoding, limits } = deps;
-  const arrival = await blobs.receive(file.stream, limits.maxFileBytes);
-  try {
-    const [known] = await db
-      .select({ id: materials.id })
-      .from(materials)
-      .where(and(eq(materials.accountId, scope.account), eq(materials.original, arrival.hash)));
-    if (known) return { result: { revision: 0, changes: [] }, material: known.id, duplicate: true };
-    await makeRoom(deps, scope.account, arrival.bytes);
+  return takeIn<Imported>(
+    deps,
+    scope.account,
+    file,
+    (material) => ({ result: { revision: 0, changes: [] }, material, duplicate: true }),
+    async ({ hash, bytes, of, takenOn }) => {
+      const title = titleFromFileName(file.name);
+      const material: Material = {
+        id: newId(),
+        original: hash,
+        fileName: file.name.slice(0, 255),
+        bytes,
+        title,
+        caption: '',
+        alt: '',
+        takenOn,
+        tags: [],
+        provenance: mine,
+        project: null,
+        fixes: {},
+        transcript: '',
+        shownBy: null,
+        ...of,
+      };
+      const result = await edit(deps.db, scope, { label: `Add ${title || of.kind}` }, (running) =>
+        running.insert('material', material),
+      );
+      return { result, material: material.id, duplicate: false };
+    },
+  );
+}
 
-    const { of, takenOn, previews, content } = await decoding.run(() => read(deps, arrival, file.name));
-    // Blobs first, rows second: a row never points at bytes that are not there.
-    await rememberPreviews(db, blobs, arrival.hash, previews);
-    if (content) await rememberContent(db, arrival.hash, content);
-    await blobs.keep(arrival);
-    const title = titleFromFileName(file.name);
-    const material: Material = {
-      id: newId(),
-      original: arrival.hash,
-      fileName: file.name.slice(0, 255),
-      bytes: arrival.bytes,
-      title,
-      caption: '',
-      alt: '',
-      takenOn,
-      tags: [],
-      provenance: mine,
-      project: null,
-      fixes: {},
-      transcript: '',
-      shownBy: null,
-      ...of,
-    };
-    const result = await edit(db, scope, { label: `Add ${title || of.kind}` }, (running) =>
-      running.insert('material', material),
-    );
-    return { result, material: material.id, duplicate: false };
-  } finally {
-    await blobs.discard(arrival);
-  }
+/**
+ * Puts another file in the place of a material's own: its words, facts, fixes and places stay. Undo brings the old file
+ * back, whose bytes are kept.
+ *
+ * @throws Problem 409 when the file is of another kind, or is a material of its own already
+ */
+export async function replaceFile(
+  deps: ImportDeps,
+  scope: { site: string; account: string },
+  material: { id: string; kind: MaterialKind; title: string },
+  file: { name: string; stream: Readable },
+): Promise<EditResult> {
+  const label = `Another file for ${material.title || material.kind}`.slice(0, 120);
+  return takeIn(
+    deps,
+    scope.account,
+    file,
+    (known) => {
+      throw new Problem(
+        409,
+        'known',
+        known === material.id
+          ? 'This is the file it has already.'
+          : 'You have this file already, as a material of its own. Use that one instead.',
+      );
+    },
+    async ({ hash, bytes, of }) => {
+      if (of.kind !== material.kind)
+        throw new Problem(
+          409,
+          'other-kind',
+          `This is a ${of.kind}, and only a ${material.kind} can stand in the place of a ${material.kind}. Add it as a new one.`,
+        );
+      return edit(deps.db, scope, { label }, async (running) => {
+        await running.update('material', material.id, {
+          original: hash,
+          bytes,
+          fileName: file.name.slice(0, 255),
+          ...of,
+        });
+      });
+    },
+  );
 }

@@ -12,6 +12,7 @@ import {
   importReplySchema,
   lookAtPictures,
   makeContactSheet,
+  patchSchema,
 } from '#contract/sites.ts';
 import { emptyDocument } from '#core/content/document.ts';
 import { fixesSchema, hasBurntIn } from '#core/content/fixes.ts';
@@ -31,7 +32,7 @@ import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
 import { ownSite } from '../sites/load-draft.ts';
 import { patchAfter } from '../sites/site-state.ts';
-import { importMaterial, type ImportDeps } from './import-material.ts';
+import { importMaterial, type ImportDeps, replaceFile } from './import-material.ts';
 import { findInWords as wordsFound } from './find-in-words.ts';
 import { mediaType } from './media-type.ts';
 import { sendRanged } from '../http/send-ranged.ts';
@@ -117,6 +118,29 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
           material: imported.material,
           duplicate: imported.duplicate,
         });
+      },
+    );
+  });
+
+  app.register(async (uploads) => {
+    uploads.addContentTypeParser('application/octet-stream', (_request, payload, done) =>
+      done(null, payload),
+    );
+    uploads.post(
+      '/api/sites/:site/materials/:material/file',
+      { bodyLimit: deps.limits.maxFileBytes * 2 },
+      async (request) => {
+        const params = parsed(z.object({ site: idSchema, material: idSchema }), request.params);
+        const { name } = parsed(z.object({ name: z.string().default('') }), request.query);
+        const scope = { site: params.site, account: makerOf(request).id };
+        await ownSite(db, scope.account, scope.site);
+        const [row] = await db
+          .select({ id: materials.id, kind: materials.kind, title: materials.title })
+          .from(materials)
+          .where(and(eq(materials.accountId, scope.account), eq(materials.id, params.material)));
+        if (!row) throw notFound('This material');
+        const result = await replaceFile(deps, scope, row, { name, stream: request.body as Readable });
+        return patchSchema.parse(await patchAfter(db, scope, result));
       },
     );
   });

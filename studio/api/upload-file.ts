@@ -1,5 +1,21 @@
-import { importReplySchema, type ImportReply } from '#contract/sites.ts';
+import { importReplySchema, type ImportReply, type Patch, patchSchema } from '#contract/sites.ts';
 import { Refusal, refusalFrom } from './call.ts';
+
+/** Puts a file in the place of a material's own. */
+export async function replaceFile(site: string, material: string, file: File): Promise<Patch> {
+  const reply = await fetch(
+    `/api/sites/${site}/materials/${material}/file?name=${encodeURIComponent(file.name)}`,
+    { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: file },
+  ).catch(() => null);
+  if (!reply)
+    throw new Refusal(0, {
+      code: 'unreachable',
+      message: 'The line broke before the whole file had arrived. The old file is still there; try again.',
+    });
+  const body: unknown = await reply.json().catch(() => null);
+  if (!reply.ok) throw await refusalFrom(reply.status, body);
+  return patchSchema.parse(body);
+}
 
 /**
  * Sends one file and reports how much of it has arrived. XMLHttpRequest, since fetch cannot tell the progress of

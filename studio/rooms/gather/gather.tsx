@@ -1,110 +1,32 @@
-import { MapPin, Tags, Trash2, Upload as UploadIcon, X } from 'lucide-react';
+import { Tags, Trash2, Upload as UploadIcon, X } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { createProject, deleteMaterials } from '#contract/sites.ts';
+import { changeMaterials, createProject, deleteMaterials } from '#contract/sites.ts';
 import { findMaterials } from '#core/content/find-materials.ts';
-import {
-  type Grouping,
-  groupMaterials,
-  type MaterialGroup,
-  type Order,
-  sortMaterials,
-} from '#core/content/group-materials.ts';
-import type { Material } from '#core/content/material.ts';
-import type { Warning } from '#core/gallery/picture-quality.ts';
+import { type Grouping, groupMaterials, type Order, sortMaterials } from '#core/content/group-materials.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
-import { countKinds, kindLabel } from '../../ui/kind-names.ts';
-import { materialName, MaterialPicture, hasPicture, shapeOf } from '../../ui/material-picture.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
 import { Capture } from './capture.tsx';
 import { FactsOfMany } from './facts-of-many.tsx';
 import { Sorting } from './sorting.tsx';
+import { useFound } from './use-found.ts';
+import { Wall } from './wall.tsx';
 import { useLooks } from './use-looks.ts';
-import { warningNames } from './warning-words.ts';
 import { Meter } from './meter.tsx';
 import { MaterialFacts } from './material-facts.tsx';
-
-function Tile({
-  material,
-  number,
-  chosenAs,
-  current,
-  used,
-  alike,
-  warnings,
-  onToggle,
-  onLook,
-}: {
-  material: Material;
-  number: number;
-  chosenAs: number;
-  current: boolean;
-  used: boolean;
-  /** How many look-alikes it has. */
-  alike: number;
-  warnings: readonly Warning[];
-  onToggle: (range: boolean) => void;
-  onLook: () => void;
-}) {
-  const shown = shapeOf(material);
-  const ratio = Math.min(2.2, Math.max(0.6, shown.widthPx / shown.heightPx));
-  const name = materialName(material);
-  const looks = [
-    kindLabel(material),
-    ...(alike > 0 ? [`${alike + 1} alike`] : []),
-    ...warnings.map((one) => warningNames[one]),
-  ]
-    .filter(Boolean)
-    .join(', ');
-  return (
-    <li
-      className="tile"
-      style={{ '--r': ratio } as React.CSSProperties}
-      data-chosen={chosenAs > 0 || undefined}
-    >
-      <button type="button" className="tile-picture" onClick={onLook} aria-pressed={current}>
-        <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />
-        {material.kind === 'picture' && material.facts.hasGps && (
-          <span className="gps" title="Has a place in it. Removed when published.">
-            <MapPin size={13} aria-hidden="true" />
-            <span className="sr-only">Has a place in it; removed when published</span>
-          </span>
-        )}
-        <span className="sr-only">
-          {hasPicture(material) && name}: look at it{looks && '; '}
-        </span>
-        {looks && <span className="tile-looks">{looks}</span>}
-      </button>
-      <label className="tile-choose">
-        <input
-          type="checkbox"
-          checked={chosenAs > 0}
-          onChange={(event) => onToggle((event.nativeEvent as MouseEvent).shiftKey)}
-        />
-        <span className="sr-only">Choose {name}</span>
-        {chosenAs > 0 && <span aria-hidden="true">{chosenAs}</span>}
-      </label>
-      <p className="tile-words">
-        <span className="font-mono">{String(number).padStart(2, '0')}</span>
-        <span className="truncate">{material.title || (used ? '' : 'no title')}</span>
-        <span className="ml-auto">{used ? 'used' : 'not used'}</span>
-      </p>
-    </li>
-  );
-}
 
 const megabyte = 1024 * 1024;
 
 /** Gather: everything collected, and the facts of each. */
 export function Gather() {
-  const { state, run } = useSite();
+  const { state, run, seen } = useSite();
   const { add } = useUploads();
   const navigate = useNavigate();
   const { materials, pages, site } = state;
@@ -113,15 +35,17 @@ export function Gather() {
   const [query, setQuery] = useState('');
   const [by, setBy] = useState<Grouping>('project');
   const [order, setOrder] = useState<Order>('added');
+  const [view, setView] = useState<'tiles' | 'list'>('tiles');
   const looks = useLooks(site.id, materials);
+  const found = useFound(site.id, query, state.revision);
   const [editingMany, setEditingMany] = useState(false);
   const used = useMemo(() => usedMaterials(pages), [pages]);
   const groups = useMemo(
-    () => groupMaterials(findMaterials(sortMaterials(materials, order), query), pages, by, looks.groups),
-    [by, looks.groups, materials, order, pages, query],
+    () =>
+      groupMaterials(findMaterials(sortMaterials(materials, order), query, found), pages, by, looks.groups),
+    [by, found, looks.groups, materials, order, pages, query],
   );
   const inOrder = useMemo(() => groups.flatMap((group) => group.materials), [groups]);
-  const numbers = useMemo(() => new Map(inOrder.map(({ id }, at) => [id, at + 1])), [inOrder]);
   const current = materials.find(({ id }) => id === lookingAt) ?? null;
 
   const onFiles = useCallback(
@@ -134,17 +58,6 @@ export function Gather() {
     },
     [add, materials],
   );
-
-  const toggle = (id: string, range: boolean) =>
-    setChosen((old) => {
-      const last = old.at(-1);
-      if (range && last) {
-        const ids = inOrder.map((one) => one.id);
-        const [from, to] = [ids.indexOf(last), ids.indexOf(id)].sort((a, b) => a - b);
-        return [...new Set([...old, ...ids.slice(from ?? 0, (to ?? 0) + 1)])];
-      }
-      return old.includes(id) ? old.filter((one) => one !== id) : [...old, id];
-    });
 
   const start = useMemo(
     () =>
@@ -169,42 +82,24 @@ export function Gather() {
     );
   };
 
-  const section = ({ key, title, materials: list }: MaterialGroup) => {
-    const inUse = list.filter(({ id }) => used.has(id)).length;
-    return (
-      <section key={key} aria-labelledby={`group-${key}`}>
-        <div className="mt-2 mb-1 flex items-baseline gap-3">
-          <h2 id={`group-${key}`} className="text-[1.0625rem]">
-            {title}
-          </h2>
-          <span className="note">
-            {countKinds(list)}; {inUse === 0 ? 'none' : inUse} used
-          </span>
-          <button
-            type="button"
-            className="link ml-auto text-[0.8125rem]"
-            onClick={() => setChosen((old) => [...new Set([...old, ...list.map(({ id }) => id)])])}
-          >
-            Choose all
-          </button>
-        </div>
-        <ul className="tiles">
-          {list.map((material) => (
-            <Tile
-              key={material.id}
-              material={material}
-              number={numbers.get(material.id) ?? 0}
-              chosenAs={chosen.indexOf(material.id) + 1}
-              current={material.id === lookingAt}
-              used={used.has(material.id)}
-              alike={looks.alikeOf.get(material.id)?.length ?? 0}
-              warnings={looks.warnings[material.id] ?? []}
-              onToggle={(range) => toggle(material.id, range)}
-              onLook={() => setLookingAt(material.id)}
-            />
-          ))}
-        </ul>
-      </section>
+  const move = async (ids: readonly string[], project: string | null) => {
+    const moved = await run(() =>
+      call(changeMaterials, {
+        params: { site: site.id },
+        body: {
+          materials: ids.map((id) => ({ id, seen: seen(id) })),
+          label: ids.length === 1 ? 'Project' : `Project of ${ids.length}`,
+          change: { project },
+        },
+      }),
+    );
+    if (!moved) return;
+    const onPages = ids.filter((id) => used.has(id)).length;
+    const to = pages.find(({ id }) => id === project)?.title || (project ? 'Untitled' : 'Loose');
+    toast(
+      onPages > 0
+        ? `Gathered for ${to}. What is on a page stands with that page.`
+        : `${ids.length === 1 ? 'It is' : `${ids.length} are`} gathered for ${to} now.`,
     );
   };
 
@@ -247,15 +142,32 @@ export function Gather() {
                   onBy={setBy}
                   order={order}
                   onOrder={setOrder}
+                  view={view}
+                  onView={setView}
                 />
               )}
               <p className="sr-only" role="status">
                 {query && `${inOrder.length} of ${materials.length} found`}
               </p>
-              {groups.map(section)}
+              <Wall
+                groups={groups}
+                view={view}
+                chosen={chosen}
+                used={used}
+                takesDrops={by === 'project'}
+                tileOf={({ id }) => ({
+                  current: id === lookingAt,
+                  alike: looks.alikeOf.get(id)?.length ?? 0,
+                  warnings: looks.warnings[id] ?? [],
+                })}
+                onChosen={setChosen}
+                onLook={setLookingAt}
+                onDelete={() => void bin()}
+                onMove={(ids, project) => void move(ids, project)}
+              />
               {query && inOrder.length === 0 && (
                 <p className="py-6 text-ink-2">
-                  Nothing has “{query}” in its title, caption, alt text, tags, maker or file name.
+                  Nothing has “{query}” in its title, caption, alt text, tags, maker, file name or words.
                 </p>
               )}
             </div>

@@ -11,6 +11,7 @@ import { FactsHead } from './facts-head.tsx';
 import { DateField } from './date-field.tsx';
 import { ProjectField } from './project-field.tsx';
 import { TranscriptField } from './transcript-field.tsx';
+import { ReplaceFile } from './replace-file.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
 import { TagField } from './tag-field.tsx';
 import { useSite } from '../../api/site-context.tsx';
@@ -219,6 +220,9 @@ export function MaterialFacts({
           <dt>File</dt>
           <dd className="break-all">{material.fileName}</dd>
         </dl>
+        <p>
+          <ReplaceFile key={`${material.id} file`} material={material} />
+        </p>
         {material.kind === 'picture' && material.facts.hasGps && (
           <p className="flag straw">
             <MapPin size={15} aria-hidden="true" />

@@ -1,3 +1,4 @@
+import { LayoutGrid, Rows3 } from 'lucide-react';
 import type { Grouping, Order } from '#core/content/group-materials.ts';
 
 interface SortingProps {
@@ -7,6 +8,8 @@ interface SortingProps {
   onBy: (by: Grouping) => void;
   order: Order;
   onOrder: (order: Order) => void;
+  view: 'tiles' | 'list';
+  onView: (view: 'tiles' | 'list') => void;
 }
 
 const groupingNames: Record<Grouping, string> = {
@@ -23,15 +26,16 @@ const orderNames: Record<Order, string> = {
 };
 
 /** Finding, grouping and ordering what was gathered. */
-export function Sorting({ query, onQuery, by, onBy, order, onOrder }: SortingProps) {
+export function Sorting(props: SortingProps) {
+  const { query, onQuery, by, onBy, order, onOrder, view, onView } = props;
   return (
     <search className="sorting">
       <input
         className="input min-w-0 flex-1 basis-56"
         type="search"
         value={query}
-        aria-label="Find in titles, captions, tags and makers"
-        placeholder="Find in titles, captions, tags, makers"
+        aria-label="Find in titles, captions, tags, makers and documents"
+        placeholder="Find in titles, captions, tags, makers, documents"
         onChange={(event) => onQuery(event.target.value)}
       />
       <select
@@ -58,6 +62,24 @@ export function Sorting({ query, onQuery, by, onBy, order, onOrder }: SortingPro
           </option>
         ))}
       </select>
+      <div className="seg" role="group" aria-label="How they are shown">
+        <button
+          type="button"
+          aria-label="As pictures"
+          aria-pressed={view === 'tiles'}
+          onClick={() => onView('tiles')}
+        >
+          <LayoutGrid size={16} aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          aria-label="As a list"
+          aria-pressed={view === 'list'}
+          onClick={() => onView('list')}
+        >
+          <Rows3 size={16} aria-hidden="true" />
+        </button>
+      </div>
     </search>
   );
 }

@@ -1,0 +1,37 @@
+import { useRef, useState } from 'react';
+import { toast } from 'sonner';
+import type { Material } from '#core/content/material.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { replaceFile } from '../../api/upload-file.ts';
+
+/** Another file for the same material: its words, facts, fixes and places stay. */
+export function ReplaceFile({ material }: { material: Material }) {
+  const { state, run } = useSite();
+  const input = useRef<HTMLInputElement>(null);
+  const [busy, setBusy] = useState(false);
+  const replace = async (file: File | undefined) => {
+    if (!file) return;
+    setBusy(true);
+    const done = await run(() => replaceFile(state.site.id, material.id, file));
+    setBusy(false);
+    if (done)
+      toast('The file is another one now; everything said about it stays. Undo brings the old one back.');
+  };
+  return (
+    <>
+      <button type="button" className="btn sm" disabled={busy} onClick={() => input.current?.click()}>
+        {busy ? 'Being read' : 'Replace the file'}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        className="hidden"
+        aria-label="Another file"
+        onChange={(event) => {
+          void replace(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+    </>
+  );
+}
