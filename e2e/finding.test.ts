@@ -26,6 +26,8 @@ afterAll(async () => {
   await server?.stop();
 });
 beforeEach(async () => {
+  // A page behind another one draws nothing, and waiting for it would be in vain.
+  await studio.page.bringToFront();
   await studio.page.goto(`${rooms}/gather`);
   await studio.reads('none used');
 });

@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
+import sharp from 'sharp';
 import { launchBrowser } from './support/browser.ts';
 import { BuiltServer } from './support/demo-server.ts';
 import { demoPictures, Driver } from './support/studio-driver.ts';
@@ -112,6 +113,7 @@ describe('gathering', () => {
     await studio.page.keyboard.press('Escape');
     await studio.press('checkbox', /^Choose Workshop test sheet/);
     await studio.press('button', 'Start a project');
+    await studio.reads('Case facts');
     await studio.fill('Title', 'Bike trailer');
     await publish();
     const reader = await asStranger('/wren-makes/bike-trailer/');
@@ -224,6 +226,52 @@ describe('gathering', () => {
     await reader.reads('What is said');
     expect(await reader.axe()).toEqual([]);
   }, 60_000);
+
+  test('a moving picture stands still until it is played, and stops again', async () => {
+    const frames = await Promise.all(
+      ['#c02020', '#2020c0', '#20c020'].map((background) =>
+        sharp({ create: { width: 240, height: 160, channels: 3, background } })
+          .png()
+          .toBuffer(),
+      ),
+    );
+    const gif = join(server.folder, 'Spinning.gif');
+    await sharp(frames, { join: { animated: true } })
+      .gif({ delay: [200, 200, 200], loop: 0 })
+      .toFile(gif);
+    await studio.page.goto(`${rooms}/gather`);
+    await studio.reads('used');
+    await studio.choose([gif]);
+    await studio.reads('1 added', 20_000);
+    await studio.reads(/moving, .*small/);
+    await studio.press('button', 'Start a project');
+    await studio.reads('Case facts');
+    await studio.fill('Title', 'Spinning');
+    // The opening shows a piece of a page's best picture; what is to be played hangs below.
+    await studio.press('button', 'tie something here');
+    await studio.press('button', 'Picture');
+    await studio.press('button', 'Choose a picture');
+    await studio.press('button', 'Spinning');
+    await publish();
+    const reader = await asStranger('/wren-makes/spinning/');
+    const img = () =>
+      reader.page.$eval('figure.picture img', (found) => (found as HTMLImageElement).currentSrc);
+    const still = await img();
+    await reader.press('button', 'Play');
+    await reader.reads('Stop');
+    const playing = await img();
+    expect(playing).not.toBe(still);
+    const bytes = Buffer.from(await (await fetch(playing)).arrayBuffer());
+    expect((await sharp(bytes).metadata()).pages).toBe(3);
+    await reader.press('button', 'Stop');
+    await reader.reads('Play');
+    await reader.page.waitForFunction(
+      (was) => document.querySelector<HTMLImageElement>('figure.picture img')?.currentSrc === was,
+      {},
+      still,
+    );
+    expect(await reader.axe()).toEqual([]);
+  }, 120_000);
 
   test('a contact sheet brackets look-alikes, proposes six with reasons, is adjusted by keyboard and put on the page', async () => {
     await studio.page.goto(`${rooms}/projects`);

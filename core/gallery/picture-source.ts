@@ -1,6 +1,6 @@
 import type { SeenMaterial, SeenMaterialOf } from '../access/seen-by.ts';
 import { type DocumentContent, type DocumentFacts, pageSizePx } from '../content/document.ts';
-import type { Fixes } from '../content/fixes.ts';
+import { type Fixes, hasBurntIn } from '../content/fixes.ts';
 import type { Size } from './fixed-frame.ts';
 
 /** Where the pixels of a picture come from: a picture file, or a page of a PDF. */
@@ -21,8 +21,16 @@ export interface ShownPicture {
   /** Shown while the picture loads, #rrggbb; null for a round one, whose corners are empty. */
   colour: string | null;
   focus: { x: number; y: number };
+  /** It has frames that can be played. With fixes that change its pixels it stays still: they lie on its first frame. */
+  moves: boolean;
   source: PictureSource;
 }
+
+/** Pixels of all frames together, above which a moving picture stays still: decoding it would take too much memory. */
+const mostMovingPixels = 150_000_000;
+
+const movesOf = (fixes: Fixes, { widthPx, heightPx, frames }: Size & { frames: number }): boolean =>
+  frames > 1 && !hasBurntIn(fixes) && frames * widthPx * heightPx <= mostMovingPixels;
 
 const middle = { x: 0.5, y: 0.5 };
 const paper = '#ffffff';
@@ -55,7 +63,7 @@ function ofDocument(
 ): ShownPicture[] {
   const shown = material.shownBy ?? material;
   const count = shown.facts.pages.length;
-  const bare = { caption: '', colour: paper, focus: middle };
+  const bare = { caption: '', colour: paper, focus: middle, moves: false };
   const pages = shown.facts.pages.flatMap((_, page): ShownPicture[] => {
     const source = pageSource(shown, page);
     const alt = `Page ${page + 1} of ${count}${material.title ? ` of ${material.title}` : ''}`;
@@ -87,6 +95,7 @@ export function picturesOf(material: SeenMaterial, content: DocumentContent | un
           caption,
           colour: fixes.round ? null : facts.colour,
           focus: fixes.focus ?? middle,
+          moves: movesOf(fixes, facts),
           source: { original, page: null, fixes, widthPx, heightPx },
         },
       ];

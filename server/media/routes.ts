@@ -214,6 +214,12 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     reply.header('x-content-type-options', 'nosniff').header('cache-control', 'private, no-cache');
     if (as === 'captions') return reply.type('text/vtt; charset=utf-8').send(material.transcript);
     const recording = material.kind === 'sound' || material.kind === 'clip';
+    if (as === 'play' && material.kind === 'picture')
+      return sendRanged(request, reply, deps.blobs, {
+        hash: material.original,
+        bytes: material.bytes,
+        type: `image/${material.facts.format}`,
+      });
     // Only what is played is ever opened in place; everything else is saved.
     if (as === 'download' || !recording)
       reply.header(

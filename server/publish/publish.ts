@@ -77,13 +77,15 @@ async function makeFiles(
     ),
   );
   const pictures: Record<string, Picture> = {};
+  signal.throwIfAborted();
+  const moving = new Set(wanted.filter(({ shown }) => shown.moves).map(({ shown }) => shown.id));
+  const media = await mediaFiles(deps, materials, moving);
   for (const { shown, recipes } of wanted) {
     const own = recipes.flatMap(({ key }) => known.get(key) ?? []);
     files.set(shown.id, own);
-    pictures[shown.id] = publishedPicture(shown, own);
+    pictures[shown.id] = publishedPicture(shown, own, media.play.get(shown.id)?.path ?? null);
   }
-  signal.throwIfAborted();
-  return { pictures, files, contents, shownOf, media: await mediaFiles(deps, materials) };
+  return { pictures, files, contents, shownOf, media };
 }
 
 /** The files one entrance may fetch: its pages, their pictures and the shared assets. */

@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import type { SeenMaterial, SeenMaterialOf, SiteView } from '#core/access/seen-by.ts';
 import type { DocumentContent } from '#core/content/document.ts';
 import type { ManifestFile } from '#core/release/manifest.ts';
@@ -51,20 +52,39 @@ export function contentsIn(
   return contentsOf(deps.db, [...new Set(originals)]);
 }
 
+/** Takes a file that is made once of each original, from where it is remembered, or makes it. */
+async function madeOnce(
+  { db, blobs }: Deps,
+  key: string,
+  make: () => Promise<Buffer>,
+): Promise<{ hash: string; bytes: number }> {
+  const [known] = (await knownDerivatives(db, [key])).values();
+  if (known) return known;
+  const contents = await make();
+  const made = { hash: await blobs.put(contents), bytes: contents.byteLength };
+  await rememberDerivatives(db, [{ ...made, key, widthPx: 0, heightPx: 0, format: 'webp' }]);
+  return made;
+}
+
+/** A moving picture as readers get it when they ask for it: WebP, no wider than a column, without what it carried. */
+async function movingFile(deps: Deps, original: string): Promise<PublishedFile> {
+  const { hash, bytes } = await madeOnce(deps, `moving 1 ${original}`, () =>
+    sharp(deps.blobs.pathOf(original), { animated: true, limitInputPixels: false })
+      .resize({ width: 960, withoutEnlargement: true })
+      .webp({ quality: 70, effort: 2 })
+      .toBuffer(),
+  );
+  return { path: nameOf(hash, 'webp'), file: { hash, type: 'image/webp', bytes, immutable: true } };
+}
+
 /** The recording as readers get it: without place, device and names. Made once for each original. */
 async function playFile(
-  { db, blobs }: Deps,
+  deps: Deps,
   material: SeenMaterialOf<'sound'> | SeenMaterialOf<'clip'>,
 ): Promise<PublishedFile> {
-  const key = `play 1 ${material.original}`;
-  let [made] = (await knownDerivatives(db, [key])).values();
-  if (!made) {
-    const contents = await cleanRecording(blobs.pathOf(material.original), material.facts.format);
-    const hash = await blobs.put(contents);
-    made = { key, hash, bytes: contents.byteLength, widthPx: 0, heightPx: 0, format: 'jpeg' };
-    await rememberDerivatives(db, [made]);
-  }
-  const { hash, bytes } = made;
+  const { hash, bytes } = await madeOnce(deps, `play 1 ${material.original}`, () =>
+    cleanRecording(deps.blobs.pathOf(material.original), material.facts.format),
+  );
   return {
     path: nameOf(hash, endingOf(material)),
     file: { hash, type: mediaType(material.kind, material.facts.format), bytes, immutable: true },
@@ -78,7 +98,16 @@ export interface MediaFiles {
   download: Map<string, PublishedFile>;
 }
 
-export async function mediaFiles(deps: Deps, materials: readonly SeenMaterial[]): Promise<MediaFiles> {
+/**
+ * Makes what is missing of these files.
+ *
+ * @param moving ids of pictures that can be played
+ */
+export async function mediaFiles(
+  deps: Deps,
+  materials: readonly SeenMaterial[],
+  moving: ReadonlySet<string>,
+): Promise<MediaFiles> {
   const files: MediaFiles = { play: new Map(), captions: new Map(), download: new Map() };
   for (const material of materials) {
     if (material.kind === 'sound' || material.kind === 'clip') {
@@ -90,7 +119,9 @@ export async function mediaFiles(deps: Deps, materials: readonly SeenMaterial[])
           file: { ...file, immutable: true },
         });
       }
-    } else if (material.kind === 'document') {
+    } else if (material.kind === 'picture') {
+      if (moving.has(material.id)) files.play.set(material.id, await movingFile(deps, material.original));
+    } else {
       const ending = endingOf(material);
       const { size } = await deps.blobs.sizeOf(material.original);
       files.download.set(material.id, {

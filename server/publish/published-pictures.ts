@@ -12,7 +12,11 @@ export const pictureFileName = (file: Derivative): string =>
   `files/${file.hash.slice(0, 20)}.${endings[file.format]}`;
 
 /** A picture for the page, from the files made of it. */
-export function publishedPicture(shown: ShownPicture, files: readonly Derivative[]): Picture {
+export function publishedPicture(
+  shown: ShownPicture,
+  files: readonly Derivative[],
+  moving: string | null,
+): Picture {
   const of = (format: PublishedFormat) =>
     files
       .filter((file) => file.format === format)
@@ -20,6 +24,7 @@ export function publishedPicture(shown: ShownPicture, files: readonly Derivative
       .map((file) => ({ url: pictureFileName(file), widthPx: file.widthPx }));
   return {
     ...pictureOf(shown),
+    moving,
     sources: [
       { type: 'image/avif', files: of('avif') },
       { type: 'image/webp', files: of('webp') },

@@ -5,6 +5,7 @@ import type { Medium } from '../render/medium.ts';
 import { DocumentView } from './document-view.tsx';
 import { LargeLink } from './large-link.tsx';
 import { ClipView, SoundView } from './recording-view.tsx';
+import { PlayMoving } from './play-moving.tsx';
 import { PictureView } from './picture-view.tsx';
 import { Rows } from './rows.tsx';
 import { useSlots } from './slots.ts';
@@ -46,6 +47,7 @@ export function PartView({ part, pictures, medium, toRoot }: PartViewProps) {
           <LargeLink picture={picture} toRoot={toRoot}>
             <PictureView picture={picture} toRoot={toRoot} sizes={pictureSizes[part.width]} />
           </LargeLink>
+          <PlayMoving picture={picture} toRoot={toRoot} />
           <Caption picture={picture} />
         </figure>
       );
@@ -62,6 +64,7 @@ export function PartView({ part, pictures, medium, toRoot }: PartViewProps) {
                 <LargeLink picture={picture} toRoot={toRoot}>
                   <PictureView picture={picture} toRoot={toRoot} sizes={sizes} />
                 </LargeLink>
+                <PlayMoving picture={picture} toRoot={toRoot} />
                 <Caption picture={picture} />
               </>
             )}

@@ -13,3 +13,6 @@ for (const [at, link] of links.entries())
       () => location.assign(link.href),
     );
   });
+
+const moving = document.querySelectorAll<HTMLAnchorElement>('a[data-moving]');
+if (moving.length > 0) void import('./play-moving.ts').then(({ playMoving }) => playMoving(moving));

@@ -27,6 +27,7 @@ export function draftSources(
     for (const shown of picturesOf(material, contents.get(material.original)))
       pictures[shown.id] = {
         ...pictureOf(shown),
+        moving: shown.moves ? root + paths.file(material, 'play') : null,
         sources: [],
         fallback: ([480, 1400] as const).map((size) => ({
           url: root + paths.picture(shown, size),

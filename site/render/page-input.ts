@@ -21,6 +21,8 @@ export interface Picture {
   colour: string | null;
   /** Point kept in view when cropped, as shares of width and height. */
   focus: { x: number; y: number };
+  /** The moving form of a picture that moves, for whoever asks for it; it is shown still until then. */
+  moving: string | null;
   /** Newer formats first; each list from the smallest width to the largest. */
   sources: { type: string; files: PictureFile[] }[];
   /** JPEG for every browser, from the smallest width to the largest; never empty. */
@@ -98,7 +100,11 @@ export function picturesOn(page: SeenPage): Id[] {
 }
 
 /** What a shown picture brings to the page; the files are added by whoever knows them. */
-export function pictureOf({ source, ...shown }: ShownPicture): Omit<Picture, 'sources' | 'fallback'> {
+export function pictureOf({
+  source,
+  moves: _,
+  ...shown
+}: ShownPicture): Omit<Picture, 'sources' | 'fallback' | 'moving'> {
   return { ...shown, widthPx: source.widthPx, heightPx: source.heightPx };
 }
 

@@ -24,6 +24,7 @@ function pagesOf(draft: Draft): { path: string; html: string; style: string }[] 
       for (const shown of Object.values(view.materials).flatMap((one) => picturesOf(one, undefined)))
         pictures[shown.id] = {
           ...pictureOf(shown),
+          moving: null,
           sources: [{ type: 'image/webp', files: [{ url: `files/${shown.id}.webp`, widthPx: 480 }] }],
           fallback: [{ url: `files/${shown.id}.jpg`, widthPx: 960 }],
         };

@@ -67,21 +67,27 @@ export function Wall(props: WallProps) {
     overscan: 4,
   });
 
-  // A tile that has to be focused may have to be scrolled to and drawn first.
+  // A tile that has to be focused may have to be scrolled to and drawn first: looked for after every drawing.
+  const scrolledTo = useRef<string | null>(null);
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- each wish ends by being granted or given up
   useEffect(() => {
     if (wanted === null) return;
     const tile = wall.current?.querySelector<HTMLElement>(`[data-material="${wanted}"]`);
     if (tile) {
       tile.focus();
+      scrolledTo.current = null;
       setWanted(null);
     } else {
       const at = lines.findIndex(
         (line) => line.kind === 'row' && line.materials.some(({ id }) => id === wanted),
       );
-      if (at >= 0) virtual.scrollToIndex(at);
-      else setWanted(null);
+      if (at < 0) setWanted(null);
+      else if (scrolledTo.current !== wanted) {
+        scrolledTo.current = wanted;
+        virtual.scrollToIndex(at);
+      }
     }
-  }, [lines, virtual, wanted]);
+  });
 
   const range = (from: string, to: string): string[] => {
     const [first, last] = [order.indexOf(from), order.indexOf(to)].sort((a, b) => a - b);
