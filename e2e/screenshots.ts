@@ -46,6 +46,31 @@ await phone();
 await page.goto(`${rooms}/gather`, { waitUntil: 'networkidle0' });
 await shot('gather-phone');
 await desktop();
+await page.goto(`${rooms}/gather`, { waitUntil: 'networkidle0' });
+await driver.press('button', /^Workshop test sheet: look at it/);
+await driver.press('button', 'Black out');
+await driver.press('button', 'Add a region');
+for (const [label, value] of [
+  ['From left', '38'],
+  ['From top', '18.5'],
+  ['Width', '14'],
+  ['Height', '4.2'],
+]) {
+  const field = await driver.named('spinbutton', new RegExp(`^${label}`));
+  await field.click({ count: 3 });
+  await page.keyboard.type(value ?? '');
+}
+await driver.saved();
+await shot('fixes');
+await driver.press('button', 'Close');
+await page.goto(`${rooms}/projects`);
+await driver.press('link', 'Tide clock');
+await driver.reads('Case facts');
+await driver.press('button', /^Edit Gallery/);
+await driver.press('link', 'Choose on a contact sheet');
+await driver.reads('3 look alike');
+await driver.press('button', 'Use the proposed 6');
+await shot('contact-sheet');
 await page.goto(`${rooms}/share`, { waitUntil: 'networkidle0' });
 await shot('share');
 await phone();

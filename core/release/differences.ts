@@ -29,19 +29,16 @@ const partNames: Record<Part['kind'], string> = {
   clip: 'clip',
 };
 
-/** Pictures as readers see them: those facts of a material that show on a page. */
+/** A material as readers see it: those facts of it that show on a page. */
 function shownPicture(draft: Draft, id: Id): unknown {
   const material = draft.materials.find((candidate) => candidate.id === id);
-  return (
-    material && [
-      material.original,
-      material.caption,
-      material.alt,
-      material.fixes,
-      // Of other kinds, more of what is said about them is on the page.
-      ...(material.kind === 'picture' ? [] : [material.title, material.transcript, material.shownBy]),
-    ]
-  );
+  if (!material) return undefined;
+  const { original, caption, alt, fixes, title, transcript, shownBy } = material;
+  const own = [original, caption, alt, fixes];
+  if (material.kind === 'picture') return own;
+  // Of other kinds, more of what is said about them is on the page, and another material may show them.
+  const shower = shownBy === id ? undefined : draft.materials.find((candidate) => candidate.id === shownBy);
+  return [...own, title, transcript, shower && [shower.original, shower.alt, shower.fixes]];
 }
 
 function partChanges(before: Draft, after: Draft, old: readonly Part[], now: readonly Part[]): string[] {

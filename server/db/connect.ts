@@ -59,6 +59,8 @@ export async function openPglite(options: {
 /** Opens a PostgreSQL server and brings its tables up to date. */
 export async function openPostgres(options: { url: string; migrations: string }): Promise<OpenDatabase> {
   const pool = new pg.Pool({ connectionString: options.url, max: 8 });
+  // A connection that is lost while nobody uses it (the server was started again) is replaced at the next query.
+  pool.on('error', () => undefined);
   const db = drizzlePg({ client: pool, schema });
   await migratePg(db, { migrationsFolder: options.migrations });
   return { db, close: () => pool.end() };

@@ -152,6 +152,15 @@ async function contentOf(
   }
 }
 
+/** A text of this many bytes is some ten thousand pages; more is not there to be read in place. */
+const mostTextBytes = 5 * 1024 * 1024;
+const tooLong = () =>
+  new Problem(
+    413,
+    'too-long',
+    'There is more text in this document than can be shown in place, more than 5 MB. Save the part you want to show by itself.',
+  );
+
 /**
  * Reads a document of a known format. Pictures that stand in it are stored; the file itself is only read.
  *
@@ -165,8 +174,14 @@ export async function readDocument(
 ): Promise<ReadDocument> {
   if (format === 'pdf') return readPdf(path, hash);
   const bytes = await readFile(path);
+  if ((format === 'text' || format === 'markdown') && bytes.length > mostTextBytes) throw tooLong();
   try {
     const content = await contentOf(bytes, format, blobs);
+    const letters = content.pieces.reduce(
+      (sum, piece) => sum + (piece.type === 'words' ? blocksText(piece.blocks).length : 0),
+      0,
+    );
+    if (letters > mostTextBytes) throw tooLong();
     return { facts: { format, pages: [], words: countWords(content.pieces) }, content, cover: null };
   } catch (error) {
     if (error instanceof Problem) throw error;

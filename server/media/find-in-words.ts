@@ -9,8 +9,9 @@ import { contentOf } from '../db/edit.ts';
 import { materials, materialWords } from '../db/schema.ts';
 import { contentsOf } from '../documents/document-contents.ts';
 
-/** PostgreSQL's tsvector holds less than a megabyte; a document with more words is found by those it begins with. */
-const mostLetters = 600_000;
+/** PostgreSQL's tsvector holds less than a megabyte; a document of more different words is found by the first of them. */
+const mostWords = 30_000;
+const longestWord = 100;
 /** Materials whose words are written in one go. */
 const atATime = 200;
 
@@ -19,7 +20,7 @@ function wordsOf(material: Material, document: string): string {
   const { title, caption, alt, tags, fileName, provenance, transcript } = material;
   // Split into words here, by one rule for what is stored and what is asked: PostgreSQL's own parser takes the second
   // half of "555-0142" for a negative number.
-  return queryWords(
+  const all = queryWords(
     [
       title,
       caption,
@@ -31,9 +32,8 @@ function wordsOf(material: Material, document: string): string {
       ...captionLines(transcript),
       document,
     ].join(' '),
-  )
-    .join(' ')
-    .slice(0, mostLetters);
+  ).filter((word) => word.length <= longestWord);
+  return [...new Set(all)].slice(0, mostWords).join(' ');
 }
 
 /** Brings what is found up to date with what was changed since somebody last looked. */

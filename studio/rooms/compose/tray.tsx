@@ -21,7 +21,7 @@ function TrayItem({
       <button
         type="button"
         className="tray-item"
-        aria-label={`Place ${materialName(material)}`}
+        aria-label={`Place ${materialName(material)}, ${number}`}
         {...rest}
         {...byPointer}
         onClick={onPlace}
