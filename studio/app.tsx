@@ -8,8 +8,6 @@ import { Welcome } from './account/welcome.tsx';
 import { call } from './api/call.ts';
 import { SiteProvider } from './api/site-context.tsx';
 import { UploadsProvider } from './api/uploads-context.tsx';
-import { ContactSheet } from './rooms/contact-sheet/contact-sheet.tsx';
-import { Gather } from './rooms/gather/gather.tsx';
 import { PlannedRoom } from './rooms/planned/planned-room.tsx';
 import { Projects } from './rooms/projects/projects.tsx';
 import { Share } from './rooms/share/share.tsx';
@@ -19,6 +17,11 @@ import { Loading, Trouble } from './ui/states.tsx';
 const Compose = lazy(() =>
   import('./rooms/compose/compose.tsx').then((module) => ({ default: module.Compose })),
 );
+
+const ContactSheet = lazy(() =>
+  import('./rooms/contact-sheet/contact-sheet.tsx').then((module) => ({ default: module.ContactSheet })),
+);
+const Gather = lazy(() => import('./rooms/gather/gather.tsx').then((module) => ({ default: module.Gather })));
 
 /** Signed in, the first site's projects; else the door. */
 function Start() {

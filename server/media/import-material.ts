@@ -1,4 +1,4 @@
-import { and, eq, sum } from 'drizzle-orm';
+import { eq, sql, sum } from 'drizzle-orm';
 import type { Readable } from 'node:stream';
 import type { DocumentContent } from '#core/content/document.ts';
 import type { Material, MaterialKind } from '#core/content/material.ts';
@@ -90,12 +90,14 @@ async function takeIn<T>(
   const { db, blobs, decoding, limits } = deps;
   const arrival = await blobs.receive(file.stream, limits.maxFileBytes);
   try {
-    const [row] = await db
-      .select({ id: materials.id })
-      .from(materials)
-      .where(and(eq(materials.accountId, account), eq(materials.original, arrival.hash)));
-    if (row) return known(row.id);
-    await makeRoom(deps, account, arrival.bytes);
+    const there = await whatIsThere(db, account, arrival.hash);
+    if (there.known !== null) return known(there.known);
+    if (there.used + arrival.bytes > limits.maxTotalBytes)
+      throw new Problem(
+        413,
+        'full',
+        `Your materials take ${inMegabytes(there.used)} of ${inMegabytes(limits.maxTotalBytes)}, and this file has ${inMegabytes(arrival.bytes)}. Delete something in Gather, or save the file smaller.`,
+      );
 
     const { of, takenOn, previews, content } = await decoding.run(() => read(deps, arrival, file.name));
     // Blobs first, rows second: a row never points at bytes that are not there.
@@ -108,19 +110,20 @@ async function takeIn<T>(
   }
 }
 
-/** @throws Problem when what a maker has and this file together are more than one maker may keep */
-async function makeRoom({ db, limits }: ImportDeps, account: string, bytes: number): Promise<void> {
+/** What a maker has: how much it is in all, and which material is this very file, if one is. */
+async function whatIsThere(
+  db: Database,
+  account: string,
+  hash: string,
+): Promise<{ used: number; known: string | null }> {
   const [row] = await db
-    .select({ bytes: sum(materials.bytes) })
+    .select({
+      used: sum(materials.bytes),
+      known: sql<string | null>`max(${materials.id}) filter (where ${materials.original} = ${hash})`,
+    })
     .from(materials)
     .where(eq(materials.accountId, account));
-  const used = Number(row?.bytes ?? 0);
-  if (used + bytes > limits.maxTotalBytes)
-    throw new Problem(
-      413,
-      'full',
-      `Your materials take ${inMegabytes(used)} of ${inMegabytes(limits.maxTotalBytes)}, and this file has ${inMegabytes(bytes)}. Delete something in Gather, or save the file smaller.`,
-    );
+  return { used: Number(row?.used ?? 0), known: row?.known ?? null };
 }
 
 /**
