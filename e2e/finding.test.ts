@@ -1,11 +1,12 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { join } from 'node:path';
 import type { Browser, HTTPRequest } from 'puppeteer-core';
-import { launchBrowser } from './support/browser.ts';
-import { BuiltServer } from './support/demo-server.ts';
+import type { BuiltServer } from './support/demo-server.ts';
+import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
 import { demoPictures, Driver } from './support/studio-driver.ts';
 
 /** Finding, sorting, choosing by keyboard, moving, renaming and replacing; the camera and the microphone. */
+let demo: DemoStudio;
 let server: BuiltServer;
 let browser: Browser;
 let studio: Driver;
@@ -13,18 +14,10 @@ let rooms = '';
 const find = 'Find in titles, captions, tags, makers and documents';
 
 beforeAll(async () => {
-  server = await BuiltServer.start('demo');
-  browser = await launchBrowser();
-  studio = new Driver(await browser.newPage());
-  await studio.page.goto(`${server.origin}/`);
-  await studio.press('button', /demo maker/);
-  await studio.reads('Fold-flat bee hotel');
-  rooms = studio.page.url().replace(/\/projects.*/, '');
+  demo = await openDemoStudio();
+  ({ server, browser, studio, rooms } = demo);
 }, 120_000);
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-});
+afterAll(() => demo?.close());
 beforeEach(async () => {
   // A page behind another one draws nothing, and waiting for it would be in vain.
   await studio.page.bringToFront();

@@ -4,30 +4,22 @@ import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
 import sharp from 'sharp';
-import { launchBrowser } from './support/browser.ts';
-import { BuiltServer } from './support/demo-server.ts';
+import type { BuiltServer } from './support/demo-server.ts';
+import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
 import { demoPictures, Driver } from './support/studio-driver.ts';
 
 /** Fixes, documents, sound, clips and the contact sheet, through the real rooms with real files. */
+let demo: DemoStudio;
 let server: BuiltServer;
 let browser: Browser;
 let studio: Driver;
 let rooms = '';
 
 beforeAll(async () => {
-  server = await BuiltServer.start('demo');
-  browser = await launchBrowser();
-  studio = new Driver(await browser.newPage());
-  await studio.page.setViewport({ width: 1280, height: 800 });
-  await studio.page.goto(`${server.origin}/`);
-  await studio.press('button', /demo maker/);
-  await studio.reads('Fold-flat bee hotel');
-  rooms = studio.page.url().replace(/\/projects.*/, '');
+  demo = await openDemoStudio();
+  ({ server, browser, studio, rooms } = demo);
 }, 120_000);
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-});
+afterAll(() => demo?.close());
 
 const publish = async () => {
   await studio.saved();

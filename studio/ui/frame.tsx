@@ -35,7 +35,7 @@ function Account() {
     .toUpperCase();
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="who-badge" aria-label={`Your account, ${name}`}>
+      <DropdownMenu.Trigger className="who-badge" aria-label={`${initials}: your account, ${name}`}>
         {initials}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

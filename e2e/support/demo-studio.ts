@@ -1,0 +1,34 @@
+import type { Browser } from 'puppeteer-core';
+import { launchBrowser } from './browser.ts';
+import { BuiltServer } from './demo-server.ts';
+import { Driver } from './studio-driver.ts';
+
+/** The demo site in the studio, signed in, on a server and in a browser of its own. */
+export interface DemoStudio {
+  server: BuiltServer;
+  browser: Browser;
+  studio: Driver;
+  /** Address of the site's rooms, without a slash at its end. */
+  rooms: string;
+  close: () => Promise<void>;
+}
+
+export async function openDemoStudio(): Promise<DemoStudio> {
+  const server = await BuiltServer.start('demo');
+  const browser = await launchBrowser();
+  const studio = new Driver(await browser.newPage());
+  await studio.page.setViewport({ width: 1280, height: 800 });
+  await studio.page.goto(`${server.origin}/`);
+  await studio.press('button', /demo maker/);
+  await studio.reads('Fold-flat bee hotel');
+  return {
+    server,
+    browser,
+    studio,
+    rooms: studio.page.url().replace(/\/projects.*/, ''),
+    close: async () => {
+      await browser.close();
+      await server.stop();
+    },
+  };
+}
