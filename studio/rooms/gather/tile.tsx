@@ -57,15 +57,15 @@ export function Tile(props: TileProps) {
         {...byPointer}
       >
         <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />
-        {material.kind === 'picture' && material.facts.hasGps && (
-          <span className="gps" title="Has a place in it. Removed when published.">
-            <MapPin size={13} aria-hidden="true" />
-            <span className="sr-only">Has a place in it; removed when published</span>
-          </span>
-        )}
         <span className="sr-only">
           {hasPicture(material) && name}: look at it{looks && '; '}
         </span>
+        {material.kind === 'picture' && material.facts.hasGps && (
+          <span className="gps" title="Has a place in it. Removed when published.">
+            <MapPin size={13} aria-hidden="true" />
+            <span className="sr-only">; has a place in it, removed when published</span>
+          </span>
+        )}
         {looks && <span className={view === 'list' ? 'sr-only' : 'tile-looks'}>{looks}</span>}
       </button>
       <label className="tile-choose">
