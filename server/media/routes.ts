@@ -120,12 +120,6 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
         });
       },
     );
-  });
-
-  app.register(async (uploads) => {
-    uploads.addContentTypeParser('application/octet-stream', (_request, payload, done) =>
-      done(null, payload),
-    );
     uploads.post(
       '/api/sites/:site/materials/:material/file',
       { bodyLimit: deps.limits.maxFileBytes * 2 },

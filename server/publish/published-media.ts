@@ -1,4 +1,5 @@
 import sharp from 'sharp';
+import { isCovered } from '#core/access/covered.ts';
 import type { SeenMaterial, SeenMaterialOf, SiteView } from '#core/access/seen-by.ts';
 import type { DocumentContent } from '#core/content/document.ts';
 import type { ManifestFile } from '#core/release/manifest.ts';
@@ -151,8 +152,8 @@ export function mediaTree(view: SiteView, files: MediaFiles): Record<string, Man
   }
   for (const part of view.pages.flatMap((page) => page.parts)) {
     if (part.kind !== 'document' || !part.download || part.material === null) continue;
-    const covered = (view.materials[part.material]?.fixes.blackOut?.length ?? 0) > 0;
-    if (!covered) add(files.download.get(part.material));
+    const material = view.materials[part.material];
+    if (material?.kind === 'document' && !isCovered(material)) add(files.download.get(material.id));
   }
   return tree;
 }

@@ -1,3 +1,4 @@
+import { isCovered } from '#core/access/covered.ts';
 import type { SeenMaterial, SeenMaterialOf, SeenPart } from '#core/access/seen-by.ts';
 import { type DocumentContent, slideFormats } from '#core/content/document.ts';
 import type { ClipFacts, SoundFacts } from '#core/content/material.ts';
@@ -60,8 +61,6 @@ function documentMedium(
   const shown = material.shownBy ?? material;
   const words = sources.content(shown.original)?.pages ?? [];
   const slides = slideFormats.some((format) => format === facts.format);
-  // Under a black-out the file would still hold everything, so it is not handed out whatever the part says.
-  const covered = (material.fixes.blackOut?.length ?? 0) > 0;
   const pieces = slides ? [] : (sources.content(original)?.pieces ?? []);
   return {
     kind: 'document',
@@ -78,7 +77,7 @@ function documentMedium(
       const picture = sources.pictures[piecePicture(id, piece.picture)];
       return picture ? [{ type: 'picture', picture }] : [];
     }),
-    download: download && !covered ? sources.file(material, 'download') : null,
+    download: download && !isCovered(material) ? sources.file(material, 'download') : null,
   };
 }
 

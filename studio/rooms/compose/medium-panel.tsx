@@ -1,5 +1,6 @@
 import { TextQuote } from 'lucide-react';
 import { useState } from 'react';
+import { isCovered } from '#core/access/covered.ts';
 import { bringPictures, getDocument } from '#contract/sites.ts';
 import { slideFormats } from '#core/content/document.ts';
 import type { Part, PartOf } from '#core/content/part.ts';
@@ -24,7 +25,8 @@ export function MediumPanel({ part, pageTitle, onChange, onReplace }: MediumPane
   const [busy, setBusy] = useState(false);
   const material = state.materials.find(({ id }) => id === part.material);
   const name = kindNames[part.kind];
-  const covered = (material?.fixes.blackOut?.length ?? 0) > 0;
+  const shownBy = state.materials.find(({ id }) => id === material?.shownBy) ?? null;
+  const covered = material?.kind === 'document' && isCovered({ fixes: material.fixes, shownBy });
   const slides =
     material?.kind === 'document' && slideFormats.some((format) => format === material.facts.format);
   const words = material?.kind === 'document' && material.facts.pages.length === 0 && !slides;
