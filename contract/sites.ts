@@ -5,10 +5,12 @@ import { heightSchema } from '#core/content/height.ts';
 import { idSchema } from '#core/content/id.ts';
 import { materialContentSchema, materialSchema } from '#core/content/material.ts';
 import { warnings } from '#core/gallery/picture-quality.ts';
+import { partialDateSchema } from '#core/content/partial-date.ts';
 import { pageContentSchema, pageSchema } from '#core/content/page.ts';
 import { tagsSchema } from '#core/content/tags.ts';
 import { siteContentSchema, siteSchema } from '#core/content/site.ts';
 import { route } from './route.ts';
+import { webAddressSchema } from './web-address.ts';
 
 const nothing = z.object({}).optional();
 const atSite = z.object({ site: idSchema });
@@ -232,6 +234,37 @@ export const deleteMaterials = route({
 /** The reply to an upload; the request itself is the file's bytes. */
 export const importReplySchema = patchSchema.extend({ material: idSchema, duplicate: z.boolean() });
 export type ImportReply = z.infer<typeof importReplySchema>;
+
+/** Gathers what a web address leads to. */
+export const addLink = route({
+  method: 'POST',
+  path: '/api/sites/:site/links',
+  params: atSite,
+  body: z.object({ url: webAddressSchema }),
+  reply: importReplySchema,
+});
+/** Looks what the page says now. */
+export const readLinkAgain = route({
+  method: 'POST',
+  path: '/api/sites/:site/links/:material/read',
+  params: atMaterial,
+  body: nothing,
+  reply: patchSchema,
+});
+export const addNote = route({
+  method: 'POST',
+  path: '/api/sites/:site/notes',
+  params: atSite,
+  body: z.object({
+    text: materialContentSchema.shape.transcript.refine(
+      (text) => text.trim() !== '',
+      'Write something first; an empty note is not kept.',
+    ),
+    /** Today, where its maker is. */
+    writtenOn: partialDateSchema,
+  }),
+  reply: importReplySchema,
+});
 
 export const undoEdit = route({
   method: 'POST',

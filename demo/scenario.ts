@@ -14,6 +14,8 @@ export interface DemoProject {
     | { kind: 'gallery'; title: string; files: string[] }
     | { kind: 'document' | 'sound'; file: string }
     | { kind: 'clip'; file: string; still: string }
+    /** Path of a stand-in page. */
+    | { kind: 'link'; page: string }
   )[];
 }
 
@@ -101,6 +103,7 @@ The first version was crooked, and bees moved in anyway. That told me the holes 
         files: ['01-sketch.jpg', '02-first-prototype.jpg', '03-table-with-parts.jpg'],
       },
       { kind: 'document', file: 'build-notes.docx' },
+      { kind: 'link', page: '/open' },
     ],
   },
 ];
@@ -148,4 +151,14 @@ export const loose = [
   'float-lamp/01-sketch.jpg',
   'site/03-harbour-dusk.jpg',
   'bike-trailer/workshop-test-sheet.pdf',
+];
+
+/** Links to stand-in pages, not placed yet: a clip at its host, and a page that refuses to be shown inside others. */
+export const looseLinks = ['/clips/one-tide', '/refusing'];
+
+export const notes = [
+  {
+    text: 'Ask Idris to check the gear sums\n\nOne tide is 12 h 25 min. If the motor does one turn in 12 h, what is the ratio?\nHe is in the workshop on Thursdays.',
+    writtenOn: '2025-10-02',
+  },
 ];

@@ -5,6 +5,7 @@ import { readFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import { generateKeyBetween } from 'fractional-indexing';
 import { z } from 'zod';
+import { newPart } from '#core/content/new-part.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
 import { pageSlug } from '#core/content/address.ts';
@@ -13,6 +14,9 @@ import { demoEmail } from '#server/accounts/routes.ts';
 import { edit } from '#server/db/edit.ts';
 import { newId } from '#server/db/new-id.ts';
 import { accounts, pages } from '#server/db/schema.ts';
+import { addLink } from '#server/links/link-material.ts';
+import { addNote } from '#server/links/note-material.ts';
+import type { LinkDeps } from '#server/links/read-link.ts';
 import { importMaterial, type ImportDeps } from '#server/media/import-material.ts';
 import { emptyPage } from '#server/pages/new-page.ts';
 import { publish, type PublishDeps } from '#server/publish/publish.ts';
@@ -25,6 +29,8 @@ import {
   gatheredFor,
   live,
   loose,
+  looseLinks,
+  notes,
   maker,
   waitingSummary,
 } from './scenario.ts';
@@ -62,8 +68,8 @@ function richText(text: string): RichText {
  * @returns false when the demo is there already
  */
 export async function seedDemo(
-  deps: ImportDeps & PublishDeps,
-  pictures: string,
+  deps: ImportDeps & PublishDeps & LinkDeps,
+  { pictures, standIns }: { pictures: string; standIns: string },
   say: (line: string) => void,
 ): Promise<boolean> {
   const { db } = deps;
@@ -122,6 +128,9 @@ export async function seedDemo(
           await running.update('material', clip, { shownBy });
         });
         parts.push({ ...base, kind: 'clip', material: clip });
+      } else if (part.kind === 'link') {
+        const { material } = await addLink(deps, scope, standIns + part.page, 'http://127.0.0.1');
+        parts.push(newPart('link', newId(), [material]));
       } else if (part.kind !== 'gallery')
         parts.push({ ...base, kind: part.kind, material: await of(part.file) });
       else {
@@ -183,6 +192,8 @@ export async function seedDemo(
   );
   await addProject(draft);
   for (const file of loose) await bring(file);
+  for (const page of looseLinks) await addLink(deps, scope, standIns + page, 'http://127.0.0.1');
+  for (const { text, writtenOn } of notes) await addNote(deps, scope, text, writtenOn);
   const made = await db
     .select({ id: pages.id, title: pages.title })
     .from(pages)

@@ -10,6 +10,8 @@ import { accountRoutes } from './accounts/routes.ts';
 import { sessionScope } from './accounts/sessions.ts';
 import type { Config } from './config.ts';
 import type { Database } from './db/connect.ts';
+import { Outgoing } from './links/outgoing.ts';
+import { linkRoutes } from './links/routes.ts';
 import { problems } from './http/problems-plugin.ts';
 import type { BlobStore } from './media/blob-store.ts';
 import { BoundedQueue, decodingWidth } from './media/bounded-queue.ts';
@@ -60,6 +62,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     await deps.readers?.clear(ready.age);
   });
   const decoding = new BoundedQueue(decodingWidth());
+  const outgoing = new Outgoing(config.standIns);
+  app.addHook('onClose', () => outgoing.close());
 
   await app.register(async (maker) => {
     await maker.register(helmet, {
@@ -103,6 +107,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     siteRoutes(maker, publishing);
     pageRoutes(maker, publishing);
     mediaRoutes(maker, { db, blobs, decoding, limits: config });
+    linkRoutes(maker, { db, blobs, decoding, outgoing, limits: config });
     publishRoutes(maker, publishing);
     previewRoutes(maker, { db, assets, blobs });
 

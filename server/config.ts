@@ -13,6 +13,7 @@ const environmentSchema = z.object({
   DATA_DIR: z.string().default('data'),
   DATABASE_URL: z.string().optional(),
   DEMO: flag,
+  STANDINS_PORT: z.coerce.number().int().min(0).max(65_535).default(4182),
   SECURE_COOKIES: flag,
   READERS: z.coerce
     .number()
@@ -33,6 +34,10 @@ export interface Config {
   databaseUrl: string | undefined;
   /** Offers the one-click sign-in of the demo account. Never on by default. */
   demo: boolean;
+  /** Port of the demo's stand-ins for outside services. */
+  standInsPort: number;
+  /** Origins on this machine that links may lead to: the demo's stand-ins. Nothing outside the demo sets it. */
+  standIns: readonly string[];
   secureCookies: boolean;
   /** Processes beside this one that answer readers; 0: this one does it all. */
   readers: number;
@@ -51,6 +56,8 @@ export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config
     dataDir: resolve(root, read.DATA_DIR),
     databaseUrl: read.DATABASE_URL || undefined,
     demo: read.DEMO,
+    standInsPort: read.STANDINS_PORT,
+    standIns: [],
     secureCookies: read.SECURE_COOKIES,
     readers: read.READERS,
     maxFileBytes: read.MAX_FILE_MB * 1024 * 1024,

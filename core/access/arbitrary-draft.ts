@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { heights } from '../content/height.ts';
-import type { Material } from '../content/material.ts';
+import type { LinkFacts } from '../content/link.ts';
+import type { Material, PictureFacts } from '../content/material.ts';
 import { mine } from '../content/provenance.ts';
 import type { Page } from '../content/page.ts';
-import type { Part } from '../content/part.ts';
+import { type LinkForm, linkForms, type Part } from '../content/part.ts';
 import type { Draft } from '../content/site.ts';
 
 /**
@@ -25,9 +26,8 @@ export const marker = {
 
 function material(at: number): Material {
   const id = `material-${at}`;
-  return {
+  const base = {
     id,
-    kind: 'picture',
     title: `title ${marker.material(id)}`,
     caption: `caption ${marker.material(id)}`,
     alt: `alt ${marker.material(id)}`,
@@ -36,41 +36,73 @@ function material(at: number): Material {
     bytes: 1000,
     takenOn: '2026-01-01T10:00:00',
     tags: [`tag ${marker.material(id)}`],
-    provenance: { ...mine, whose: 'someone-else', source: `source ${marker.material(id)}` },
+    provenance: { ...mine, whose: 'someone-else' as const, source: `source ${marker.material(id)}` },
     project: null,
-    facts: {
-      format: 'jpeg',
-      widthPx: 1200,
-      heightPx: 800,
-      orientation: 1,
-      hasGps: true,
-      colour: '#888888',
-      thumbhash: '',
-      frames: 1,
-    },
     fixes: {},
     transcript: '',
     shownBy: null,
   };
+  if (at === noteAt)
+    return { ...base, kind: 'note', facts: { format: 'note' }, transcript: `note ${marker.material(id)}` };
+  if (at === linkAt) return { ...base, kind: 'link', facts: linkFacts(id) };
+  return { ...base, kind: 'picture', facts: pictureFacts };
 }
 
+const pictureFacts: PictureFacts = {
+  format: 'jpeg',
+  widthPx: 1200,
+  heightPx: 800,
+  orientation: 1,
+  hasGps: true,
+  colour: '#888888',
+  thumbhash: '',
+  frames: 1,
+};
+
+const linkFacts = (id: string): LinkFacts => ({
+  format: 'link',
+  url: `https://kite.example/${id}`,
+  state: 'read',
+  title: `page ${marker.material(id)}`,
+  description: '',
+  site: '',
+  picture: null,
+  framing: 'allowed',
+  player: null,
+  readAt: '2026-01-01T10:00:00Z',
+});
+
 const materialCount = 8;
+const linkAt = 6;
+const noteAt = 7;
+/** What no part of any page shows to anybody but its maker. */
+export const noteId = `material-${noteAt}`;
 const materialId = fc.nat(materialCount - 1).map((at) => `material-${at}`);
 
 const partSpec = fc.record({
   height: mostlyOpen,
-  kind: fc.constantFrom('words', 'picture', 'gallery'),
+  form: fc.constantFrom(...linkForms),
+  kind: fc.constantFrom('words', 'picture', 'gallery', 'link'),
   materials: fc.uniqueArray(materialId, { maxLength: 3 }),
 });
 
 function part(
   pageAt: number,
   at: number,
-  spec: { height: Part['height']; kind: string; materials: string[] },
+  spec: { height: Part['height']; kind: string; materials: string[]; form: LinkForm },
 ): Part {
   const id = `part-${pageAt}-${at}`;
   if (spec.kind === 'picture')
     return { id, height: spec.height, kind: 'picture', material: spec.materials[0] ?? null, width: 'wide' };
+  if (spec.kind === 'link')
+    return {
+      id,
+      height: spec.height,
+      kind: 'link',
+      material: spec.materials[0] ?? null,
+      form: spec.form,
+      align: 'left',
+    };
   if (spec.kind === 'gallery')
     return {
       id,

@@ -1,6 +1,7 @@
 import { lowest, reaches } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
 import type { DocumentFacts } from '../content/document.ts';
+import type { LinkFacts } from '../content/link.ts';
 import type { Material, MaterialKind, MaterialOf, PictureFacts } from '../content/material.ts';
 import { byRank, type Opening, type Page } from '../content/page.ts';
 import { isEmptyPart, materialsOf, type Part, type PartShape } from '../content/part.ts';
@@ -27,6 +28,11 @@ export type SeenMaterial =
   | (Seen<'sound'> & Pick<MaterialOf<'sound'>, 'facts' | 'bytes' | 'transcript'>)
   | (Seen<'clip'> &
       Pick<MaterialOf<'clip'>, 'facts' | 'bytes' | 'transcript'> & {
+        shownBy: SeenMaterialOf<'picture'> | null;
+      })
+  | (Seen<'link'> &
+      Pick<MaterialOf<'link'>, 'transcript'> & {
+        facts: Omit<LinkFacts, 'readAt'>;
         shownBy: SeenMaterialOf<'picture'> | null;
       });
 export type SeenMaterialOf<K extends MaterialKind> = Extract<SeenMaterial, { kind: K }>;
@@ -82,7 +88,14 @@ function seenShower({ id, shownBy }: Material, known: ReadonlyMap<Id, Material>)
   return shower ? seenMaterial({ ...shower, shownBy: null }, known) : null;
 }
 
-function seenMaterial(material: Material, known: ReadonlyMap<Id, Material>): SeenMaterial {
+/** The picture that stands for a clip or a link. */
+function seenStill(material: Material, known: ReadonlyMap<Id, Material>): SeenMaterialOf<'picture'> | null {
+  const still = seenShower(material, known);
+  return still?.kind === 'picture' ? still : null;
+}
+
+/** What readers may know of a material; null for a note, which is its maker's alone. */
+function seenMaterial(material: Material, known: ReadonlyMap<Id, Material>): SeenMaterial | null {
   const { id, title, caption, alt, original, fixes } = material;
   const words = { id, title, caption, alt, original, fixes };
   switch (material.kind) {
@@ -102,16 +115,15 @@ function seenMaterial(material: Material, known: ReadonlyMap<Id, Material>): See
     }
     case 'clip': {
       const { facts, bytes, transcript } = material;
-      const still = seenShower(material, known);
-      return {
-        ...words,
-        kind: 'clip',
-        facts,
-        bytes,
-        transcript,
-        shownBy: still?.kind === 'picture' ? still : null,
-      };
+      return { ...words, kind: 'clip', facts, bytes, transcript, shownBy: seenStill(material, known) };
     }
+    case 'link': {
+      const { transcript } = material;
+      const { readAt: _, ...facts } = material.facts;
+      return { ...words, kind: 'link', facts, transcript, shownBy: seenStill(material, known) };
+    }
+    case 'note':
+      return null;
   }
 }
 
@@ -156,8 +168,9 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const materials: Record<Id, SeenMaterial> = {};
   const show = (id: Id): boolean => {
     const material = known.get(id);
-    if (material) materials[id] = seenMaterial(material, known);
-    return material !== undefined;
+    const seen = material && seenMaterial(material, known);
+    if (seen) materials[id] = seen;
+    return Boolean(seen);
   };
 
   const pages = inReadingOrder(open).map((page): SeenPage => {

@@ -1,4 +1,5 @@
 import { licenceName, licenceUrl } from './licence.ts';
+import { hostOf } from '../links/host-of.ts';
 import type { Provenance } from './provenance.ts';
 
 /** A piece of a credit; the pieces in their order, joined by their own punctuation, are the whole line. */
@@ -7,12 +8,6 @@ export interface CreditPiece {
   kind: 'title' | 'maker' | 'date' | 'source' | 'licence';
   /** Where the words lead, if anywhere. */
   url: string | null;
-}
-
-/** The host of a web address that may be a link; null for anything else, which is words. */
-function hostOf(text: string): string | null {
-  const host = /^https?:\/\/(?:[^\s/?#@]*@)?([^\s/?#@:]+)(?::\d+)?(?:[/?#]\S*)?$/i.exec(text)?.[1];
-  return host?.toLowerCase().replace(/^www\./, '') ?? null;
 }
 
 /**

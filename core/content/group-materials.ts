@@ -12,6 +12,8 @@ const kindTitles: Record<MaterialKind, string> = {
   document: 'Documents',
   clip: 'Clips',
   sound: 'Sounds',
+  link: 'Links',
+  note: 'Notes',
 };
 
 export interface MaterialGroup {

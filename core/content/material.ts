@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { documentFactsSchema } from './document.ts';
 import { fixesSchema } from './fixes.ts';
 import { idSchema } from './id.ts';
+import { linkFactsSchema } from './link.ts';
 import { partialDateSchema } from './partial-date.ts';
 import { provenanceSchema } from './provenance.ts';
 import { tagsSchema } from './tags.ts';
@@ -41,6 +42,9 @@ export const clipFactsSchema = z.object({
 });
 export type ClipFacts = z.infer<typeof clipFactsSchema>;
 
+/** A note has nothing to be read from: its words are what it is. */
+export const noteFactsSchema = z.object({ format: z.literal('note') });
+
 export const materialWordsSchema = z.object({
   title: z.string().max(160, 'A title can be at most 160 characters long.'),
   caption: z.string().max(600, 'A caption can be at most 600 characters long.'),
@@ -58,14 +62,14 @@ export const materialContentSchema = materialWordsSchema.extend({
   fixes: fixesSchema,
   /** What is said or shown in a clip or sound, as WebVTT; or the words of a note. Empty when there is none. */
   transcript: z.string().max(200_000, 'This is more than can be kept here: at most 200,000 characters.'),
-  /** Of slides: the PDF that shows them. Of a clip: the picture that stands for it until it is played. */
+  /** Of slides: the PDF that shows them. Of a clip or a link: the picture that stands for it until it is opened. */
   shownBy: idSchema.nullable(),
 });
 export type MaterialContent = z.infer<typeof materialContentSchema>;
 
 const base = materialContentSchema.extend({
   id: idSchema,
-  /** SHA-256 of the original, hex. */
+  /** SHA-256 of the original, hex: the file; of a link its address; of a note its words as they were first written. */
   original: z.string().regex(/^[0-9a-f]{64}$/),
   fileName: z.string().max(255),
   bytes: z.number().int().nonnegative(),
@@ -77,6 +81,8 @@ export const materialSchema = z.discriminatedUnion('kind', [
   base.extend({ kind: z.literal('document'), facts: documentFactsSchema }),
   base.extend({ kind: z.literal('sound'), facts: soundFactsSchema }),
   base.extend({ kind: z.literal('clip'), facts: clipFactsSchema }),
+  base.extend({ kind: z.literal('link'), facts: linkFactsSchema }),
+  base.extend({ kind: z.literal('note'), facts: noteFactsSchema }),
 ]);
 export type Material = z.infer<typeof materialSchema>;
 export type MaterialKind = Material['kind'];

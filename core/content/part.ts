@@ -31,6 +31,16 @@ const documentSchema = z.object({
 });
 const soundSchema = z.object({ ...base, kind: z.literal('sound'), material: idSchema.nullable() });
 const clipSchema = z.object({ ...base, kind: z.literal('clip'), material: idSchema.nullable() });
+export const linkForms = ['in-place', 'card', 'button'] as const;
+export type LinkForm = (typeof linkForms)[number];
+const linkSchema = z.object({
+  ...base,
+  kind: z.literal('link'),
+  material: idSchema.nullable(),
+  /** `in-place`: the page or clip itself once a reader asks for it; a card by itself where that cannot be. */
+  form: z.enum(linkForms).default('in-place'),
+  align: z.enum(['left', 'centre', 'right']).default('left'),
+});
 
 /** One piece of a page. Each kind is one member; captions and alt text belong to the material, not to the place. */
 export const partSchema = z.discriminatedUnion('kind', [
@@ -40,6 +50,7 @@ export const partSchema = z.discriminatedUnion('kind', [
   documentSchema,
   soundSchema,
   clipSchema,
+  linkSchema,
 ]);
 export type Part = z.infer<typeof partSchema>;
 /** A part without its height: what it shows. */
@@ -61,18 +72,21 @@ export function materialsOf(part: PartShape): Id[] {
     case 'document':
     case 'sound':
     case 'clip':
+    case 'link':
       return part.material ? [part.material] : [];
     case 'gallery':
       return part.pictures;
   }
 }
 
-/** The part that shows one material of some kind, as it is first tied in. */
+/** The part that shows one material of some kind, as it is first tied in. A note becomes words of the page. */
 export const partKindOf = {
   picture: 'picture',
   document: 'document',
   sound: 'sound',
   clip: 'clip',
+  link: 'link',
+  note: 'words',
 } as const satisfies Record<MaterialKind, PartKind>;
 
 /** The part without the given material; used when a material is deleted. */
@@ -84,6 +98,7 @@ export function withoutMaterial(part: Part, material: Id): Part {
     case 'document':
     case 'sound':
     case 'clip':
+    case 'link':
       return part.material === material ? { ...part, material: null } : part;
     case 'gallery':
       return { ...part, pictures: part.pictures.filter((id) => id !== material) };

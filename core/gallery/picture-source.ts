@@ -37,7 +37,7 @@ const paper = '#ffffff';
 
 /** Name of a page's picture. */
 export const pagePicture = (material: string, page: number): string => `${material}/${page}`;
-/** Name of a picture that stands in a document. */
+/** Name of a picture that stands in a document, or came with a link. */
 export const piecePicture = (material: string, hash: string): string => `${material}:${hash}`;
 
 /** The fixes that lie on one page, as if it were a picture of its own: another page's black-out is not its business. */
@@ -104,6 +104,15 @@ export function picturesOf(material: SeenMaterial, content: DocumentContent | un
       return ofDocument(material, content);
     case 'clip':
       return material.shownBy ? picturesOf(material.shownBy, undefined) : [];
+    case 'link': {
+      if (material.shownBy) return picturesOf(material.shownBy, undefined);
+      const { picture } = material.facts;
+      if (!picture) return [];
+      const { hash: original, widthPx, heightPx, colour } = picture;
+      const source = { original, page: null, fixes: {}, widthPx, heightPx };
+      const id = piecePicture(material.id, original);
+      return [{ id, alt: '', caption: '', colour, focus: middle, moves: false, source }];
+    }
     case 'sound':
       return [];
   }

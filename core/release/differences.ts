@@ -27,6 +27,7 @@ const partNames: Record<Part['kind'], string> = {
   document: 'document',
   sound: 'sound',
   clip: 'clip',
+  link: 'link',
 };
 
 /** A material as readers see it: those facts of it that show on a page. */
@@ -38,7 +39,9 @@ function shownPicture(draft: Draft, id: Id): unknown {
   if (material.kind === 'picture') return own;
   // Of other kinds, more of what is said about them is on the page, and another material may show them.
   const shower = shownBy === id ? undefined : draft.materials.find((candidate) => candidate.id === shownBy);
-  return [...own, title, transcript, shower && [shower.original, shower.alt, shower.fixes]];
+  // A page that was read again may say something else now.
+  const facts = material.kind === 'link' ? { ...material.facts, readAt: '' } : null;
+  return [...own, title, transcript, facts, shower && [shower.original, shower.alt, shower.fixes]];
 }
 
 function partChanges(before: Draft, after: Draft, old: readonly Part[], now: readonly Part[]): string[] {

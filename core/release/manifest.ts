@@ -17,6 +17,8 @@ export const manifestFileSchema = z.object({
   immutable: z.boolean(),
   /** For pages: the SHA-256 (base64) of the page's own style element, for the content security policy. */
   styleHash: z.string().optional(),
+  /** For pages: origins of what readers may ask to see in place, for the content security policy. */
+  frames: z.array(z.string()).optional(),
 });
 export type ManifestFile = z.infer<typeof manifestFileSchema>;
 

@@ -20,6 +20,8 @@ function freePort(): Promise<number> {
 /** The built program in a process of its own, as a maker runs it, with a data folder that is thrown away. */
 export class BuiltServer {
   #child: ChildProcess | null = null;
+  /** Origin of the demo's stand-ins; empty for a server that starts empty. */
+  standIns = '';
   readonly #program: string;
   readonly #port: number;
 
@@ -57,6 +59,7 @@ export class BuiltServer {
       env: {
         ...process.env,
         PORT: String(this.#port),
+        STANDINS_PORT: '0',
         DATA_DIR: this.folder,
         DATABASE_URL: '',
         ...this.environment,
@@ -68,7 +71,9 @@ export class BuiltServer {
     await new Promise<void>((resolve, reject) => {
       const hear = (chunk: Buffer) => {
         said += chunk.toString();
-        if (said.includes('Kite Wall is open')) resolve();
+        if (!said.includes('Kite Wall is open')) return;
+        this.standIns = /web pages: (\S+)\/open/.exec(said)?.[1] ?? '';
+        resolve();
       };
       child.stdout.on('data', hear);
       child.stderr.on('data', hear);

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import {
   bigint,
   bigserial,
@@ -131,7 +132,12 @@ export const materials = pgTable(
     revision: revision(),
     createdAt: createdAt(),
   },
-  (table) => [uniqueIndex('material_original').on(table.accountId, table.original)],
+  (table) => [
+    // A file or an address is kept once; notes may say the same.
+    uniqueIndex('material_original')
+      .on(table.accountId, table.kind, table.original)
+      .where(sql`kind <> 'note'`),
+  ],
 );
 
 /**

@@ -1,11 +1,9 @@
-import { eq, sql, sum } from 'drizzle-orm';
+import { eq, notInArray, sql, sum } from 'drizzle-orm';
 import type { Readable } from 'node:stream';
 import type { DocumentContent } from '#core/content/document.ts';
-import type { Material, MaterialKind } from '#core/content/material.ts';
-import { mine } from '#core/content/provenance.ts';
+import type { MaterialKind } from '#core/content/material.ts';
 import type { Database } from '../db/connect.ts';
 import { edit, type EditResult } from '../db/edit.ts';
-import { newId } from '../db/new-id.ts';
 import { materials } from '../db/schema.ts';
 import { rememberContent } from '../documents/document-contents.ts';
 import { readDocument } from '../documents/read-document.ts';
@@ -13,6 +11,7 @@ import { Problem } from '../http/problem.ts';
 import type { Arrival, BlobStore } from './blob-store.ts';
 import type { BoundedQueue } from './bounded-queue.ts';
 import { kindOfFile } from './kind-of-file.ts';
+import { type KindAndFacts, newMaterial } from './new-material.ts';
 import { type Preview, previewFrom } from './preview-from.ts';
 import { rememberPreviews } from './previews.ts';
 import { readPicture } from './read-picture.ts';
@@ -33,10 +32,6 @@ export interface Imported {
   /** The maker had this very file already; nothing was stored again. */
   duplicate: boolean;
 }
-
-type KindAndFacts = {
-  [K in MaterialKind]: Pick<Extract<Material, { kind: K }>, 'kind' | 'facts'>;
-}[MaterialKind];
 
 interface Read {
   of: KindAndFacts;
@@ -119,7 +114,9 @@ async function whatIsThere(
   const [row] = await db
     .select({
       used: sum(materials.bytes),
-      known: sql<string | null>`max(${materials.id}) filter (where ${materials.original} = ${hash})`,
+      known: sql<
+        string | null
+      >`max(${materials.id}) filter (where ${materials.original} = ${hash} and ${notInArray(materials.kind, ['link', 'note'])})`,
     })
     .from(materials)
     .where(eq(materials.accountId, account));
@@ -144,23 +141,8 @@ export async function importMaterial(
     (material) => ({ result: { revision: 0, changes: [] }, material, duplicate: true }),
     async ({ hash, bytes, of, takenOn }) => {
       const title = titleFromFileName(file.name);
-      const material: Material = {
-        id: newId(),
-        original: hash,
-        fileName: file.name.slice(0, 255),
-        bytes,
-        title,
-        caption: '',
-        alt: '',
-        takenOn,
-        tags: [],
-        provenance: mine,
-        project: null,
-        fixes: {},
-        transcript: '',
-        shownBy: null,
-        ...of,
-      };
+      const fileName = file.name.slice(0, 255);
+      const material = newMaterial({ original: hash, fileName, bytes, title, takenOn }, of);
       const result = await edit(deps.db, scope, { label: `Add ${title || of.kind}` }, (running) =>
         running.insert('material', material),
       );

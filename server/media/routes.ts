@@ -88,8 +88,15 @@ async function previewSource(
       const { widthPx, heightPx } = found;
       return { original: piece, page: null, fixes: {}, widthPx, heightPx };
     }
+    case 'link': {
+      const { picture } = material.facts;
+      if (!picture || (piece !== undefined && piece !== picture.hash)) return null;
+      const { hash: original, widthPx, heightPx } = picture;
+      return { original, page: null, fixes: {}, widthPx, heightPx };
+    }
     case 'sound':
     case 'clip':
+    case 'note':
       return null;
   }
 }

@@ -3,9 +3,10 @@ import type { FastifyInstance } from 'fastify';
 import { generateKeyBetween } from 'fractional-indexing';
 import { changePage, createProject, deletePage } from '#contract/sites.ts';
 import { pageSlug } from '#core/content/address.ts';
-import type { MaterialKind } from '#core/content/material.ts';
+import type { Material } from '#core/content/material.ts';
+import { newPart } from '#core/content/new-part.ts';
 import type { Page } from '#core/content/page.ts';
-import type { Part } from '#core/content/part.ts';
+import { partsFor } from '#core/content/parts-for.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import { edit } from '../db/edit.ts';
 import { newId } from '../db/new-id.ts';
@@ -21,26 +22,25 @@ import { emptyPage } from './new-page.ts';
 /** A project from materials: the first picture opens the page, the others hang in a gallery, all else stands below. */
 function projectFrom(
   title: string,
-  chosen: readonly { id: string; kind: MaterialKind }[],
+  chosen: readonly Pick<Material, 'id' | 'kind' | 'transcript'>[],
   rank: string,
   slug: string,
 ): Page {
-  const [opening, ...rest] = chosen.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
+  const opening = chosen.find(({ kind }) => kind === 'picture');
   const page = emptyPage('project', rank, slug);
+  const rest = chosen.filter((one) => one !== opening);
+  const hung = rest.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
   return {
     ...page,
     title,
-    opening: opening ? { layout: 'full', pictures: [opening] } : page.opening,
+    opening: opening ? { layout: 'full', pictures: [opening.id] } : page.opening,
     parts: [
-      { id: newId(), height: 'public', kind: 'words', text: { type: 'doc', content: [] } },
-      ...(rest.length > 0
-        ? [{ id: newId(), height: 'public' as const, kind: 'gallery' as const, title: '', pictures: rest }]
-        : []),
-      ...chosen.flatMap(({ id, kind }): Part[] => {
-        const base = { id: newId(), height: 'public' as const, material: id };
-        if (kind === 'picture') return [];
-        return [kind === 'document' ? { ...base, kind, download: false } : { ...base, kind }];
-      }),
+      newPart('words', newId()),
+      ...(hung.length > 0 ? [newPart('gallery', newId(), hung)] : []),
+      ...partsFor(
+        rest.filter(({ kind }) => kind !== 'picture'),
+        newId,
+      ),
     ],
   };
 }
@@ -62,20 +62,17 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
           .sort()
           .at(-1) ?? null;
       const slug = pageSlug(body.title || 'project', new Set(rows.map((row) => row.slug)));
-      const kinds = new Map(
+      const known = new Map(
         body.materials.length === 0
           ? []
           : (
               await running.tx
-                .select({ id: materials.id, kind: materials.kind })
+                .select({ id: materials.id, kind: materials.kind, transcript: materials.transcript })
                 .from(materials)
                 .where(and(eq(materials.accountId, scope.account), inArray(materials.id, body.materials)))
-            ).map(({ id, kind }) => [id, kind]),
+            ).map((row) => [row.id, row]),
       );
-      const chosen = body.materials.flatMap((id) => {
-        const kind = kinds.get(id);
-        return kind ? [{ id, kind }] : [];
-      });
+      const chosen = body.materials.flatMap((id) => known.get(id) ?? []);
       const page = projectFrom(body.title, chosen, generateKeyBetween(last, null), slug);
       id = page.id;
       await running.insert('page', page);

@@ -19,7 +19,7 @@ interface Deps {
 
 const endings: Record<string, string> = { markdown: 'md', text: 'txt' };
 
-const endingOf = (material: Exclude<SeenMaterial, { kind: 'picture' }>): string =>
+const endingOf = (material: Exclude<SeenMaterial, { kind: 'picture' | 'link' }>): string =>
   endings[material.facts.format] ?? material.facts.format;
 
 /** A file name that everybody's computer takes, from a title. */
@@ -111,6 +111,7 @@ export async function mediaFiles(
 ): Promise<MediaFiles> {
   const files: MediaFiles = { play: new Map(), captions: new Map(), download: new Map() };
   for (const material of materials) {
+    if (material.kind === 'link') continue;
     if (material.kind === 'sound' || material.kind === 'clip') {
       files.play.set(material.id, await playFile(deps, material));
       if (isWebVtt(material.transcript)) {

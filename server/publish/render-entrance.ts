@@ -61,10 +61,11 @@ export async function renderEntrance(
   for (const { path, input, key } of wanted) {
     let file = known.get(key);
     if (!file) {
-      const { html, style } = renderPage(input, deps.assets.names);
+      const { html, style, frames } = renderPage(input, deps.assets.names);
       file = {
         ...(await storeText(blobs, Buffer.from(html), 'text/html; charset=utf-8')),
         ...(style ? { styleHash: sha256(style, 'base64') } : {}),
+        ...(frames.length > 0 ? { frames } : {}),
       };
       await db.insert(renderedPages).values({ input: key, file }).onConflictDoNothing();
     }

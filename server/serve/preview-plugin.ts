@@ -14,6 +14,7 @@ import type { BlobStore } from '../media/blob-store.ts';
 import { contentsIn } from '../publish/published-media.ts';
 import type { StoredAssets } from '../publish/site-assets.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
+import { pagePolicy } from './page-policy.ts';
 import { notFound } from '../http/problem.ts';
 
 const viewers: Record<string, Viewer> = {
@@ -64,14 +65,11 @@ export function previewRoutes(
     );
     if (!page) throw notFound('This page');
     // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
-    const { html, style } = renderPage(page.input, assets.names);
+    const { html, style, frames } = renderPage(page.input, assets.names);
     return reply
       .type('text/html; charset=utf-8')
       .header('cache-control', 'private, no-store')
-      .header(
-        'content-security-policy',
-        `default-src 'none'; img-src 'self'; media-src 'self'; font-src 'self'; script-src 'self'; style-src 'self' 'sha256-${sha256(style)}'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`,
-      )
+      .header('content-security-policy', pagePolicy({ styleHash: sha256(style), frames }))
       .send(html);
   });
 }

@@ -7,6 +7,7 @@ import { sendRanged } from '../http/send-ranged.ts';
 import { keepHeader } from '../readers/messages.ts';
 import { acceptedCoding, type Coding, type ReadyResponses } from './ready-responses.ts';
 import { ByteCache } from './byte-cache.ts';
+import { pagePolicy } from './page-policy.ts';
 import type { Entrance, Found, PublicSites } from './public-sites.ts';
 
 /** Files up to this size are kept in memory; larger ones are streamed from the disk. */
@@ -15,9 +16,6 @@ const keptUpTo = 512 * 1024;
 const closedPage = Buffer.from(renderClosedPage());
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');
 const closedPolicy = `default-src 'none'; style-src 'sha256-${sha256(closedPageStyle)}'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`;
-
-const policyOf = (file: ManifestFile): string =>
-  `default-src 'none'; img-src 'self'; media-src 'self'; font-src 'self'; script-src 'self'; style-src 'self'${file.styleHash ? ` 'sha256-${file.styleHash}'` : ''}; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`;
 
 /** The same status, headers and bytes for "never existed" and "not for you". */
 export function closed(reply: FastifyReply): FastifyReply {
@@ -79,7 +77,7 @@ export function serveSites(
     };
     if (file.br || file.gzip) headers['vary'] = 'accept-encoding';
     if (!entrance.indexable) headers['x-robots-tag'] = 'noindex';
-    if (file.type.startsWith('text/html')) headers['content-security-policy'] = policyOf(file);
+    if (file.type.startsWith('text/html')) headers['content-security-policy'] = pagePolicy(file);
     reply.headers(headers);
     if (file.download) headers['content-disposition'] = `attachment; filename="${file.download}"`;
     if (request.headers['if-none-match'] === etag) return reply.code(304).send();

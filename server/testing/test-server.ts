@@ -9,7 +9,7 @@ import { createAccount } from '#contract/account.ts';
 import { createSite, getSite, importReplySchema, type ImportReply, type SiteState } from '#contract/sites.ts';
 import { getPublishJob, startPublish, type PublishJob } from '#contract/publishing.ts';
 import { buildApp } from '../app.ts';
-import { readConfig } from '../config.ts';
+import { type Config, readConfig } from '../config.ts';
 import { openPglite, openPostgres, type OpenDatabase } from '../db/connect.ts';
 import { newId } from '../db/new-id.ts';
 import { FolderBlobStore } from '../media/blob-store.ts';
@@ -49,7 +49,10 @@ export class TestServer {
     readonly folder: string,
   ) {}
 
-  static async start(environment: Record<string, string> = {}): Promise<TestServer> {
+  static async start(
+    environment: Record<string, string> = {},
+    more: Partial<Config> = {},
+  ): Promise<TestServer> {
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-'));
     const database = await freshDatabase();
     const blobs = await FolderBlobStore.open(join(folder, 'blobs'));
@@ -57,7 +60,7 @@ export class TestServer {
       db: database.db,
       blobs,
       assets: await storeAssets(join(root, 'dist/site-assets'), blobs),
-      config: readConfig({ DATA_DIR: folder, ...environment }, root),
+      config: { ...readConfig({ DATA_DIR: folder, ...environment }, root), ...more },
       rendererVersion: 'test',
       logLevel: 'error',
     });

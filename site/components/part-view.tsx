@@ -4,6 +4,7 @@ import type { Picture } from '../render/page-input.ts';
 import type { Medium } from '../render/medium.ts';
 import { DocumentView } from './document-view.tsx';
 import { LargeLink } from './large-link.tsx';
+import { LinkView } from './link-view.tsx';
 import { ClipView, SoundView } from './recording-view.tsx';
 import { PlayMoving } from './play-moving.tsx';
 import { PictureView } from './picture-view.tsx';
@@ -78,5 +79,7 @@ export function PartView({ part, pictures, medium, toRoot }: PartViewProps) {
       return medium?.kind === 'sound' ? <SoundView medium={medium} toRoot={toRoot} /> : null;
     case 'clip':
       return medium?.kind === 'clip' ? <ClipView medium={medium} toRoot={toRoot} /> : null;
+    case 'link':
+      return medium?.kind === 'link' ? <LinkView medium={medium} align={part.align} toRoot={toRoot} /> : null;
   }
 }

@@ -1,15 +1,5 @@
 import type { ClipMedium, SoundMedium } from '../render/medium.ts';
-
-function Transcript({ lines, of }: { lines: readonly string[]; of: string }) {
-  return lines.length === 0 ? null : (
-    <details className="transcript">
-      <summary>{of}</summary>
-      {lines.map((line, at) => (
-        <p key={at}>{line}</p>
-      ))}
-    </details>
-  );
-}
+import { Transcript } from './transcript.tsx';
 
 const captionOf = ({ title, caption }: { title: string; caption: string }) =>
   title || caption ? (

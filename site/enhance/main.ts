@@ -16,3 +16,6 @@ for (const [at, link] of links.entries())
 
 const moving = document.querySelectorAll<HTMLAnchorElement>('a[data-moving]');
 if (moving.length > 0) void import('./play-moving.ts').then(({ playMoving }) => playMoving(moving));
+
+const framed = document.querySelectorAll<HTMLAnchorElement>('a[data-frame]');
+if (framed.length > 0) void import('./open-frame.ts').then(({ openFrames }) => openFrames(framed));

@@ -2,10 +2,13 @@ import { isCovered } from '#core/access/covered.ts';
 import type { SeenMaterial, SeenMaterialOf, SeenPart } from '#core/access/seen-by.ts';
 import { type DocumentContent, slideFormats } from '#core/content/document.ts';
 import type { ClipFacts, SoundFacts } from '#core/content/material.ts';
+import { framedBy } from '#core/content/link.ts';
+import type { LinkForm } from '#core/content/part.ts';
 import type { RichText } from '#core/content/rich-text.ts';
 import { uncoveredText } from '#core/content/uncovered-words.ts';
 import { captionLines, isWebVtt } from '#core/words/web-vtt.ts';
-import { pagePicture, piecePicture } from '#core/gallery/picture-source.ts';
+import { pagePicture, picturesOf, piecePicture } from '#core/gallery/picture-source.ts';
+import { hostOf } from '#core/links/host-of.ts';
 import type { Picture } from './page-input.ts';
 
 /** A document in place: pages as pictures with their words beside them, or its words themselves. */
@@ -39,8 +42,24 @@ export type ClipMedium = Recording & {
   still: Picture | null;
 } & ClipFacts;
 
+/** A link: a card, a button, or what it leads to, shown in place once a reader asks for it. */
+export interface LinkMedium {
+  kind: 'link';
+  form: LinkForm;
+  title: string;
+  caption: string;
+  url: string;
+  host: string;
+  still: Picture | null;
+  /** What the reader's browser fetches from elsewhere when asked; null where nothing can be shown in place. */
+  frame: { url: string; widthPx: number; heightPx: number } | null;
+  /** It is played, rather than read. */
+  plays: boolean;
+  transcript: string[];
+}
+
 /** What a part shows that is more than words and pictures. */
-export type Medium = DocumentMedium | SoundMedium | ClipMedium;
+export type Medium = DocumentMedium | SoundMedium | ClipMedium | LinkMedium;
 
 /** What whoever draws a page knows of files: where they are, and what is in documents. */
 export interface MediaSources {
@@ -81,17 +100,43 @@ function documentMedium(
   };
 }
 
+/** A link in the form its maker chose, and as a card where what it leads to cannot be shown in place. */
+function linkMedium(
+  material: SeenMaterialOf<'link'>,
+  wanted: LinkForm,
+  pictures: MediaSources['pictures'],
+): LinkMedium {
+  const { facts, title, caption, transcript } = material;
+  const frame = wanted === 'in-place' ? framedBy(facts) : null;
+  const host = hostOf(facts.url) ?? facts.url;
+  const [still] = picturesOf(material, undefined);
+  return {
+    kind: 'link',
+    form: wanted === 'in-place' && frame === null ? 'card' : wanted,
+    title: title || facts.title || host,
+    caption,
+    url: facts.url,
+    host,
+    still: still ? (pictures[still.id] ?? null) : null,
+    frame,
+    plays: facts.player !== null,
+    transcript: captionLines(transcript),
+  };
+}
+
 /** What a part shows of its material; null for parts of words and pictures, and where the kind does not fit. */
 export function mediumOf(
   part: SeenPart,
   materials: Readonly<Record<string, SeenMaterial>>,
   sources: MediaSources,
 ): Medium | null {
-  if (part.kind !== 'document' && part.kind !== 'sound' && part.kind !== 'clip') return null;
+  if (!('material' in part) || part.kind === 'picture') return null;
   const material = part.material === null ? undefined : materials[part.material];
   if (!material || material.kind !== part.kind) return null;
   if (material.kind === 'document')
     return documentMedium(material, part.kind === 'document' && part.download, sources);
+  if (material.kind === 'link')
+    return linkMedium(material, part.kind === 'link' ? part.form : 'card', sources.pictures);
   const { title, caption, transcript } = material;
   const recording = {
     title,

@@ -5,7 +5,7 @@ import { draftArbitrary } from '#core/access/arbitrary-draft.ts';
 import { entrancesOf } from '#core/access/entrances.ts';
 import type { Draft } from '#core/content/site.ts';
 import { type Picture, pageInputs, pictureOf } from './page-input.ts';
-import { renderPage } from './render-page.tsx';
+import { renderPage, type RenderedPage } from './render-page.tsx';
 
 const assets = {
   css: 'assets/site.css',
@@ -15,7 +15,7 @@ const assets = {
 };
 
 /** All pages of all entrances of a draft, as readers would get them. */
-function pagesOf(draft: Draft): { path: string; html: string; style: string }[] {
+function pagesOf(draft: Draft): ({ path: string } & RenderedPage)[] {
   const { public: open, siteLink, pageLinks } = entrancesOf(draft);
   return [open, siteLink, ...Object.values(pageLinks)]
     .filter((view) => view !== null)
@@ -43,7 +43,12 @@ describe('renderPage', () => {
           expect(html).not.toMatch(/<[^>]+\son[a-z]+=/);
           expect(style).not.toMatch(/[<>@]|url\(/);
           const depth = path.split('/').length - 1;
-          for (const [, address = ''] of html.matchAll(/(?:href|src)="([^"#][^"]*)"/g)) {
+          // What a maker links to may be followed; nothing of it is fetched by itself.
+          const own = html.replace(/<a [^>]*>/g, (link) =>
+            link.replace(/ href="https:\/\/kite\.example\/[^"]*"/, ''),
+          );
+          expect(own).not.toContain('<iframe');
+          for (const [, address = ''] of own.matchAll(/(?:href|src|srcset)="([^"#][^"]*)"/gi)) {
             expect(address).not.toMatch(/^(\/|[a-z]+:)/);
             expect(address.split('../').length - 1).toBeLessThanOrEqual(depth);
           }
@@ -51,6 +56,39 @@ describe('renderPage', () => {
       }),
       { numRuns: 200 },
     );
+  });
+
+  test('a link stands as card, button or still, and only what may be opened in place is named in the policy', () => {
+    const [draft] = fc.sample(draftArbitrary, 1);
+    const link = draft?.materials.find(({ kind }) => kind === 'link');
+    if (!draft || link?.kind !== 'link') throw new Error('no sample');
+    const [page] = draft.pages;
+    if (!page) throw new Error('no page');
+    const shown = (form: 'in-place' | 'card' | 'button', framing: 'allowed' | 'refused') =>
+      pagesOf({
+        ...draft,
+        site: { ...draft.site, height: 'public' },
+        materials: [{ ...link, facts: { ...link.facts, framing } }],
+        pages: [
+          {
+            ...page,
+            parent: null,
+            height: 'public',
+            parts: [{ id: 'part-1', height: 'public', kind: 'link', material: link.id, form, align: 'left' }],
+          },
+        ],
+      }).find(({ html }) => html.includes('kite.example'));
+    expect(shown('in-place', 'allowed')).toMatchObject({
+      frames: ['https://kite.example'],
+      html: expect.stringMatching(/data-frame="[^"]+"[\s\S]*Show this page from kite\.example/),
+    });
+    const refused = shown('in-place', 'refused');
+    expect(refused?.frames).toEqual([]);
+    expect(refused?.html).toMatch(/class="link-card" href="https:\/\/kite\.example/);
+    expect(shown('button', 'allowed')).toMatchObject({
+      frames: [],
+      html: expect.stringMatching('link-button'),
+    });
   });
 
   test('equal inputs give equal bytes', () => {

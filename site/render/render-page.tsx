@@ -7,11 +7,22 @@ export interface RenderedPage {
   html: string;
   /** The text of the page's one style element; its hash goes into the content security policy. */
   style: string;
+  /** Origins of what readers may ask to see in place, sorted; they too go into the content security policy. */
+  frames: string[];
 }
+
+/** A part of a page that opens something from elsewhere in place. */
+const framesIn = ({ media }: PageInput): string[] => [
+  ...new Set(
+    Object.values(media).flatMap((medium) =>
+      medium.kind === 'link' && medium.frame ? [new URL(medium.frame.url).origin] : [],
+    ),
+  ),
+];
 
 /**
  * One page as a whole HTML document. Pure: equal inputs give equal bytes. Readable without any script; the one
- * script tag only adds the lightbox.
+ * script tag only adds the lightbox and what plays in place.
  */
 export function renderPage(input: PageInput, assets: SiteAssets): RenderedPage {
   const declarations = new CollectedDeclarations();
@@ -47,11 +58,12 @@ export function renderPage(input: PageInput, assets: SiteAssets): RenderedPage {
       <link rel="stylesheet" href={toRoot + assets.css} />
       <link rel="stylesheet" href={toRoot + assets.printCss} media="print" />
       {style && <style dangerouslySetInnerHTML={{ __html: style }} />}
-      {body.includes('data-zoom') && <script type="module" src={toRoot + assets.enhance} />}
+      {/data-(zoom|frame)=/.test(body) && <script type="module" src={toRoot + assets.enhance} />}
     </>,
   );
   return {
     html: `<!doctype html>\n<html lang="en"><head>${head}</head><body>${body}</body></html>\n`,
     style,
+    frames: framesIn(input).sort(),
   };
 }

@@ -22,6 +22,8 @@ import { applyPatch, received, seenRevision, type StudioSite } from './studio-si
 
 interface SiteApi {
   state: StudioSite;
+  /** The site as it is when this is called: for what goes on after waiting, when `state` may be of before. */
+  now(): StudioSite;
   saving: SaveState;
   /** Shows a change at once and saves it by itself. */
   changeSite(change: Partial<Site>, label: string): void;
@@ -153,6 +155,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       state
         ? {
             state,
+            now: () => client.getQueryData<StudioSite>(key(id)) ?? state,
             saving,
             changeSite: (change, label) => {
               show('site', id, change);

@@ -1,18 +1,25 @@
-import { type ReactNode, useEffect } from 'react';
+import { type DragEvent, type ReactNode, useEffect } from 'react';
 import { useDropzone } from 'react-dropzone';
 
 interface DropFilesProps {
   onFiles: (files: File[]) => void;
+  /** Gets words that are pasted outside of every field, or a link that is dropped. */
+  onText?: (text: string) => void;
   /** Gets what opens the file picker. */
   children: (pick: () => void) => ReactNode;
   className?: string;
 }
 
+/** Words pasted there belong to the field. */
+const takesText = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || target.closest('input, textarea, select, [role="dialog"]') !== null);
+
 /**
  * A place that takes files by drop, by paste anywhere in the room, or by the picker. What kind of file it is is
  * told by the server from its content, so nothing is turned away by name here.
  */
-export function DropFiles({ onFiles, children, className = '' }: DropFilesProps) {
+export function DropFiles({ onFiles, onText, children, className = '' }: DropFilesProps) {
   const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
     onDrop: (files) => files.length > 0 && onFiles(files),
     noClick: true,
@@ -22,15 +29,30 @@ export function DropFiles({ onFiles, children, className = '' }: DropFilesProps)
   useEffect(() => {
     const onPaste = (event: ClipboardEvent) => {
       const files = [...(event.clipboardData?.files ?? [])];
-      if (files.length === 0) return;
-      event.preventDefault();
-      onFiles(files);
+      const text = event.clipboardData?.getData('text/plain') ?? '';
+      if (files.length > 0) {
+        event.preventDefault();
+        onFiles(files);
+      } else if (onText && text.trim() !== '' && !takesText(event.target)) {
+        event.preventDefault();
+        onText(text);
+      }
     };
     window.addEventListener('paste', onPaste);
     return () => window.removeEventListener('paste', onPaste);
-  }, [onFiles]);
+  }, [onFiles, onText]);
   return (
-    <div {...getRootProps({ role: undefined, tabIndex: undefined })} className={`relative ${className}`}>
+    <div
+      {...getRootProps({
+        role: undefined,
+        tabIndex: undefined,
+        onDrop: (event: DragEvent) => {
+          const link = event.dataTransfer.getData('text/uri-list').split(/\r?\n/, 1)[0];
+          if (onText && link && event.dataTransfer.files.length === 0) onText(link);
+        },
+      })}
+      className={`relative ${className}`}
+    >
       <input {...getInputProps({ 'aria-label': 'Choose files' })} />
       {children(open)}
       {isDragActive && (

@@ -1,3 +1,4 @@
+import type { LinkState } from '#core/content/link.ts';
 import type { Material, MaterialKind } from '#core/content/material.ts';
 
 export const kindNames: Record<MaterialKind, string> = {
@@ -5,6 +6,8 @@ export const kindNames: Record<MaterialKind, string> = {
   document: 'document',
   sound: 'sound',
   clip: 'clip',
+  link: 'link',
+  note: 'note',
 };
 
 /** "3 pictures, 1 document": what a list of materials is made of. */
@@ -20,6 +23,14 @@ export function duration(seconds: number): string {
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 }
 
+const linkStateNames: Record<LinkState, string> = {
+  read: '',
+  gone: 'link, page is gone',
+  closed: 'link, page is closed',
+  slow: 'link, page is slow',
+  unreachable: 'link, no answer',
+};
+
 /** What stands on a material that has no picture of its own. */
 export function kindLabel(material: Material): string {
   switch (material.kind) {
@@ -33,5 +44,9 @@ export function kindLabel(material: Material): string {
     case 'sound':
     case 'clip':
       return `${kindNames[material.kind]}, ${duration(material.facts.seconds)}`;
+    case 'link':
+      return linkStateNames[material.facts.state] || (material.facts.player ? 'clip at its host' : 'link');
+    case 'note':
+      return 'note';
   }
 }

@@ -1,4 +1,4 @@
-import { AudioLines, Clapperboard, FileText, Presentation } from 'lucide-react';
+import { AudioLines, Clapperboard, FileText, Link2, Presentation, StickyNote } from 'lucide-react';
 import { previewPath, type PreviewSize } from '#contract/material-paths.ts';
 import { pageSizePx, slideFormats } from '#core/content/document.ts';
 import type { Material } from '#core/content/material.ts';
@@ -15,7 +15,9 @@ export const materialName = (material: Material): string =>
 
 /** Whether there is a picture of it; else its name is written on a sheet. */
 export const hasPicture = (material: Material): boolean =>
-  material.kind === 'picture' || (material.kind === 'document' && material.facts.pages.length > 0);
+  material.kind === 'picture' ||
+  (material.kind === 'document' && material.facts.pages.length > 0) ||
+  (material.kind === 'link' && material.facts.picture !== null);
 
 /** Proportions in which a material is shown small. */
 export function shapeOf(material: Material): Size {
@@ -28,12 +30,15 @@ export function shapeOf(material: Material): Size {
     }
     case 'clip':
       return material.facts;
+    case 'link':
+      return material.facts.picture ?? { widthPx: 400, heightPx: 300 };
     case 'sound':
+    case 'note':
       return { widthPx: 400, heightPx: 300 };
   }
 }
 
-const icons = { document: FileText, sound: AudioLines, clip: Clapperboard };
+const icons = { document: FileText, sound: AudioLines, clip: Clapperboard, link: Link2, note: StickyNote };
 
 /** A sheet with a sign and a name, for what has no picture. */
 function KindSheet({ material, className }: { material: Material; className: string }) {
@@ -42,7 +47,9 @@ function KindSheet({ material, className }: { material: Material; className: str
   return (
     <span className={`kind-sheet ${className}`} data-kind={material.kind}>
       <Icon size={26} strokeWidth={1.5} aria-hidden="true" />
-      <span>{materialName(material)}</span>
+      <span className={material.kind === 'note' ? 'note-words' : undefined}>
+        {material.kind === 'note' ? material.transcript : materialName(material)}
+      </span>
     </span>
   );
 }
@@ -61,7 +68,10 @@ export function MaterialPicture({
 }) {
   if (!hasPicture(material)) return <KindSheet material={material} className={className} />;
   const shown = shapeOf(material);
-  const colour = material.kind === 'picture' ? material.facts.colour : '#ffffff';
+  const colour =
+    material.kind === 'picture'
+      ? material.facts.colour
+      : (material.kind === 'link' && material.facts.picture?.colour) || '#ffffff';
   return (
     <img
       src={`/${previewPath(material, size)}`}

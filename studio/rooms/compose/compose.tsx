@@ -1,21 +1,17 @@
-import {
-  DndContext,
-  type DragEndEvent,
-  PointerSensor,
-  pointerWithin,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core';
 import { ArrowLeft, BookOpen, Images, ListTree, Monitor, Smartphone, Tablet } from 'lucide-react';
 import { type ReactNode, useCallback, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { toast } from 'sonner';
+import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { Opening, Page } from '#core/content/page.ts';
-import { materialsOf, type Part, type PartKind, partKindOf } from '#core/content/part.ts';
+import { materialsOf, type Part, type PartKind } from '#core/content/part.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { PageView } from '#site/components/page-view.tsx';
 import { type Slots, SlotsContext } from '#site/components/slots.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useTypedIn } from '../../api/use-typed-in.ts';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
@@ -24,6 +20,7 @@ import { PageState } from '../projects/projects.tsx';
 import { CaseFactsColumn } from './case-facts.tsx';
 import { composeInput } from './compose-input.ts';
 import { EditableLine } from './editable-line.tsx';
+import { LinkPanel } from './link-panel.tsx';
 import { MediumPanel } from './medium-panel.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
 import { PartFrame } from './part-frame.tsx';
@@ -35,6 +32,7 @@ import { TieLine } from './tie-line.tsx';
 import { Tray } from './tray.tsx';
 import { useDocuments } from './use-documents.ts';
 import { useParts } from './use-parts.ts';
+import { usePlacing } from './use-placing.ts';
 import { WordsEditor } from './words-editor.tsx';
 
 const widths = [
@@ -66,6 +64,7 @@ export function Compose() {
 function ComposePage({ page }: { page: Page }) {
   const { state, changePage, changeMaterial } = useSite();
   const { add } = useUploads();
+  const { link } = useTypedIn();
   const parts = useParts(page);
   const [selected, setSelected] = useState<string | null>(null);
   const [clickedAt, setClickedAt] = useState<{ x: number; y: number } | null>(null);
@@ -85,11 +84,7 @@ function ComposePage({ page }: { page: Page }) {
     const used = usedMaterials(state.pages);
     return state.materials.filter(({ id }) => !used.has(id));
   }, [state.materials, state.pages]);
-  const selectedAt = page.parts.findIndex((part) => part.id === selected);
-  const selectedPart = page.parts[selectedAt];
-  const after = selectedAt < 0 ? (selected === 'opening' ? 0 : page.parts.length) : selectedAt + 1;
-
-  const isAPicture = (id: string) => state.materials.find((one) => one.id === id)?.kind === 'picture';
+  const selectedPart = page.parts.find((part) => part.id === selected);
   const setOpening = useCallback(
     (opening: Opening) =>
       changePage(
@@ -112,66 +107,16 @@ function ComposePage({ page }: { page: Page }) {
         ?.scrollIntoView({ block: 'center' }),
     );
   };
+  const { place, drop } = usePlacing({ page, parts, selected, setOpening, show: selectAndShow });
+  const onText = (text: string) => {
+    const address = webAddressIn(text);
+    if (address === null) return;
+    void link(address).then((added) => {
+      if (added.material === null) toast.error(added.problem);
+      else place([added.material]);
+    });
+  };
   const tie = (kind: PartKind, at: number) => selectAndShow(parts.insert(kind, at));
-
-  /** Puts materials where they were meant to go: pictures into a gallery, all else as parts at a place on the page. */
-  const placeIn = (part: Part | undefined, at: number, materials: readonly string[]) => {
-    const known = materials.flatMap((one) => state.materials.find(({ id }) => id === one) ?? []);
-    const pictures = known.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
-    const others = known.filter(({ kind }) => kind !== 'picture');
-    if (others.length > 0) {
-      const [only] = others;
-      if (part && only && part.kind === only.kind && part.material === null && known.length === 1)
-        return parts.change({ ...part, material: only.id });
-      const place = part ? page.parts.indexOf(part) + 1 : at;
-      return selectAndShow(
-        parts.insertAll(
-          [
-            ...others.map((one) => ({ kind: partKindOf[one.kind], materials: [one.id] })),
-            ...(pictures.length > 0
-              ? [
-                  {
-                    kind: pictures.length > 1 ? ('gallery' as const) : ('picture' as const),
-                    materials: pictures,
-                  },
-                ]
-              : []),
-          ],
-          place,
-        ),
-      );
-    }
-    if (part?.kind === 'gallery')
-      parts.change({ ...part, pictures: [...new Set([...part.pictures, ...pictures])] });
-    else if (part?.kind === 'picture' && part.material === null && pictures[0])
-      parts.change({ ...part, material: pictures[0] });
-    else if (pictures.length > 0)
-      selectAndShow(parts.insert(pictures.length > 1 ? 'gallery' : 'picture', at, pictures));
-  };
-  const placeSelected = (pictures: readonly string[]) => {
-    if (selected === 'opening' && pictures.every(isAPicture))
-      setOpening({
-        layout: page.opening.layout === 'words' ? 'full' : page.opening.layout,
-        pictures: [...new Set([...pictures, ...page.opening.pictures])].slice(0, 3),
-      });
-    else placeIn(selectedPart, after, pictures);
-  };
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const picture = String(active.id).replace(/^tray /, '');
-    const [kind, where = ''] = String(over?.id ?? '').split(' ');
-    if (kind === 'tie') placeIn(undefined, Number(where), [picture]);
-    else if (kind === 'part')
-      placeIn(
-        page.parts.find((part) => part.id === where),
-        0,
-        [picture],
-      );
-    else if (kind === 'opening' && isAPicture(picture))
-      setOpening({
-        layout: page.opening.layout === 'words' ? 'full' : page.opening.layout,
-        pictures: [picture, ...page.opening.pictures].slice(0, 3),
-      });
-  };
 
   const frame = (part: Part, at: number, shown: ReactNode) => {
     const isSelected = selected === part.id;
@@ -238,6 +183,12 @@ function ComposePage({ page }: { page: Page }) {
               />
             }
           >
+            {part.material ? shown : empty}
+          </PartFrame>
+        );
+      case 'link':
+        return (
+          <PartFrame {...common} panel={<LinkPanel part={part} onChange={parts.change} />}>
             {part.material ? shown : empty}
           </PartFrame>
         );
@@ -313,9 +264,10 @@ function ComposePage({ page }: { page: Page }) {
           : 'at the end';
   const px = widths.find((one) => one.name === width)?.px;
   return (
-    <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={onDragEnd}>
+    <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={drop}>
       <DropFiles
-        onFiles={(files) => void add(files).then(placeSelected)}
+        onFiles={(files) => void add(files).then(place)}
+        onText={onText}
         className={`compose sheet-${sheet ?? 'none'}`}
       >
         {() => (
@@ -394,7 +346,7 @@ function ComposePage({ page }: { page: Page }) {
               loose={loose}
               total={state.materials.length}
               where={where}
-              onPlace={(picture) => placeSelected([picture])}
+              onPlace={(material) => place([material])}
             />
             <div className="compose-sheets">
               <button
@@ -432,5 +384,6 @@ const emptyWords: Record<PartKind, string> = {
   document: 'A document goes here. Readers see its pages or words in place.',
   sound: 'A sound goes here.',
   clip: 'A clip goes here.',
+  link: 'A link goes here: a page, or a clip at its host.',
   gallery: 'A gallery goes here. Four to eight pictures is a good number.',
 };

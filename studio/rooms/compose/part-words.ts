@@ -9,6 +9,7 @@ export const partNames: Record<Part['kind'], string> = {
   document: 'Document',
   sound: 'Sound',
   clip: 'Clip',
+  link: 'Link',
 };
 
 const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
@@ -27,6 +28,8 @@ export function partDetail(part: Part): string {
     case 'sound':
     case 'clip':
       return part.material === null ? '' : 'to play';
+    case 'link':
+      return { 'in-place': 'opened in place', card: 'card', button: 'button' }[part.form];
   }
 }
 

@@ -64,16 +64,22 @@ export function PickPictures({
               <>
                 <div className="mb-3 flex items-center gap-3">
                   <Dialog.Title className="flex-1">{title}</Dialog.Title>
-                  <button type="button" className="btn" onClick={choose}>
-                    <UploadIcon size={16} aria-hidden="true" /> Bring new ones
-                  </button>
+                  {kind !== 'link' && (
+                    <button type="button" className="btn" onClick={choose}>
+                      <UploadIcon size={16} aria-hidden="true" /> Bring new ones
+                    </button>
+                  )}
                   <Dialog.Close className="icon-btn" aria-label="Close">
                     <X size={18} aria-hidden="true" />
                   </Dialog.Close>
                 </div>
                 <UploadList />
                 {offered.length === 0 && (
-                  <p className="note py-6">Nothing gathered yet. Bring new ones, or drop them here.</p>
+                  <p className="note py-6">
+                    {kind === 'link'
+                      ? 'No links gathered yet.'
+                      : 'Nothing gathered yet. Bring new ones, or drop them here.'}
+                  </p>
                 )}
                 <ul className="tiles max-h-[52vh] overflow-auto p-1">
                   {offered.map((material) => {

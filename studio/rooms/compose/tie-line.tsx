@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { PartKind } from '#core/content/part.ts';
 import { partNames } from './part-words.ts';
 
-const kinds: readonly PartKind[] = ['words', 'picture', 'gallery', 'document', 'clip', 'sound'];
+const kinds: readonly PartKind[] = ['words', 'picture', 'gallery', 'document', 'clip', 'sound', 'link'];
 
 /** A place between two parts: tie something here, or let go of a picture from the tray. */
 export function TieLine({ at, onTie }: { at: number; onTie: (kind: PartKind, at: number) => void }) {

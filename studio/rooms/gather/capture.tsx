@@ -1,16 +1,27 @@
 import { format } from 'date-fns';
-import { Camera, Mic } from 'lucide-react';
+import { Camera, Link2, Mic, StickyNote } from 'lucide-react';
 import { useState } from 'react';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { RecordVoice } from './record-voice.tsx';
 import { TakePicture } from './take-picture.tsx';
+import { WriteLink } from './write-link.tsx';
+import { WriteNote } from './write-note.tsx';
 
-/** Gathers what is in front of the maker now: by camera or by voice. */
-export function Capture() {
+/** Gathers what is no file yet: what stands before the camera, what is said, where something is, what comes to mind. */
+export function Capture({
+  pasted,
+  onAdded,
+  onPastedDone,
+}: {
+  /** Words that were pasted and may become a note; null when there are none. */
+  pasted: string | null;
+  onAdded: (material: string, duplicate: boolean) => void;
+  onPastedDone: () => void;
+}) {
   const { changeMaterial } = useSite();
   const { add } = useUploads();
-  const [open, setOpen] = useState<'camera' | 'microphone' | null>(null);
+  const [open, setOpen] = useState<'camera' | 'microphone' | 'link' | 'note' | null>(null);
   const keep = async (file: File) => {
     const [id] = await add([file]);
     // A file made here knows no date of its own, and it is now.
@@ -27,8 +38,19 @@ export function Capture() {
         <Mic size={16} aria-hidden="true" />
         <span className="max-lg:sr-only">Voice note</span>
       </button>
+      <button type="button" className="btn" onClick={() => setOpen('link')}>
+        <Link2 size={16} aria-hidden="true" />
+        <span className="max-lg:sr-only">Link</span>
+      </button>
+      <button type="button" className="btn" onClick={() => setOpen('note')}>
+        <StickyNote size={16} aria-hidden="true" />
+        <span className="max-lg:sr-only">Note</span>
+      </button>
       {open === 'camera' && <TakePicture onFile={(file) => void keep(file)} onClose={close} />}
       {open === 'microphone' && <RecordVoice onFile={(file) => void keep(file)} onClose={close} />}
+      {open === 'link' && <WriteLink onAdded={onAdded} onClose={close} />}
+      {open === 'note' && <WriteNote onAdded={onAdded} onClose={close} />}
+      {pasted !== null && <WriteNote pasted={pasted} onAdded={onAdded} onClose={onPastedDone} />}
     </span>
   );
 }

@@ -79,6 +79,14 @@ export function FactsHead({
           aria-label={material.alt || materialName(material)}
         />
       );
+    case 'link':
+      return material.facts.picture ? (
+        <MaterialPicture material={material} size={1400} className="max-h-64 w-full object-contain" />
+      ) : (
+        <p className="p-4 pr-14 text-ink-2">{materialName(material)}</p>
+      );
+    case 'note':
+      return <p className="p-4 pr-14 text-ink-2">A note, for you alone. On a page it becomes words.</p>;
     case 'document':
       if (material.facts.pages.length === 0) return <OwnWords material={material} />;
       break;

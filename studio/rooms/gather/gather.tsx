@@ -3,11 +3,14 @@ import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { changeMaterials, createProject, deleteMaterials } from '#contract/sites.ts';
+import { webAddressIn } from '#contract/web-address.ts';
 import { findMaterials } from '#core/content/find-materials.ts';
 import { type Grouping, groupMaterials, type Order, sortMaterials } from '#core/content/group-materials.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
+import { hostOf } from '#core/links/host-of.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useTypedIn } from '../../api/use-typed-in.ts';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
@@ -38,6 +41,7 @@ export function Gather() {
   const [view, setView] = useState<'tiles' | 'list'>('tiles');
   const looks = useLooks(site.id, materials);
   const found = useFound(site.id, query, state.revision);
+  const [pasted, setPasted] = useState<string | null>(null);
   const [editingMany, setEditingMany] = useState(false);
   const used = useMemo(() => usedMaterials(pages), [pages]);
   const groups = useMemo(
@@ -57,6 +61,25 @@ export function Gather() {
       );
     },
     [add, materials],
+  );
+
+  const { link } = useTypedIn();
+  const onAdded = useCallback((material: string, duplicate: boolean) => {
+    if (duplicate) toast('You have this link already. Here it is.');
+    setLookingAt(material);
+  }, []);
+  const onText = useCallback(
+    (text: string) => {
+      const address = webAddressIn(text);
+      if (address === null) return setPasted(text);
+      const reading = toast.loading(`Reading ${hostOf(address) ?? address}`);
+      void link(address).then((added) => {
+        toast.dismiss(reading);
+        if (added.material === null) toast.error(added.problem);
+        else onAdded(added.material, added.duplicate);
+      });
+    },
+    [link, onAdded],
   );
 
   const start = useMemo(
@@ -104,7 +127,7 @@ export function Gather() {
   };
 
   return (
-    <DropFiles onFiles={onFiles} className={`gather ${current ? 'with-facts' : ''}`}>
+    <DropFiles onFiles={onFiles} onText={onText} className={`gather ${current ? 'with-facts' : ''}`}>
       {(pick) => (
         <>
           <div className="gather-main">
@@ -115,12 +138,12 @@ export function Gather() {
                 <span>
                   <b>Drop anything here</b>, paste it, or <u>choose</u>
                   <small>
-                    Pictures, PDF, DOCX, ODT, text, slides, sound, clips; up to{' '}
+                    Pictures, PDF, DOCX, ODT, text, slides, sound, clips, links; files up to{' '}
                     {Math.round(state.limits.fileBytes / megabyte)} MB each
                   </small>
                 </span>
               </button>
-              <Capture />
+              <Capture pasted={pasted} onAdded={onAdded} onPastedDone={() => setPasted(null)} />
               <Meter materials={materials} totalBytes={state.limits.totalBytes} />
               <SaveWords />
             </div>

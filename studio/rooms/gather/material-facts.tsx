@@ -8,6 +8,8 @@ import type { Material, MaterialContent } from '#core/content/material.ts';
 import { warningSentences } from './warning-words.ts';
 import { ClipStill } from './clip-still.tsx';
 import { FactsHead } from './facts-head.tsx';
+import { LinkFactsOf } from './link-facts.tsx';
+import { NoteWords } from './note-words.tsx';
 import { DateField } from './date-field.tsx';
 import { ProjectField } from './project-field.tsx';
 import { TranscriptField } from './transcript-field.tsx';
@@ -35,6 +37,12 @@ function measure(material: Material): string {
       return duration(material.facts.seconds);
     case 'clip':
       return `${material.facts.widthPx} × ${material.facts.heightPx}, ${duration(material.facts.seconds)}`;
+    case 'link':
+      return '';
+    case 'note': {
+      const words = material.transcript.split(/\s+/).filter(Boolean).length;
+      return words === 1 ? '1 word' : `${words} words`;
+    }
   }
 }
 
@@ -113,6 +121,7 @@ export function MaterialFacts({
     );
   const slides =
     material.kind === 'document' && slideFormats.some((format) => format === material.facts.format);
+  const fromFile = material.kind !== 'link' && material.kind !== 'note';
   const uses = whereUsed(state.pages, material.id);
   return (
     <aside className="facts-side" aria-label={`Facts of ${materialName(material)}`}>
@@ -152,9 +161,16 @@ export function MaterialFacts({
             </ul>
           </div>
         )}
-        <MaterialWords material={material} />
+        {material.kind === 'note' ? (
+          <NoteWords note={material} onChange={(part) => change(part, 'Note')} />
+        ) : (
+          <MaterialWords material={material} />
+        )}
+        {material.kind === 'link' && <LinkFactsOf key={`${material.id} link`} link={material} />}
         {material.kind === 'clip' && <ClipStill material={material} player={player} />}
-        {(material.kind === 'sound' || material.kind === 'clip') && (
+        {(material.kind === 'sound' ||
+          material.kind === 'clip' ||
+          (material.kind === 'link' && material.facts.player)) && (
           <TranscriptField
             key={`${material.id} transcript`}
             transcript={material.transcript}
@@ -197,11 +213,15 @@ export function MaterialFacts({
           tags={material.tags}
           onChange={(tags) => change({ tags }, 'Tags')}
         />
-        <ProvenanceFields
-          value={material.provenance}
-          ownTitle={material.title}
-          onChange={(part) => change({ provenance: { ...material.provenance, ...part } }, 'Whose work it is')}
-        />
+        {material.kind !== 'note' && (
+          <ProvenanceFields
+            value={material.provenance}
+            ownTitle={material.title}
+            onChange={(part) =>
+              change({ provenance: { ...material.provenance, ...part } }, 'Whose work it is')
+            }
+          />
+        )}
         <dl className="grid grid-cols-[5.5rem_1fr] gap-y-1 text-[0.8125rem] leading-[1.25rem] [&_dt]:text-ink-3">
           <dt>Used in</dt>
           <dd>
@@ -213,16 +233,27 @@ export function MaterialFacts({
                   </Link>
                 ))}
           </dd>
-          <dt>Size</dt>
-          <dd>
-            {measure(material)}, {megabytes(material.bytes)} {material.facts.format.toUpperCase()}
-          </dd>
-          <dt>File</dt>
-          <dd className="break-all">{material.fileName}</dd>
+          {material.kind !== 'link' && (
+            <>
+              <dt>Size</dt>
+              <dd>
+                {measure(material)}
+                {fromFile && `, ${megabytes(material.bytes)} ${material.facts.format.toUpperCase()}`}
+              </dd>
+            </>
+          )}
+          {fromFile && (
+            <>
+              <dt>File</dt>
+              <dd className="break-all">{material.fileName}</dd>
+            </>
+          )}
         </dl>
-        <p>
-          <ReplaceFile key={`${material.id} file`} material={material} />
-        </p>
+        {fromFile && (
+          <p>
+            <ReplaceFile key={`${material.id} file`} material={material} />
+          </p>
+        )}
         {material.kind === 'picture' && material.facts.hasGps && (
           <p className="flag straw">
             <MapPin size={15} aria-hidden="true" />

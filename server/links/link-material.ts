@@ -1,0 +1,82 @@
+import { and, eq } from 'drizzle-orm';
+import type { Material } from '#core/content/material.ts';
+import { hostOf } from '#core/links/host-of.ts';
+import { shortened } from '#core/links/page-facts.ts';
+import { contentOf, edit, type EditResult } from '../db/edit.ts';
+import { materials } from '../db/schema.ts';
+import { notFound } from '../http/problem.ts';
+import type { Imported } from '../media/import-material.ts';
+import { newMaterial } from '../media/new-material.ts';
+import { readLink, type LinkDeps } from './read-link.ts';
+
+type Scope = { site: string; account: string };
+
+/** An address as its own original: a list of one, as RFC 2483 (text/uri-list) writes it. */
+const listOf = (url: string): Buffer => Buffer.from(`${url}\r\n`);
+
+/**
+ * Gathers a link: reads the page and keeps what it says. The same address is gathered once.
+ *
+ * @param by origin of the pages that would show it
+ * @throws Problem 422 when the address lies where no reader could follow
+ */
+export async function addLink(deps: LinkDeps, scope: Scope, url: string, by: string): Promise<Imported> {
+  const { db, blobs } = deps;
+  const original = await blobs.put(listOf(url));
+  const [known] = await db
+    .select({ id: materials.id })
+    .from(materials)
+    .where(
+      and(
+        eq(materials.accountId, scope.account),
+        eq(materials.kind, 'link'),
+        eq(materials.original, original),
+      ),
+    );
+  if (known) return { result: { revision: 0, changes: [] }, material: known.id, duplicate: true };
+  const facts = await readLink(deps, url, by);
+  const material = newMaterial(
+    {
+      original,
+      fileName: url.replace(/^https?:\/\//, '').slice(0, 255),
+      bytes: listOf(url).byteLength,
+      title: facts.title || hostOf(url) || '',
+      caption: facts.description,
+    },
+    { kind: 'link', facts },
+  );
+  const label = shortened(`Add ${material.title || 'link'}`, 120);
+  const result = await edit(db, scope, { label }, (running) => running.insert('material', material));
+  return { result, material: material.id, duplicate: false };
+}
+
+/** What the page says now takes the place of what it said; words the maker wrote themselves stay. */
+export async function readLinkAgain(
+  deps: LinkDeps,
+  scope: Scope,
+  id: string,
+  by: string,
+): Promise<EditResult> {
+  const [row] = await deps.db
+    .select()
+    .from(materials)
+    .where(and(eq(materials.accountId, scope.account), eq(materials.id, id)));
+  const link: Material | undefined = row && contentOf.material(row);
+  if (link?.kind !== 'link') throw notFound('This link');
+  const facts = await readLink(deps, link.facts.url, by);
+  const { title, caption } = link;
+  // A page that does not answer now keeps what it said when it did.
+  const kept =
+    facts.state === 'read'
+      ? facts
+      : { ...link.facts, state: facts.state, framing: facts.framing, readAt: facts.readAt };
+  return edit(deps.db, scope, { label: shortened(`Read ${title || 'link'} again`, 120) }, async (running) => {
+    await running.update('material', id, {
+      facts: kept,
+      ...(title === link.facts.title || title === hostOf(link.facts.url)
+        ? { title: kept.title || title }
+        : {}),
+      ...(caption === link.facts.description ? { caption: kept.description } : {}),
+    });
+  });
+}

@@ -1,0 +1,32 @@
+import { shortened } from '#core/links/page-facts.ts';
+import type { Database } from '../db/connect.ts';
+import { edit } from '../db/edit.ts';
+import type { BlobStore } from '../media/blob-store.ts';
+import type { Imported } from '../media/import-material.ts';
+import { newMaterial } from '../media/new-material.ts';
+
+/** Gathers a note. Its first line names it; the words it was first written with are its original. */
+export async function addNote(
+  { db, blobs }: { db: Database; blobs: BlobStore },
+  scope: { site: string; account: string },
+  text: string,
+  writtenOn: string,
+): Promise<Imported> {
+  const bytes = Buffer.from(text);
+  const [first = ''] = text.trim().split('\n');
+  const note = newMaterial(
+    {
+      original: await blobs.put(bytes),
+      fileName: '',
+      bytes: bytes.byteLength,
+      title: shortened(first.trim(), 80),
+      transcript: text,
+      takenOn: writtenOn,
+    },
+    { kind: 'note', facts: { format: 'note' } },
+  );
+  const result = await edit(db, scope, { label: 'Add a note' }, (running) =>
+    running.insert('material', note),
+  );
+  return { result, material: note.id, duplicate: false };
+}

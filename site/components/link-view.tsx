@@ -1,0 +1,68 @@
+import { useProperties } from '../render/declarations.ts';
+import type { LinkMedium } from '../render/medium.ts';
+import { PictureView } from './picture-view.tsx';
+import { Transcript } from './transcript.tsx';
+
+interface LinkViewProps {
+  medium: LinkMedium;
+  align: 'left' | 'centre' | 'right';
+  toRoot: string;
+}
+
+/** A link with what is known of the page it leads to. */
+function LinkCard({ medium, toRoot }: Omit<LinkViewProps, 'align'>) {
+  const { title, caption, url, host, still } = medium;
+  return (
+    <a className={still ? 'link-card with-picture' : 'link-card'} href={url}>
+      {still && <PictureView picture={still} toRoot={toRoot} sizes="(min-width: 700px) 16rem, 92vw" />}
+      <span className="link-words">
+        <b>{title}</b>
+        {caption && <span>{caption}</span>}
+        <small>{host}</small>
+      </span>
+    </a>
+  );
+}
+
+/**
+ * What a link leads to, in place: a still until a reader asks for it, so that nobody elsewhere learns of readers who do
+ * not. Without a script it is a link to the page itself.
+ */
+function Framed({ medium, toRoot }: Omit<LinkViewProps, 'align'>) {
+  const attach = useProperties();
+  const { title, caption, url, host, still, frame, plays, transcript } = medium;
+  if (!frame) return null;
+  return (
+    <figure
+      {...attach({ '--ar': +(frame.widthPx / frame.heightPx).toFixed(4) }, plays ? 'framed plays' : 'framed')}
+    >
+      <a className="frame-opener" href={url} data-frame={frame.url} data-title={title}>
+        {still && <PictureView picture={still} toRoot={toRoot} sizes="(min-width: 1100px) 1000px, 92vw" />}
+        <span className="frame-say">{plays ? `Play from ${host}` : `Show this page from ${host}`}</span>
+      </a>
+      <figcaption>
+        <b>{title}</b> {caption}{' '}
+        <small>
+          Comes from <a href={url}>{host}</a>, which learns of your visit only if you ask for it.
+        </small>
+      </figcaption>
+      <Transcript lines={transcript} of="What is said and shown" />
+    </figure>
+  );
+}
+
+/** A link in the form its maker chose. */
+export function LinkView({ medium, align, toRoot }: LinkViewProps) {
+  switch (medium.form) {
+    case 'in-place':
+      return <Framed medium={medium} toRoot={toRoot} />;
+    case 'card':
+      return <LinkCard medium={medium} toRoot={toRoot} />;
+    case 'button':
+      return (
+        <p className={`link-button ${align}`}>
+          <a href={medium.url}>{medium.title}</a>
+        </p>
+      );
+  }
+}

@@ -1,0 +1,42 @@
+const style = `
+  :root { color-scheme: light; font: 17px/1.55 Georgia, serif; }
+  body { margin: 0; background: #f4f1e8; color: #23302a; }
+  main { max-width: 44rem; margin: 0 auto; padding: 2.5rem 1.5rem 4rem; }
+  h1 { font-size: 2rem; line-height: 1.15; margin: 0 0 .6rem; }
+  img { width: 100%; height: auto; display: block; margin: 1.4rem 0; }
+  .player { margin: 0; background: #101814; height: 100vh; display: grid; }
+  .player video { width: 100%; height: 100vh; object-fit: contain; }
+`;
+
+interface StandInPage {
+  title: string;
+  site: string;
+  description: string;
+  /** Address of the picture that stands for the page. */
+  picture: string;
+  /** Address of its oEmbed reply, of a clip's page. */
+  oembed?: string;
+  body: string;
+}
+
+const quoted = (text: string): string =>
+  text.replace(/&/g, '&amp;').replace(/"/g, '&quot;').replace(/</g, '&lt;');
+
+/** A small web page as anybody might have put it on the web. */
+export const standInPage = ({ title, site, description, picture, oembed, body }: StandInPage): string =>
+  `<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><title>${quoted(title)} | ${quoted(site)}</title>
+<meta name="viewport" content="width=device-width, initial-scale=1">
+<meta name="description" content="${quoted(description)}">
+<meta property="og:title" content="${quoted(title)}"><meta property="og:site_name" content="${quoted(site)}">
+<meta property="og:image" content="${quoted(picture)}">
+${oembed ? `<link rel="alternate" type="application/json+oembed" href="${quoted(oembed)}">` : ''}
+<style>${style}</style></head><body><main>${body}</main></body></html>
+`;
+
+/** What a clip host shows inside other pages. */
+export const playerPage = (title: string, clip: string, still: string): string =>
+  `<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><title>${quoted(title)}</title><style>${style}</style></head>
+<body class="player"><video controls playsinline src="${clip}" poster="${still}"></video></body></html>
+`;

@@ -1,0 +1,68 @@
+import { format } from 'date-fns';
+import { ExternalLink, RotateCw } from 'lucide-react';
+import { useState } from 'react';
+import { readLinkAgain } from '#contract/sites.ts';
+import type { MaterialOf } from '#core/content/material.ts';
+import { call } from '../../api/call.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { materialName } from '../../ui/material-picture.tsx';
+import { linkSentence } from './link-words.ts';
+
+/** Where a link leads, how readers get it, and another look at the page. */
+export function LinkFactsOf({ link }: { link: MaterialOf<'link'> }) {
+  const { state, run, changeMaterial } = useSite();
+  const [busy, setBusy] = useState(false);
+  const { facts, shownBy } = link;
+  const pictures = state.materials.filter((one) => one.kind === 'picture');
+  const again = async () => {
+    setBusy(true);
+    await run(() => call(readLinkAgain, { params: { site: state.site.id, material: link.id } }));
+    setBusy(false);
+  };
+  return (
+    <>
+      <div className="field">
+        <p className="field-name">
+          Address <em>read on {format(new Date(facts.readAt), 'd MMMM, HH:mm')}</em>
+        </p>
+        <p className="break-all">
+          <a className="link" href={facts.url} target="_blank" rel="noreferrer">
+            {facts.url} <ExternalLink size={13} className="inline" aria-hidden="true" />
+            <span className="sr-only">, opens in a new window</span>
+          </a>
+        </p>
+        <p className="note mt-1" role="status">
+          {busy ? 'Reading the page.' : linkSentence(facts)}
+        </p>
+        <button type="button" className="btn sm mt-2" disabled={busy} onClick={() => void again()}>
+          <RotateCw size={15} aria-hidden="true" />
+          Read it again
+        </button>
+      </div>
+      <label className="field">
+        <span className="field-name">
+          Still <em>stands for it until it is opened</em>
+        </span>
+        <select
+          className="input"
+          value={shownBy ?? ''}
+          onChange={(event) =>
+            changeMaterial(
+              link.id,
+              { shownBy: event.target.value || null },
+              `Still of ${materialName(link)}`.slice(0, 120),
+              `${link.id} still`,
+            )
+          }
+        >
+          <option value="">{facts.picture ? 'the page’s own picture' : 'none'}</option>
+          {pictures.map((one) => (
+            <option key={one.id} value={one.id}>
+              {materialName(one)}
+            </option>
+          ))}
+        </select>
+      </label>
+    </>
+  );
+}
