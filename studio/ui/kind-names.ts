@@ -1,3 +1,4 @@
+import { hostOf } from '#core/links/host-of.ts';
 import type { LinkState } from '#core/content/link.ts';
 import type { Material, MaterialKind } from '#core/content/material.ts';
 
@@ -45,8 +46,11 @@ export function kindLabel(material: Material): string {
     case 'clip':
       return `${kindNames[material.kind]}, ${duration(material.facts.seconds)}`;
     case 'link':
-      return linkStateNames[material.facts.state] || (material.facts.player ? 'clip at its host' : 'link');
+      return (
+        linkStateNames[material.facts.state] ||
+        (material.facts.player ? 'clip at its host' : `link, ${hostOf(material.facts.url) ?? ''}`)
+      );
     case 'note':
-      return 'note';
+      return '';
   }
 }

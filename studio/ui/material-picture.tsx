@@ -11,6 +11,7 @@ export const materialName = (material: Material): string =>
   material.caption ||
   material.alt ||
   material.fileName ||
+  (material.kind === 'note' && material.transcript.trim().split('\n', 1)[0]?.slice(0, 80)) ||
   `Untitled ${kindNames[material.kind]}`;
 
 /** Whether there is a picture of it; else its name is written on a sheet. */
@@ -47,9 +48,12 @@ function KindSheet({ material, className }: { material: Material; className: str
   return (
     <span className={`kind-sheet ${className}`} data-kind={material.kind}>
       <Icon size={26} strokeWidth={1.5} aria-hidden="true" />
-      <span className={material.kind === 'note' ? 'note-words' : undefined}>
-        {material.kind === 'note' ? material.transcript : materialName(material)}
-      </span>
+      <span>{materialName(material)}</span>
+      {material.kind === 'note' && (
+        <span className="note-words" aria-hidden="true">
+          {material.transcript.slice(0, 400).replace(material.title, '').trim()}
+        </span>
+      )}
     </span>
   );
 }

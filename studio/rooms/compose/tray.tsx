@@ -21,12 +21,12 @@ function TrayItem({
       <button
         type="button"
         className="tray-item"
-        aria-label={`Place ${materialName(material)}, ${number}`}
+        aria-label={`Place ${materialName(material)} ${number}`}
         {...rest}
         {...byPointer}
         onClick={onPlace}
       >
-        <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />
+        <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />{' '}
         <span className="font-mono">{number}</span>
       </button>
     </li>

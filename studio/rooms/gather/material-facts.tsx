@@ -79,18 +79,21 @@ export function MaterialWords({ material, brief = false }: { material: Material;
           onChange={(event) => change('caption', event.target.value)}
         />
       </label>
-      <label className="field">
-        <span className="field-name">
-          Alt text <em>for people who can’t see it</em>
-        </span>
-        <textarea
-          className="input"
-          rows={2}
-          value={material.alt}
-          maxLength={600}
-          onChange={(event) => change('alt', event.target.value)}
-        />
-      </label>
+      {/* A link's still stands beside its title, so it has nothing more to say. */}
+      {material.kind !== 'link' && (
+        <label className="field">
+          <span className="field-name">
+            Alt text <em>for people who can’t see it</em>
+          </span>
+          <textarea
+            className="input"
+            rows={2}
+            value={material.alt}
+            maxLength={600}
+            onChange={(event) => change('alt', event.target.value)}
+          />
+        </label>
+      )}
     </>
   );
 }
