@@ -22,6 +22,7 @@ const sources = [
   'studio',
   'contract',
   'demo',
+  'standins',
   'build',
   'package-lock.json',
   'vite.config.ts',

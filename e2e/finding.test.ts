@@ -40,7 +40,7 @@ describe('finding and sorting', () => {
   test('grouped by kind, and as a list', async () => {
     await (await studio.page.$('[aria-label="Group"]'))?.select('kind');
     const heads = await studio.page.$$eval('.group-head h2', (found) => found.map((one) => one.textContent));
-    expect(heads).toEqual(['Pictures', 'Documents', 'Clips', 'Sounds']);
+    expect(heads).toEqual(['Pictures', 'Documents', 'Clips', 'Sounds', 'Links', 'Notes']);
     await studio.press('button', 'As a list');
     await studio.reads('20 August 2026');
     expect(await studio.axe()).toEqual([]);
@@ -57,7 +57,7 @@ describe('finding and sorting', () => {
   test('the keyboard moves, chooses a range, everything and nothing', async () => {
     await studio.page.focus('.tile-picture');
     await studio.page.keyboard.press('ArrowRight');
-    expect(await focused()).toContain('Harbour at dusk');
+    expect(await focused()).toContain('Tide tables since 1880');
     await studio.page.keyboard.down('Shift');
     await studio.page.keyboard.press('ArrowRight');
     await studio.page.keyboard.press('ArrowRight');
@@ -97,8 +97,9 @@ describe('finding and sorting', () => {
   });
 
   test('dragged onto the head of a project, it is gathered for it', async () => {
-    const tile = await (await studio.named('button', /^Harbour at dusk: look at it/)).boundingBox();
     const heads = await studio.page.$$('.group-head');
+    await heads[1]?.evaluate((head) => head.scrollIntoView({ block: 'center' }));
+    const tile = await (await studio.named('button', /^Harbour at dusk: look at it/)).boundingBox();
     const target = await heads[1]?.boundingBox();
     if (!tile || !target) throw new Error('Nothing to drag, or nowhere to drop it.');
     await studio.page.mouse.move(tile.x + 60, tile.y + 60);

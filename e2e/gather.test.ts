@@ -179,7 +179,7 @@ describe('gathering', () => {
       { timeout: 15_000 },
       before.length + 2,
     );
-    expect((await kinds()).slice(-3)).toEqual(['words', 'picture', 'words']);
+    expect((await kinds()).slice(-4)).toEqual(['words', 'picture', 'words', 'link']);
     await studio.reads('Fewer 8 mm holes');
     expect(await studio.page.$$eval('.site .table td', (cells) => cells.length)).toBeGreaterThanOrEqual(12);
     // Words with a table can be written on.

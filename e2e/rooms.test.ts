@@ -189,6 +189,7 @@ describe('the demo site in the studio', () => {
     await studio.saved();
     expect(await bows()).toEqual([...before, 'Picture']);
     const item = await studio.named('button', /^Place Float lamp by/);
+    await item.evaluate((element) => element.scrollIntoView({ inline: 'center', block: 'nearest' }));
     const tie = (await studio.page.$$('.tie-place'))[0];
     await tie?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
     const [from, to] = [await item.boundingBox(), await tie?.boundingBox()];
@@ -201,6 +202,11 @@ describe('the demo site in the studio', () => {
     await studio.page.mouse.move(to.x + to.width / 2 + 2, to.y + to.height / 2);
     await new Promise((resolve) => setTimeout(resolve, 150));
     await studio.page.mouse.up();
+    await studio.page.waitForFunction(
+      (n) => document.querySelectorAll('.tail .bow-line').length === n,
+      {},
+      before.length + 2,
+    );
     await studio.saved();
     expect(await bows()).toEqual(['Opening', 'Picture', ...before.slice(1), 'Picture']);
     for (let n = 0; n < 2; n++) {

@@ -23,18 +23,25 @@ const listOf = (url: string): Buffer => Buffer.from(`${url}\r\n`);
 export async function addLink(deps: LinkDeps, scope: Scope, url: string, by: string): Promise<Imported> {
   const { db, blobs } = deps;
   const original = await blobs.put(listOf(url));
-  const [known] = await db
-    .select({ id: materials.id })
-    .from(materials)
-    .where(
-      and(
-        eq(materials.accountId, scope.account),
-        eq(materials.kind, 'link'),
-        eq(materials.original, original),
-      ),
-    );
-  if (known) return { result: { revision: 0, changes: [] }, material: known.id, duplicate: true };
+  const there = async (): Promise<Imported | null> => {
+    const [known] = await db
+      .select({ id: materials.id })
+      .from(materials)
+      .where(
+        and(
+          eq(materials.accountId, scope.account),
+          eq(materials.kind, 'link'),
+          eq(materials.original, original),
+        ),
+      );
+    return known ? { result: { revision: 0, changes: [] }, material: known.id, duplicate: true } : null;
+  };
+  const before = await there();
+  if (before) return before;
   const facts = await readLink(deps, url, by);
+  // Reading takes seconds, in which another tab may have gathered the same address.
+  const meanwhile = await there();
+  if (meanwhile) return meanwhile;
   const material = newMaterial(
     {
       original,

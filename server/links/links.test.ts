@@ -273,15 +273,13 @@ describe('reading a page', () => {
     const embed =
       (src: string): Answer =>
       (_, response) =>
-        response
-          .writeHead(200, { 'content-type': 'application/json' })
-          .end(
-            JSON.stringify({
-              type: 'video',
-              version: '1.0',
-              html: `<iframe src="${src}" width=640 height=360>`,
-            }),
-          );
+        response.writeHead(200, { 'content-type': 'application/json' }).end(
+          JSON.stringify({
+            type: 'video',
+            version: '1.0',
+            html: `<iframe src="${src}" width=640 height=360>`,
+          }),
+        );
     web.set('/oembed', embed('/player'));
     web.set('/player', page('player'));
     expect(await read('/clip')).toMatchObject({
@@ -326,6 +324,18 @@ describe('links and notes in Gather', () => {
       title: 'Second',
       facts: { state: 'gone', title: 'Second' },
     });
+  });
+
+  test('gathered from two tabs at once, it is one link', async () => {
+    const maker = await server.maker();
+    const { site } = await maker.site();
+    web.set('/twice', (_, response) => void setTimeout(() => page('<title>Twice</title>')(_, response), 200));
+    const add = () => maker.call(addLink, { params: { site: site.id }, body: { url: `${origin}/twice` } });
+    const first = add();
+    await new Promise((resolve) => setTimeout(resolve, 60));
+    const both = await Promise.all([first, add()]);
+    expect(new Set(both.map(({ material }) => material)).size).toBe(1);
+    expect((await maker.state(site.id)).materials).toHaveLength(1);
   });
 
   test('an address inside a private network is refused in a sentence, and nothing is gathered', async () => {

@@ -4,13 +4,14 @@ import { Field } from '../../ui/field.tsx';
 
 interface DateFieldProps {
   value: string | null;
+  label?: string;
   /** What no date means here. */
   empty?: string;
   onChange: (date: string | null) => void;
 }
 
 /** A date as exactly as it is known: a day, a month or a year. What cannot be read stays in the field and says so. */
-export function DateField({ value, empty = 'not known', onChange }: DateFieldProps) {
+export function DateField({ value, label = 'Taken on', empty = 'not known', onChange }: DateFieldProps) {
   const shown = value ? partialDateInWords(value) : '';
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string>();
@@ -27,7 +28,7 @@ export function DateField({ value, empty = 'not known', onChange }: DateFieldPro
   };
   return (
     <Field
-      label="Taken on"
+      label={label}
       hint="a day, a month or a year"
       placeholder={empty}
       value={typed ?? shown}

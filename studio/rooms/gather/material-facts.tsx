@@ -203,6 +203,7 @@ export function MaterialFacts({
         )}
         <DateField
           key={`${material.id} taken`}
+          label={{ note: 'Written on', link: 'Date' }[material.kind as string] ?? 'Taken on'}
           value={material.takenOn}
           onChange={(takenOn) => change({ takenOn }, 'Date')}
         />
