@@ -59,10 +59,10 @@ export function pageFacts(html: string): PageFacts {
   for (const node of parseDocument(html).children) visit(node, false);
   const said = (...names: string[]) => names.map((name) => meta.get(name)).find(Boolean) ?? '';
   return {
-    title: shortened(said('og:title') || title || said('twitter:title'), longest.title),
-    description: shortened(said('og:description', 'description', 'twitter:description'), longest.description),
+    title: shortened(said('og:title') || title, longest.title),
+    description: shortened(said('og:description', 'description'), longest.description),
     site: shortened(said('og:site_name', 'application-name'), longest.site),
-    picture: said('og:image:secure_url', 'og:image', 'og:image:url', 'twitter:image') || null,
+    picture: said('og:image:secure_url', 'og:image', 'og:image:url') || null,
     oembed,
     base,
   };
