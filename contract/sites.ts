@@ -134,6 +134,19 @@ export const changePage = route({
   body: changeOf(pageContentSchema),
   reply: patchSchema,
 });
+/** Takes a part from one page and puts it at the end of another, as one step of undo. */
+export const movePart = route({
+  method: 'POST',
+  path: '/api/sites/:site/pages/:page/parts/:part/move',
+  params: atPage.extend({ part: idSchema }),
+  body: z.object({
+    to: idSchema,
+    seen: revision,
+    /** The revision seen of the page it goes to. */
+    seenThere: revision,
+  }),
+  reply: patchSchema,
+});
 export const deletePage = route({
   method: 'DELETE',
   path: '/api/sites/:site/pages/:page',

@@ -1,3 +1,5 @@
+import type { Provenance } from '#core/content/provenance.ts';
+
 /**
  * A second-year product-making student in an invented harbour town, in the middle of the work: two projects that
  * are live, edits waiting on one of them, a rough draft, and loose pictures. Everything here is made up.
@@ -16,6 +18,12 @@ export interface DemoProject {
     | { kind: 'clip'; file: string; still: string }
     /** Path of a stand-in page. */
     | { kind: 'link'; page: string }
+    | { kind: 'quote'; text: string; by: string }
+    | { kind: 'compare'; before: string; after: string; names: [string, string] }
+    | { kind: 'evidence'; file: string; what: string; why: string; shows: string }
+    | { kind: 'reflection'; answers: [question: string, text: string][] }
+    | { kind: 'credits' }
+    | { kind: 'contact'; words: string; email: string }
   )[];
 }
 
@@ -71,6 +79,19 @@ Most of the work was in leaving things out. The first drawing had a moon, a seco
 I cut the first gears before I had done the sums properly, and lost a sheet of plywood to it. Next time the sums come first, on paper, where they are cheap.`,
       },
       { kind: 'sound', file: 'narration.mp3' },
+      {
+        kind: 'evidence',
+        file: '04-gears-and-motor.jpg',
+        what: 'The second set of gears, cut after the sums were right: 745 minutes for one turn, from a motor that does 720.',
+        why: 'The first set looked better and was wrong. This one is the reason the clock can be trusted.',
+        shows: 'I check the number before I cut the wood, and I keep the sheet I wasted where I can see it.',
+      },
+      { kind: 'credits' },
+      {
+        kind: 'contact',
+        words: 'The clock can be seen at the harbour office on weekdays. Questions are welcome.',
+        email: 'wren@demo.example',
+      },
     ],
   },
   {
@@ -101,6 +122,27 @@ The first version was crooked, and bees moved in anyway. That told me the holes 
         kind: 'gallery',
         title: '',
         files: ['01-sketch.jpg', '02-first-prototype.jpg', '03-table-with-parts.jpg'],
+      },
+      {
+        kind: 'compare',
+        before: '02-first-prototype.jpg',
+        after: '07-hero-on-fence.jpg',
+        names: ['The first one', 'On the fence'],
+      },
+      {
+        kind: 'quote',
+        text: 'Ours used to rot by the second winter. This one I can take apart on the kitchen table.',
+        by: 'Somebody with a plot on Quay Lane',
+      },
+      {
+        kind: 'reflection',
+        answers: [
+          [
+            'What would you do differently next time?',
+            'I would ask the bees earlier. Two months went into how the panels lock, and one afternoon of looking at occupied reeds told me more about what matters.',
+          ],
+          ['What comes next?', 'Next is a version that a school can cut from one sheet without a saw bench.'],
+        ],
       },
       { kind: 'document', file: 'build-notes.docx' },
       { kind: 'link', page: '/open' },
@@ -162,3 +204,15 @@ export const notes = [
     writtenOn: '2025-10-02',
   },
 ];
+
+/** Whose work some of it is, when it is not all the maker's own. */
+export const provenances: Record<string, Partial<Provenance>> = {
+  'tide-clock/04-gears-and-motor.jpg': { whose: 'with-others', maker: 'Idris Vane' },
+  'tide-clock/05-dial-on-bench.jpg': {
+    whose: 'someone-else',
+    title: 'Dial on the bench',
+    maker: 'Marl Ebbing',
+    source: 'https://pictures.harbour-workshop.example/dial',
+    licence: 'CC-BY-4.0',
+  },
+};

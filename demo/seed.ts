@@ -7,7 +7,8 @@ import { generateKeyBetween } from 'fractional-indexing';
 import { z } from 'zod';
 import { newPart } from '#core/content/new-part.ts';
 import type { Page } from '#core/content/page.ts';
-import type { Part } from '#core/content/part.ts';
+import { type Part, partSchema } from '#core/content/part.ts';
+import { mine } from '#core/content/provenance.ts';
 import { pageSlug } from '#core/content/address.ts';
 import type { Block, Inline, RichText } from '#core/content/rich-text.ts';
 import { demoEmail } from '#server/accounts/routes.ts';
@@ -31,6 +32,7 @@ import {
   loose,
   looseLinks,
   notes,
+  provenances,
   maker,
   waitingSummary,
 } from './scenario.ts';
@@ -107,6 +109,11 @@ export async function seedDemo(
           transcript,
         });
       });
+    const whose = provenances[file];
+    if (whose)
+      await edit(db, scope, { label: 'Whose work it is' }, async (running) => {
+        await running.update('material', material, { provenance: { ...mine, ...whose } });
+      });
     ids.set(file, material);
     return material;
   };
@@ -131,7 +138,23 @@ export async function seedDemo(
       } else if (part.kind === 'link') {
         const { material } = await addLink(deps, scope, standIns + part.page, 'http://127.0.0.1');
         parts.push(newPart('link', newId(), [material]));
-      } else if (part.kind !== 'gallery')
+      } else if (part.kind === 'quote' || part.kind === 'credits' || part.kind === 'contact')
+        parts.push(partSchema.parse({ ...base, ...part }));
+      else if (part.kind === 'compare') {
+        const [beforeName, afterName] = part.names;
+        const both = [await of(part.before), await of(part.after)];
+        const made = newPart('compare', newId(), both);
+        if (made.kind === 'compare') parts.push({ ...made, beforeName, afterName });
+      } else if (part.kind === 'evidence') {
+        const { file, ...answers } = part;
+        parts.push({ ...base, ...answers, material: await of(file) });
+      } else if (part.kind === 'reflection')
+        parts.push({
+          ...base,
+          kind: 'reflection',
+          answers: part.answers.map(([question, text]) => ({ id: newId(), question, text })),
+        });
+      else if (part.kind !== 'gallery')
         parts.push({ ...base, kind: part.kind, material: await of(part.file) });
       else {
         const materials = [];

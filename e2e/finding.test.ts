@@ -99,14 +99,9 @@ describe('finding and sorting', () => {
   test('dragged onto the head of a project, it is gathered for it', async () => {
     const heads = await studio.page.$$('.group-head');
     await heads[1]?.evaluate((head) => head.scrollIntoView({ block: 'center' }));
-    const tile = await (await studio.named('button', /^Harbour at dusk: look at it/)).boundingBox();
-    const target = await heads[1]?.boundingBox();
-    if (!tile || !target) throw new Error('Nothing to drag, or nowhere to drop it.');
-    await studio.page.mouse.move(tile.x + 60, tile.y + 60);
-    await studio.page.mouse.down();
-    await studio.page.mouse.move(tile.x + 80, tile.y + 80, { steps: 3 });
-    await studio.page.mouse.move(target.x + 200, target.y + target.height / 2, { steps: 8 });
-    await studio.page.mouse.up();
+    const [, target] = heads;
+    if (!target) throw new Error('Nowhere to drop it.');
+    await studio.drag(await studio.named('button', /^Harbour at dusk: look at it/), target);
     await studio.reads('gathered for Tide clock now');
     const first = () => studio.page.$eval('.tiles', (row) => row.textContent ?? '');
     expect(await first()).not.toContain('Harbour at dusk');

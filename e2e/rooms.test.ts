@@ -192,16 +192,8 @@ describe('the demo site in the studio', () => {
     await item.evaluate((element) => element.scrollIntoView({ inline: 'center', block: 'nearest' }));
     const tie = (await studio.page.$$('.tie-place'))[0];
     await tie?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
-    const [from, to] = [await item.boundingBox(), await tie?.boundingBox()];
-    if (!from || !to) throw new Error('Nothing to drag.');
-    await studio.page.mouse.move(from.x + 30, from.y + 30);
-    await studio.page.mouse.down();
-    await studio.page.mouse.move(from.x + 30, from.y - 40, { steps: 4 });
-    await studio.page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
-    await new Promise((resolve) => setTimeout(resolve, 150));
-    await studio.page.mouse.move(to.x + to.width / 2 + 2, to.y + to.height / 2);
-    await new Promise((resolve) => setTimeout(resolve, 150));
-    await studio.page.mouse.up();
+    if (!tie) throw new Error('Nowhere to drop it.');
+    await studio.drag(item, tie);
     await studio.page.waitForFunction(
       (n) => document.querySelectorAll('.tail .bow-line').length === n,
       {},

@@ -82,7 +82,16 @@ const materialId = fc.nat(materialCount - 1).map((at) => `material-${at}`);
 const partSpec = fc.record({
   height: mostlyOpen,
   form: fc.constantFrom(...linkForms),
-  kind: fc.constantFrom('words', 'picture', 'gallery', 'link'),
+  kind: fc.constantFrom(
+    'words',
+    'picture',
+    'gallery',
+    'link',
+    'evidence',
+    'reflection',
+    'credits',
+    'compare',
+  ),
   materials: fc.uniqueArray(materialId, { maxLength: 3 }),
 });
 
@@ -102,6 +111,26 @@ function part(
       material: spec.materials[0] ?? null,
       form: spec.form,
       align: 'left',
+    };
+  const base = { id, height: spec.height };
+  const [one = null, other = null] = spec.materials;
+  if (spec.kind === 'credits') return { ...base, kind: 'credits' };
+  if (spec.kind === 'compare')
+    return {
+      ...base,
+      kind: 'compare',
+      before: one,
+      after: other,
+      beforeName: marker.part(id),
+      afterName: '',
+    };
+  if (spec.kind === 'evidence')
+    return { ...base, kind: 'evidence', material: one, what: `what ${marker.part(id)}`, why: '', shows: '' };
+  if (spec.kind === 'reflection')
+    return {
+      ...base,
+      kind: 'reflection',
+      answers: [{ id: 'answer-1', question: `secret-question ${id}`, text: `answer ${marker.part(id)}` }],
     };
   if (spec.kind === 'gallery')
     return {
@@ -137,6 +166,7 @@ export const draftArbitrary: fc.Arbitrary<Draft> = fc
       address: 'a-site',
       searchEngines: false,
       theme: 'broadsheet' as const,
+      evidenceWanted: 3,
     },
     materials: Array.from({ length: materialCount }, (_, at) => material(at)),
     pages: spec.pages.map((page, at): Page => {

@@ -68,6 +68,7 @@ describe('seenBy', () => {
             expect(bytes).not.toContain(marker.material(material.id));
             expect(bytes).not.toContain(material.original);
           }
+        // Neither file names nor the questions behind a reflection.
         expect(bytes).not.toContain('secret-');
         expect(bytes).not.toContain('2026-01-01');
         expect(bytes).not.toContain('hasGps');
@@ -179,5 +180,36 @@ describe('effectiveHeight', () => {
       { kind: 'stranger' },
     ];
     expect(order.map((viewer) => heightLevel(reachOf(viewer)))).toEqual([0, 1, 2, 3]);
+  });
+
+  test('credits name whose work a reader is shown, and nobody behind a part that is hidden from them', () => {
+    const [draft] = fc.sample(draftArbitrary, 1);
+    const [page] = draft?.pages ?? [];
+    if (!draft || !page) throw new Error('no sample');
+    const base = { height: 'public' as const };
+    const view = (hidden: 'public' | 'private') =>
+      seenBy(
+        {
+          ...draft,
+          site: { ...draft.site, height: 'public' },
+          pages: [
+            {
+              ...page,
+              parent: null,
+              height: 'public',
+              opening: { layout: 'words', pictures: [] },
+              parts: [
+                { ...base, id: 'part-1', kind: 'picture', material: 'material-1', width: 'wide' },
+                { id: 'part-2', height: hidden, kind: 'picture', material: 'material-2', width: 'wide' },
+                { ...base, id: 'part-3', kind: 'credits' },
+              ],
+            },
+          ],
+        },
+        { kind: 'stranger' },
+      )?.pages[0]?.parts.at(-1);
+    expect(JSON.stringify(view('public'))).toContain('source «material-2»');
+    expect(JSON.stringify(view('private'))).toContain('source «material-1»');
+    expect(JSON.stringify(view('private'))).not.toContain('«material-2»');
   });
 });

@@ -1,4 +1,6 @@
 import { lowest, reaches } from '../content/height.ts';
+import type { CreditPiece } from '../content/credit.ts';
+import { creditsOf } from '../content/credits-of.ts';
 import type { Id } from '../content/id.ts';
 import type { DocumentFacts } from '../content/document.ts';
 import type { LinkFacts } from '../content/link.ts';
@@ -37,8 +39,11 @@ export type SeenMaterial =
       });
 export type SeenMaterialOf<K extends MaterialKind> = Extract<SeenMaterial, { kind: K }>;
 
-/** A part as a reader gets it: its height is nobody's business. */
-export type SeenPart = PartShape;
+/** A part as a reader gets it: its height is nobody's business, and neither are the questions behind a reflection. */
+export type SeenPart =
+  | Exclude<PartShape, { kind: 'reflection' | 'credits' }>
+  | { id: Id; kind: 'reflection'; texts: string[] }
+  | { id: Id; kind: 'credits'; credits: CreditPiece[][] };
 
 export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title' | 'summary' | 'facts'> & {
   parent: Id | null;
@@ -77,9 +82,26 @@ function inScope(viewer: Viewer, path: readonly Page[]): boolean {
   }
 }
 
-function withoutHeight(part: Part): SeenPart {
-  const { height: _, ...seen } = part;
-  return seen;
+/**
+ * A part as a reader gets it.
+ *
+ * @param credits whom the page has to name
+ */
+export function seenPart(part: Part, credits: CreditPiece[][]): SeenPart {
+  switch (part.kind) {
+    case 'reflection':
+      return {
+        id: part.id,
+        kind: part.kind,
+        texts: part.answers.map(({ text }) => text.trim()).filter(Boolean),
+      };
+    case 'credits':
+      return { id: part.id, kind: part.kind, credits };
+    default: {
+      const { height: _, ...seen } = part;
+      return seen;
+    }
+  }
 }
 
 /** The material that shows another one; nothing is followed further than this one step. */
@@ -179,6 +201,8 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
         !isEmptyPart(part) && reaches(effectiveHeight(draft, { page: page.id, part: part.id }).height, reach),
     );
     for (const part of parts) materialsOf(part).forEach(show);
+    // Only what this viewer is shown is credited: a hidden part's sources would tell of it.
+    const credits = creditsOf([...page.opening.pictures, ...parts.flatMap(materialsOf)], known);
     return {
       id: page.id,
       kind: page.kind,
@@ -188,7 +212,9 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       facts: page.facts,
       parent: page.parent !== null && openIds.has(page.parent) && page.id !== entry ? page.parent : null,
       opening: { layout: page.opening.layout, pictures: page.opening.pictures.filter(show) },
-      parts: parts.map(withoutHeight),
+      parts: parts
+        .filter(({ kind }) => kind !== 'credits' || credits.length > 0)
+        .map((part) => seenPart(part, credits)),
     };
   });
   return { site: { title: draft.site.title, theme: draft.site.theme }, entry, pages, materials };

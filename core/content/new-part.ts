@@ -17,6 +17,25 @@ export function newPart(kind: PartKind, id: Id, materials: readonly Id[] = []): 
     case 'sound':
     case 'clip':
       return { ...base, kind, material };
+    case 'quote':
+      return { ...base, kind, text: '', by: '' };
+    case 'compare':
+      return {
+        ...base,
+        kind,
+        before: material,
+        after: materials[1] ?? null,
+        beforeName: 'Before',
+        afterName: 'After',
+      };
+    case 'evidence':
+      return { ...base, kind, material, what: '', why: '', shows: '' };
+    case 'reflection':
+      return { ...base, kind, answers: [] };
+    case 'credits':
+      return { ...base, kind };
+    case 'contact':
+      return { ...base, kind, words: '', email: '', link: '' };
     case 'link':
       return { ...base, kind, material, form: 'in-place', align: 'left' };
   }

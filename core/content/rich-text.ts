@@ -15,7 +15,15 @@ const href = z
 export const markSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('bold') }),
   z.object({ type: z.literal('italic') }),
-  z.object({ type: z.literal('link'), attrs: z.object({ href }) }),
+  z.object({ type: z.literal('code') }),
+  z.object({
+    type: z.literal('link'),
+    attrs: z.object({
+      href,
+      /** Set for a link that opens in a new window, which its reader is told. */
+      target: z.literal('_blank').nullish().catch(null),
+    }),
+  }),
 ]);
 export type Mark = z.infer<typeof markSchema>;
 
@@ -35,6 +43,14 @@ const headingSchema = z.object({
   content: inlines,
 });
 
+const codeBlockSchema = z.object({
+  type: z.literal('codeBlock'),
+  content: z
+    .array(z.object({ type: z.literal('text'), text: z.string().min(1).max(20_000) }))
+    .max(1)
+    .optional(),
+});
+
 export interface ListItem {
   type: 'listItem';
   content: Block[];
@@ -42,6 +58,7 @@ export interface ListItem {
 export type Block =
   | z.infer<typeof paragraphSchema>
   | z.infer<typeof headingSchema>
+  | z.infer<typeof codeBlockSchema>
   | { type: 'bulletList'; content: ListItem[] }
   | { type: 'orderedList'; content: ListItem[] }
   | { type: 'blockquote'; content: Block[] }
@@ -84,6 +101,7 @@ export const blockSchema: z.ZodType<Block> = z.lazy(() =>
   z.discriminatedUnion('type', [
     paragraphSchema,
     headingSchema,
+    codeBlockSchema,
     z.object({ type: z.literal('bulletList'), content: listItems }),
     z.object({ type: z.literal('orderedList'), content: listItems }),
     z.object({ type: z.literal('blockquote'), content: z.array(blockSchema).max(200) }),
@@ -113,6 +131,8 @@ function blockText(block: Block): string {
     case 'paragraph':
     case 'heading':
       return (block.content ?? []).map((node) => (node.type === 'text' ? node.text : ' ')).join('');
+    case 'codeBlock':
+      return (block.content ?? []).map(({ text }) => text).join('');
     case 'blockquote':
       return block.content.map(blockText).join('\n');
     case 'bulletList':

@@ -17,6 +17,8 @@ export const siteContentSchema = z.object({
   address: addressSchema.nullable(),
   searchEngines: z.boolean(),
   theme: z.enum(themes),
+  /** How many pieces of evidence a project should have before it counts as complete. */
+  evidenceWanted: z.number().int().min(0).max(20),
 });
 
 export const siteSchema = siteContentSchema.extend({ id: idSchema });

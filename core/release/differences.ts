@@ -1,5 +1,6 @@
 import { effectiveHeight } from '../access/effective-height.ts';
 import { type Height, heightLevel } from '../content/height.ts';
+import { creditsOf } from '../content/credits-of.ts';
 import type { Id } from '../content/id.ts';
 import { byRank, type Page } from '../content/page.ts';
 import { materialsOf, type Part } from '../content/part.ts';
@@ -28,6 +29,12 @@ const partNames: Record<Part['kind'], string> = {
   sound: 'sound',
   clip: 'clip',
   link: 'link',
+  quote: 'quote',
+  compare: 'comparison',
+  evidence: 'evidence',
+  reflection: 'reflection',
+  credits: 'credits',
+  contact: 'contact',
 };
 
 /** A material as readers see it: those facts of it that show on a page. */
@@ -69,6 +76,11 @@ function partChanges(before: Draft, after: Draft, old: readonly Part[], now: rea
   return what;
 }
 
+function credits({ materials }: Draft, page: Page): unknown {
+  const shown = [...page.opening.pictures, ...page.parts.flatMap(materialsOf)];
+  return creditsOf(shown, new Map(materials.map((one) => [one.id, one])));
+}
+
 function pageChanges(before: Draft, after: Draft, was: Page, page: Page): string[] {
   const what: string[] = [];
   if (was.title !== page.title) what.push('title');
@@ -84,6 +96,8 @@ function pageChanges(before: Draft, after: Draft, was: Page, page: Page): string
   )
     what.push('opening');
   what.push(...partChanges(before, after, was.parts, page.parts));
+  if (page.parts.some(({ kind }) => kind === 'credits') && !same(credits(before, was), credits(after, page)))
+    what.push('credits');
   if (was.parent !== page.parent || was.rank !== page.rank) what.push('place in the site');
   return what;
 }

@@ -27,9 +27,39 @@ export class Driver {
   }
 
   async press(role: string, name: string | RegExp): Promise<void> {
-    const handle = await this.named(role, name);
-    await handle.evaluate((element) => element.scrollIntoView({ block: 'center' }));
-    await handle.click();
+    for (let tries = 1; ; tries++) {
+      const handle = await this.named(role, name);
+      try {
+        await handle.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+        await handle.click();
+        return;
+      } catch (error) {
+        // Drawn anew between finding and pressing it; a person would press the new one.
+        if (tries >= 3 || !/detached/.test(String(error))) throw error;
+      }
+    }
+  }
+
+  /** Drags one thing onto another by mouse, and lets go once the other says that it would take it. */
+  async drag(thing: ElementHandle, onto: ElementHandle): Promise<void> {
+    const middle = async (handle: ElementHandle) => {
+      const box = await handle.boundingBox();
+      if (!box) throw new Error('What is to be dragged, or its target, is not in sight.');
+      return [box.x + box.width / 2, box.y + box.height / 2] as const;
+    };
+    const { mouse } = this.page;
+    const [x, y] = await middle(thing);
+    await mouse.move(x, y);
+    await mouse.down();
+    await mouse.move(x, y + 20, { steps: 4 });
+    // The page may scroll while something is dragged near its edge, so the target is looked for again.
+    for (let tries = 0; tries < 40; tries++) {
+      const [toX, toY] = await middle(onto);
+      await mouse.move(toX + (tries % 2), toY, { steps: tries === 0 ? 8 : 1 });
+      await new Promise((resolve) => setTimeout(resolve, 80));
+      if (await onto.evaluate((element) => element.hasAttribute('data-over'))) break;
+    }
+    await mouse.up();
   }
 
   async fill(label: string | RegExp, text: string, role = 'textbox'): Promise<void> {

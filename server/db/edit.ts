@@ -44,6 +44,7 @@ const contentOf = {
     address: row.address,
     searchEngines: row.searchEngines,
     theme: row.theme,
+    evidenceWanted: row.evidenceWanted,
   }),
   page: (row: typeof pages.$inferSelect): Page => {
     const { siteId: _site, revision: _revision, ...page } = row;

@@ -68,6 +68,7 @@ export const sites = pgTable(
     address: text('address'),
     searchEngines: boolean('search_engines').notNull(),
     theme: text('theme').$type<Site['theme']>().notNull(),
+    evidenceWanted: integer('evidence_wanted').notNull().default(3),
     revision: revision(),
     /** The release readers see; null until the first publish. */
     liveRelease: bigint('live_release', { mode: 'number' }),

@@ -1,18 +1,19 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { generateKeyBetween } from 'fractional-indexing';
-import { changePage, createProject, deletePage } from '#contract/sites.ts';
+import { changePage, createProject, deletePage, movePart } from '#contract/sites.ts';
 import { pageSlug } from '#core/content/address.ts';
 import type { Material } from '#core/content/material.ts';
 import { newPart } from '#core/content/new-part.ts';
 import type { Page } from '#core/content/page.ts';
+import { partsSchema } from '#core/content/part.ts';
 import { partsFor } from '#core/content/parts-for.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import { edit } from '../db/edit.ts';
 import { newId } from '../db/new-id.ts';
 import { materials, pages, releases } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
-import { Problem } from '../http/problem.ts';
+import { notFound, Problem } from '../http/problem.ts';
 import { closeAtOnce, lowersSomething } from '../publish/close-at-once.ts';
 import type { PublishDeps } from '../publish/publish.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
@@ -111,6 +112,37 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
       await running.update('page', params.page, change, body.seen);
     });
     if (lowersSomething(result.changes)) await closeAtOnce(deps, scope);
+    return patchAfter(db, scope, result);
+  });
+
+  handle(app, movePart, async ({ params, body }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    if (body.to === params.page)
+      throw new Problem(400, 'same-page', 'This part stands on that page already.');
+    const result = await edit(db, scope, { label: 'Part moved to another page' }, async (running) => {
+      const rows = await running.tx
+        .select({ id: pages.id, parts: pages.parts })
+        .from(pages)
+        .where(and(eq(pages.siteId, scope.site), inArray(pages.id, [params.page, body.to])));
+      const from = rows.find(({ id }) => id === params.page);
+      const to = rows.find(({ id }) => id === body.to);
+      const part = from?.parts.find(({ id }) => id === params.part);
+      if (!from || !to || !part) throw notFound('This part');
+      const there = partsSchema.safeParse([...to.parts, part]);
+      if (!there.success)
+        throw new Problem(
+          409,
+          'page-full',
+          'That page holds as many parts as a page can. Choose another one.',
+        );
+      await running.update(
+        'page',
+        from.id,
+        { parts: from.parts.filter(({ id }) => id !== part.id) },
+        body.seen,
+      );
+      await running.update('page', to.id, { parts: there.data }, body.seenThere);
+    });
     return patchAfter(db, scope, result);
   });
 

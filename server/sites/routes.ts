@@ -36,6 +36,7 @@ export async function makeSite(db: Database, account: string, title: string): Pr
     address: null,
     searchEngines: false,
     theme: 'broadsheet',
+    evidenceWanted: 3,
   };
   await db.transaction(async (tx) => {
     await tx.insert(sites).values({ ...site, accountId: account, revision: 0 });

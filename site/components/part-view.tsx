@@ -2,10 +2,13 @@ import type { SeenPart } from '#core/access/seen-by.ts';
 import { useProperties } from '../render/declarations.ts';
 import type { Picture } from '../render/page-input.ts';
 import type { Medium } from '../render/medium.ts';
-import { DocumentView } from './document-view.tsx';
+import { CompareView } from './compare-view.tsx';
+import { ContactView } from './contact-view.tsx';
+import { CreditsView } from './credits-view.tsx';
+import { EvidenceView } from './evidence-view.tsx';
 import { LargeLink } from './large-link.tsx';
-import { LinkView } from './link-view.tsx';
-import { ClipView, SoundView } from './recording-view.tsx';
+import { MediumView } from './medium-view.tsx';
+import { Paragraphs } from './paragraphs.tsx';
 import { PlayMoving } from './play-moving.tsx';
 import { PictureView } from './picture-view.tsx';
 import { Rows } from './rows.tsx';
@@ -74,12 +77,42 @@ export function PartView({ part, pictures, medium, toRoot }: PartViewProps) {
       );
     }
     case 'document':
-      return medium?.kind === 'document' ? <DocumentView medium={medium} toRoot={toRoot} /> : null;
     case 'sound':
-      return medium?.kind === 'sound' ? <SoundView medium={medium} toRoot={toRoot} /> : null;
     case 'clip':
-      return medium?.kind === 'clip' ? <ClipView medium={medium} toRoot={toRoot} /> : null;
+      return medium && <MediumView medium={medium} toRoot={toRoot} />;
     case 'link':
-      return medium?.kind === 'link' ? <LinkView medium={medium} align={part.align} toRoot={toRoot} /> : null;
+      return medium && <MediumView medium={medium} align={part.align} toRoot={toRoot} />;
+    case 'quote':
+      return (
+        <figure className="quote">
+          <blockquote>
+            <Paragraphs text={part.text} />
+          </blockquote>
+          {part.by && <figcaption>{part.by}</figcaption>}
+        </figure>
+      );
+    case 'compare': {
+      const before = pictures[part.before ?? ''];
+      const after = pictures[part.after ?? ''];
+      const names = { before: part.beforeName, after: part.afterName };
+      return before && after ? (
+        <CompareView before={before} after={after} names={names} toRoot={toRoot} />
+      ) : null;
+    }
+    case 'evidence':
+      return <EvidenceView part={part} pictures={pictures} medium={medium} toRoot={toRoot} />;
+    case 'reflection':
+      return part.texts.length > 0 ? (
+        <section className="reflection" aria-label="Reflection">
+          <h2>Looking back</h2>
+          {part.texts.map((text, at) => (
+            <Paragraphs key={at} text={text} />
+          ))}
+        </section>
+      ) : null;
+    case 'credits':
+      return <CreditsView credits={part.credits} />;
+    case 'contact':
+      return <ContactView words={part.words} email={part.email} link={part.link} />;
   }
 }

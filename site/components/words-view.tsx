@@ -6,7 +6,14 @@ function InlineView({ node }: { node: Inline }): ReactNode {
   return (node.marks ?? []).reduce<ReactNode>((inner, mark) => {
     if (mark.type === 'bold') return <strong>{inner}</strong>;
     if (mark.type === 'italic') return <em>{inner}</em>;
-    return <a href={mark.attrs.href}>{inner}</a>;
+    if (mark.type === 'code') return <code>{inner}</code>;
+    if (mark.attrs.target !== '_blank') return <a href={mark.attrs.href}>{inner}</a>;
+    return (
+      <a href={mark.attrs.href} target="_blank" rel="noopener">
+        {inner}
+        <span className="new-window"> (opens in a new window)</span>
+      </a>
+    );
   }, node.text);
 }
 
@@ -21,6 +28,14 @@ function BlockView({ block }: { block: Block }): ReactNode {
       if (!block.content?.length) return null;
       return block.attrs.level === 2 ? <h2>{inlines(block.content)}</h2> : <h3>{inlines(block.content)}</h3>;
     }
+    case 'codeBlock':
+      return block.content?.length ? (
+        // Long lines scroll by themselves, by keyboard too.
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what scrolls has to be reached
+        <pre tabIndex={0}>
+          <code>{block.content.map(({ text }) => text).join('')}</code>
+        </pre>
+      ) : null;
     case 'blockquote':
       return <blockquote>{blocks(block.content)}</blockquote>;
     case 'bulletList':

@@ -130,13 +130,15 @@ export function mediumOf(
   materials: Readonly<Record<string, SeenMaterial>>,
   sources: MediaSources,
 ): Medium | null {
-  if (!('material' in part) || part.kind === 'picture') return null;
+  if (!('material' in part)) return null;
   const material = part.material === null ? undefined : materials[part.material];
-  if (!material || material.kind !== part.kind) return null;
+  if (!material || material.kind === 'picture') return null;
+  // Evidence stands beside a material of any kind; all other parts show one of their own.
+  if (part.kind !== 'evidence' && material.kind !== part.kind) return null;
   if (material.kind === 'document')
     return documentMedium(material, part.kind === 'document' && part.download, sources);
   if (material.kind === 'link')
-    return linkMedium(material, part.kind === 'link' ? part.form : 'card', sources.pictures);
+    return linkMedium(material, part.kind === 'link' ? part.form : 'in-place', sources.pictures);
   const { title, caption, transcript } = material;
   const recording = {
     title,

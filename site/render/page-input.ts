@@ -69,7 +69,7 @@ export interface PageInput {
 
 /** The picture that stands for a page: its opening's first, else the first of its parts, else a document's first page. */
 export function coverOf(page: SeenPage, view: SiteView): Id | null {
-  const [first] = picturesOn(page);
+  const first = picturesOn(page).find((id) => view.materials[id]?.kind === 'picture');
   if (first !== undefined) return first;
   for (const id of page.parts.flatMap(materialsOf)) {
     const material = view.materials[id];
@@ -91,10 +91,10 @@ export function pathsOf(view: SiteView): Map<Id, string> {
   return paths;
 }
 
-/** Ids of the pictures a page shows itself, in reading order and once each; those of its documents are not among them. */
+/** Ids of what a page shows as pictures of its own, in reading order and once each; not what its documents hold. */
 export function picturesOn(page: SeenPage): Id[] {
   const inParts = page.parts.flatMap((part) =>
-    part.kind === 'picture' || part.kind === 'gallery' ? materialsOf(part) : [],
+    ['picture', 'gallery', 'compare', 'evidence'].includes(part.kind) ? materialsOf(part) : [],
   );
   return [...new Set([...page.opening.pictures, ...inParts])];
 }

@@ -58,7 +58,7 @@ export function renderPage(input: PageInput, assets: SiteAssets): RenderedPage {
       <link rel="stylesheet" href={toRoot + assets.css} />
       <link rel="stylesheet" href={toRoot + assets.printCss} media="print" />
       {style && <style dangerouslySetInnerHTML={{ __html: style }} />}
-      {/data-(zoom|frame)=/.test(body) && <script type="module" src={toRoot + assets.enhance} />}
+      {/data-(zoom|frame|compare)=/.test(body) && <script type="module" src={toRoot + assets.enhance} />}
     </>,
   );
   return {

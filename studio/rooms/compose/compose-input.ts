@@ -1,8 +1,9 @@
-import { seenBy } from '#core/access/seen-by.ts';
+import { seenBy, seenPart } from '#core/access/seen-by.ts';
 import { draftPaths } from '#contract/material-paths.ts';
 import type { DocumentContent } from '#core/content/document.ts';
+import { creditsOf } from '#core/content/credits-of.ts';
 import type { Page } from '#core/content/page.ts';
-import { isEmptyPart } from '#core/content/part.ts';
+import { materialsOf } from '#core/content/part.ts';
 import type { Draft } from '#core/content/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
 import { type PageInput, pageInputs } from '#site/render/page-input.ts';
@@ -20,12 +21,12 @@ export function composeInput(
 ): PageInput | null {
   const view = seenBy(draft, { kind: 'maker' });
   if (!view) return null;
+  const shown = [...page.opening.pictures, ...page.parts.flatMap(materialsOf)];
+  const credits = creditsOf(shown, new Map(draft.materials.map((one) => [one.id, one])));
   const withEmpty = {
     ...view,
     pages: view.pages.map((seen) =>
-      seen.id === page.id && page.parts.some(isEmptyPart)
-        ? { ...seen, parts: page.parts.map(({ height: _, ...part }) => part) as typeof seen.parts }
-        : seen,
+      seen.id === page.id ? { ...seen, parts: page.parts.map((part) => seenPart(part, credits)) } : seen,
     ),
   };
   const sources = draftSources(Object.values(view.materials), contents, draftPaths, '/');

@@ -1,15 +1,18 @@
 import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core';
 import { ArrowLeft, BookOpen, Images, ListTree, Monitor, Smartphone, Tablet } from 'lucide-react';
-import { type ReactNode, useCallback, useMemo, useState } from 'react';
+import { type ReactNode, useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
+import { movePart } from '#contract/sites.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
+import { creditsOf } from '#core/content/credits-of.ts';
 import type { Opening, Page } from '#core/content/page.ts';
-import { materialsOf, type Part, type PartKind } from '#core/content/part.ts';
+import { isEmptyPart, materialsOf, type Part, type PartKind } from '#core/content/part.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { PageView } from '#site/components/page-view.tsx';
 import { type Slots, SlotsContext } from '#site/components/slots.ts';
+import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useTypedIn } from '../../api/use-typed-in.ts';
 import { useUploads } from '../../api/uploads-context.tsx';
@@ -20,12 +23,10 @@ import { PageState } from '../projects/projects.tsx';
 import { CaseFactsColumn } from './case-facts.tsx';
 import { composeInput } from './compose-input.ts';
 import { EditableLine } from './editable-line.tsx';
-import { LinkPanel } from './link-panel.tsx';
-import { MediumPanel } from './medium-panel.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
 import { PartFrame } from './part-frame.tsx';
-import { partNames } from './part-words.ts';
-import { PicturePanel, GalleryPanel } from './picture-panels.tsx';
+import { PartPanel } from './part-panel.tsx';
+import { emptyWords, partNames } from './part-words.ts';
 import './site-look.css';
 import { Tail } from './tail.tsx';
 import { TieLine } from './tie-line.tsx';
@@ -62,13 +63,14 @@ export function Compose() {
 }
 
 function ComposePage({ page }: { page: Page }) {
-  const { state, changePage, changeMaterial } = useSite();
+  const { state, changePage, changeMaterial, run, seen } = useSite();
   const { add } = useUploads();
   const { link } = useTypedIn();
   const parts = useParts(page);
   const [selected, setSelected] = useState<string | null>(null);
   const [clickedAt, setClickedAt] = useState<{ x: number; y: number } | null>(null);
   const [width, setWidth] = useState<(typeof widths)[number]['name']>('Desktop');
+  const [tyingAt, setTyingAt] = useState<number | null>(null);
   const [sheet, setSheet] = useState<'facts' | 'tray' | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
 
@@ -84,6 +86,10 @@ function ComposePage({ page }: { page: Page }) {
     const used = usedMaterials(state.pages);
     return state.materials.filter(({ id }) => !used.has(id));
   }, [state.materials, state.pages]);
+  const credits = useMemo(() => {
+    const shown = [...page.opening.pictures, ...page.parts.flatMap(materialsOf)];
+    return creditsOf(shown, new Map(state.materials.map((one) => [one.id, one])));
+  }, [page, state.materials]);
   const selectedPart = page.parts.find((part) => part.id === selected);
   const setOpening = useCallback(
     (opening: Opening) =>
@@ -107,6 +113,8 @@ function ComposePage({ page }: { page: Page }) {
         ?.scrollIntoView({ block: 'center' }),
     );
   };
+  const selectedAt = page.parts.findIndex((part) => part.id === selected);
+  const after = selectedAt < 0 ? (selected === 'opening' ? 0 : page.parts.length) : selectedAt + 1;
   const { place, drop } = usePlacing({ page, parts, selected, setOpening, show: selectAndShow });
   const onText = (text: string) => {
     const address = webAddressIn(text);
@@ -117,6 +125,35 @@ function ComposePage({ page }: { page: Page }) {
     });
   };
   const tie = (kind: PartKind, at: number) => selectAndShow(parts.insert(kind, at));
+  const tieLine = (at: number) => (
+    <TieLine at={at} open={tyingAt === at} onOpen={(open) => setTyingAt(open ? at : null)} onTie={tie} />
+  );
+  const tieAfter = useEffectEvent(() => setTyingAt(after));
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.key !== '/' || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented)
+        return;
+      if (target.isContentEditable || target.closest('input, textarea, select, [role="dialog"]')) return;
+      event.preventDefault();
+      tieAfter();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+
+  const moveTo = async (part: string, to: string) => {
+    const moved = await run(() =>
+      call(movePart, {
+        params: { site: state.site.id, page: page.id, part },
+        body: { to, seen: seen(page.id), seenThere: seen(to) },
+      }),
+    );
+    if (!moved) return;
+    select(null);
+    const there = state.pages.find(({ id }) => id === to);
+    toast(`It stands at the end of ${there?.title || 'the other page'} now. Undo brings it back.`);
+  };
 
   const frame = (part: Part, at: number, shown: ReactNode) => {
     const isSelected = selected === part.id;
@@ -137,62 +174,43 @@ function ComposePage({ page }: { page: Page }) {
         parts.remove(part.id);
         select(null);
       },
+      onCopy: () => selectAndShow(parts.copy(part.id)),
+      others: state.pages.filter(
+        (one) => one.id !== page.id && one.kind !== 'heading' && one.kind !== 'link',
+      ),
+      onMoveTo: (to: string) => void moveTo(part.id, to),
       onHeight: (height: Part['height']) => parts.change({ ...part, height }),
     };
     const empty = <p className="part-empty">{emptyWords[part.kind]}</p>;
-    switch (part.kind) {
-      case 'words':
-        return isSelected ? (
-          <WordsEditor text={part.text} at={clickedAt} onChange={(text) => parts.change({ ...part, text })}>
-            {(tools, words) => (
-              <PartFrame {...common} tools={tools}>
-                {words}
-              </PartFrame>
-            )}
-          </WordsEditor>
-        ) : (
-          <PartFrame {...common}>{part.text.content.length > 0 ? shown : empty}</PartFrame>
-        );
-      case 'picture':
-        return (
-          <PartFrame {...common} panel={<PicturePanel part={part} onChange={parts.change} />}>
-            {part.material ? shown : empty}
-          </PartFrame>
-        );
-      case 'gallery':
-        return (
-          <PartFrame {...common} panel={<GalleryPanel part={part} onChange={parts.change} />}>
-            {part.pictures.length > 0 ? shown : empty}
-          </PartFrame>
-        );
-      case 'document':
-      case 'sound':
-      case 'clip':
-        return (
-          <PartFrame
-            {...common}
-            panel={
-              <MediumPanel
-                part={part}
-                pageTitle={page.title}
-                onChange={parts.change}
-                onReplace={(by) => {
-                  parts.replace(part.id, by);
-                  select(by[0]?.id ?? null);
-                }}
-              />
-            }
-          >
-            {part.material ? shown : empty}
-          </PartFrame>
-        );
-      case 'link':
-        return (
-          <PartFrame {...common} panel={<LinkPanel part={part} onChange={parts.change} />}>
-            {part.material ? shown : empty}
-          </PartFrame>
-        );
-    }
+    const drawn = isEmptyPart(part) || (part.kind === 'credits' && credits.length === 0) ? empty : shown;
+    if (part.kind === 'words' && isSelected)
+      return (
+        <WordsEditor
+          text={part.text}
+          at={clickedAt}
+          onSlash={() => setTyingAt(at + 1)}
+          onChange={(text) => parts.change({ ...part, text })}
+        >
+          {(tools, words) => (
+            <PartFrame {...common} tools={tools}>
+              {words}
+            </PartFrame>
+          )}
+        </WordsEditor>
+      );
+    const onReplace = (by: Part[]) => {
+      parts.replace(part.id, by);
+      select(by[0]?.id ?? null);
+    };
+    const panel =
+      part.kind === 'words' ? undefined : (
+        <PartPanel part={part} page={page} onChange={parts.change} onReplace={onReplace} />
+      );
+    return (
+      <PartFrame {...common} panel={panel}>
+        {drawn}
+      </PartFrame>
+    );
   };
 
   const name = page.title || 'a page';
@@ -233,7 +251,7 @@ function ComposePage({ page }: { page: Page }) {
       const part = page.parts.find((one) => one.id === seen.id);
       return part ? (
         <>
-          <TieLine at={at} onTie={tie} />
+          {tieLine(at)}
           {frame(part, at, shown)}
         </>
       ) : null;
@@ -247,11 +265,7 @@ function ComposePage({ page }: { page: Page }) {
         onChange={(caption) => changeMaterial(picture.id, { caption }, 'Caption', `${picture.id} caption`)}
       />
     ),
-    end: (
-      <div className="wrap">
-        <TieLine at={page.parts.length} onTie={tie} />
-      </div>
-    ),
+    end: <div className="wrap">{tieLine(page.parts.length)}</div>,
   };
 
   const where =
@@ -377,13 +391,3 @@ function ComposePage({ page }: { page: Page }) {
     </DndContext>
   );
 }
-
-const emptyWords: Record<PartKind, string> = {
-  words: 'Write here. How did it come about, and what did you find out?',
-  picture: 'A picture goes here.',
-  document: 'A document goes here. Readers see its pages or words in place.',
-  sound: 'A sound goes here.',
-  clip: 'A clip goes here.',
-  link: 'A link goes here: a page, or a clip at its host.',
-  gallery: 'A gallery goes here. Four to eight pictures is a good number.',
-};

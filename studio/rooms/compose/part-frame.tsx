@@ -1,8 +1,10 @@
 import { useDroppable } from '@dnd-kit/core';
-import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import { ArrowDown, ArrowUp, Copy, CornerUpRight, Ellipsis, Trash2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
 import type { Height } from '#core/content/height.ts';
+import type { Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { partNames } from './part-words.ts';
@@ -22,6 +24,10 @@ interface PartFrameProps {
   onMove: (by: number) => void;
   onRemove: () => void;
   onHeight: (height: Height) => void;
+  onCopy: () => void;
+  /** Pages it can be moved to. */
+  others: readonly Pick<Page, 'id' | 'title' | 'kind'>[];
+  onMoveTo: (page: string) => void;
 }
 
 /** One part on the page: a frame when it is selected, and a way in when it is not. */
@@ -39,6 +45,9 @@ export function PartFrame(props: PartFrameProps) {
     onMove,
     onRemove,
     onHeight,
+    onCopy,
+    others,
+    onMoveTo,
   } = props;
   const { setNodeRef, isOver } = useDroppable({ id: `part ${part.id}`, disabled: part.kind !== 'gallery' });
   const name = partNames[part.kind];
@@ -79,6 +88,28 @@ export function PartFrame(props: PartFrameProps) {
             >
               <ArrowDown size={17} aria-hidden="true" />
             </button>
+            <DropdownMenu.Root>
+              <DropdownMenu.Trigger className="tool" aria-label={`More for this ${name.toLowerCase()} part`}>
+                <Ellipsis size={17} aria-hidden="true" />
+              </DropdownMenu.Trigger>
+              <DropdownMenu.Portal>
+                <DropdownMenu.Content className="menu" align="end">
+                  <DropdownMenu.Item className="menu-item" onSelect={onCopy}>
+                    <Copy size={18} aria-hidden="true" />
+                    <b>Copy it below</b>
+                  </DropdownMenu.Item>
+                  {others.length > 0 && (
+                    <DropdownMenu.Label className="menu-label">Move it to</DropdownMenu.Label>
+                  )}
+                  {others.map((page) => (
+                    <DropdownMenu.Item key={page.id} className="menu-item" onSelect={() => onMoveTo(page.id)}>
+                      <CornerUpRight size={18} aria-hidden="true" />
+                      <span>{page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}</span>
+                    </DropdownMenu.Item>
+                  ))}
+                </DropdownMenu.Content>
+              </DropdownMenu.Portal>
+            </DropdownMenu.Root>
             <button
               type="button"
               className="tool"

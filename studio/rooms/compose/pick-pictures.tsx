@@ -1,7 +1,7 @@
 import { Upload as UploadIcon, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
-import type { MaterialKind } from '#core/content/material.ts';
+import type { Material, MaterialKind } from '#core/content/material.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
@@ -11,7 +11,7 @@ import { UploadList } from '../../ui/upload-list.tsx';
 
 interface PickPicturesProps {
   /** What is offered; pictures, if nothing is said. */
-  kind?: MaterialKind;
+  kind?: MaterialKind | 'any';
   title: string;
   /** How many can be picked; 1 closes at the first. */
   most: number;
@@ -35,12 +35,15 @@ export function PickPictures({
   const [open, setOpen] = useState(false);
   const [picked, setPicked] = useState<readonly string[]>([]);
   const used = usedMaterials(state.pages);
+  // A note is for its maker alone; nothing on a page shows one.
+  const fits = (material: Material | undefined) =>
+    kind === 'any' ? material !== undefined && material.kind !== 'note' : material?.kind === kind;
   const offered = [...state.materials]
-    .filter((material) => material.kind === kind && !without.includes(material.id))
+    .filter((material) => fits(material) && !without.includes(material.id))
     .sort((a, b) => Number(used.has(a.id)) - Number(used.has(b.id)));
   const done = (ids: readonly string[]) => {
     // What was just brought may be of another kind.
-    const fitting = ids.filter((id) => state.materials.find((one) => one.id === id)?.kind === kind);
+    const fitting = ids.filter((id) => fits(state.materials.find((one) => one.id === id)));
     if (fitting.length > 0) onPick(fitting);
     setPicked([]);
     setOpen(false);

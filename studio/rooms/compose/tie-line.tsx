@@ -4,40 +4,102 @@ import { useState } from 'react';
 import type { PartKind } from '#core/content/part.ts';
 import { partNames } from './part-words.ts';
 
-const kinds: readonly PartKind[] = ['words', 'picture', 'gallery', 'document', 'clip', 'sound', 'link'];
+const kinds: readonly PartKind[] = [
+  'words',
+  'picture',
+  'gallery',
+  'evidence',
+  'reflection',
+  'quote',
+  'compare',
+  'document',
+  'clip',
+  'sound',
+  'link',
+  'credits',
+  'contact',
+];
 
-/** A place between two parts: tie something here, or let go of a picture from the tray. */
-export function TieLine({ at, onTie }: { at: number; onTie: (kind: PartKind, at: number) => void }) {
-  const [open, setOpen] = useState(false);
+interface TieLineProps {
+  at: number;
+  /** Something is being tied here now. */
+  open: boolean;
+  onOpen: (open: boolean) => void;
+  onTie: (kind: PartKind, at: number) => void;
+}
+
+/** What can be tied in: typed or picked. */
+function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
+  const [typed, setTyped] = useState('');
+  const wanted = typed.replace(/^\//, '').trim().toLowerCase();
+  const offered = kinds.filter((kind) => partNames[kind].toLowerCase().includes(wanted));
+  const tie = (kind: PartKind) => {
+    onOpen(false);
+    onTie(kind, at);
+  };
+  return (
+    // Escape leaves it from wherever the focus is in it.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    <form
+      className="tie-open"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (offered[0]) tie(offered[0]);
+      }}
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return;
+        event.stopPropagation();
+        onOpen(false);
+      }}
+    >
+      <input
+        className="input tie-type"
+        aria-label="Kind of part"
+        aria-describedby={`tie-${at}-first`}
+        placeholder="type or pick"
+        // It opens because somebody asked to tie something here.
+        // eslint-disable-next-line jsx-a11y/no-autofocus
+        autoFocus
+        autoComplete="off"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+      <span id={`tie-${at}-first`} className="sr-only" role="status">
+        {offered[0] ? `Enter ties ${partNames[offered[0]]}` : 'No part is called that'}
+      </span>
+      {offered.map((kind, n) => (
+        <button
+          key={kind}
+          type="button"
+          className={n === 0 && wanted !== '' ? 'btn sm first' : 'btn sm'}
+          onClick={() => tie(kind)}
+        >
+          {partNames[kind]}
+        </button>
+      ))}
+      {offered.length === 0 && <span className="note">No part is called that.</span>}
+      <button
+        type="button"
+        className="icon-btn sm"
+        aria-label="Tie nothing here"
+        onClick={() => onOpen(false)}
+      >
+        <X size={16} aria-hidden="true" />
+      </button>
+    </form>
+  );
+}
+
+/** A place between two parts: tie something here, or let go of a material from the tray. */
+export function TieLine(props: TieLineProps) {
+  const { at, open, onOpen } = props;
   const { setNodeRef, isOver } = useDroppable({ id: `tie ${at}` });
   return (
     <div ref={setNodeRef} className="studio-ui tie-place" data-over={isOver || undefined}>
       {open ? (
-        <div className="tie-open">
-          {kinds.map((kind) => (
-            <button
-              key={kind}
-              type="button"
-              className="btn sm"
-              onClick={() => {
-                onTie(kind, at);
-                setOpen(false);
-              }}
-            >
-              {partNames[kind]}
-            </button>
-          ))}
-          <button
-            type="button"
-            className="icon-btn sm"
-            aria-label="Tie nothing here"
-            onClick={() => setOpen(false)}
-          >
-            <X size={16} aria-hidden="true" />
-          </button>
-        </div>
+        <TieMenu {...props} />
       ) : (
-        <button type="button" className="tie-line" onClick={() => setOpen(true)}>
+        <button type="button" className="tie-line" onClick={() => onOpen(true)}>
           <span>
             <Plus size={14} aria-hidden="true" /> tie something here
           </span>

@@ -50,6 +50,12 @@ export function useParts({ id: pageId }: Pick<Page, 'id'>) {
       /** Puts materials on the page as the parts that show them, as one step; the id of the first part. */
       insertFor: (materials: readonly Material[], at: number): string =>
         insert(partsFor(materials, newId), at),
+      /** A second one right below; returns its id. */
+      copy: (id: string): string => {
+        const at = partsNow().findIndex((one) => one.id === id);
+        const part = partsNow()[at];
+        return part ? insert([{ ...part, id: newId() }], at + 1) : id;
+      },
       remove: (id: string) => {
         const part = partsNow().find((one) => one.id === id);
         if (!part) return;

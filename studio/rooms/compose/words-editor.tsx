@@ -1,8 +1,8 @@
 import { EditorContent, useEditor, type Editor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
-import { Bold, Italic, Link2, List, ListOrdered, Quote } from 'lucide-react';
+import { Bold, Code, Italic, Link2, List, ListOrdered, Quote } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { tableNodes } from './table-nodes.ts';
 import { type RichText, richTextSchema } from '#core/content/rich-text.ts';
 
@@ -17,6 +17,7 @@ function LinkTool({ editor }: { editor: Editor }) {
   const [open, setOpen] = useState(false);
   const [address, setAddress] = useState('');
   const [problem, setProblem] = useState('');
+  const [newWindow, setNewWindow] = useState(false);
   const on = editor.isActive('link');
   return (
     <Popover.Root
@@ -24,6 +25,7 @@ function LinkTool({ editor }: { editor: Editor }) {
       onOpenChange={(wanted) => {
         const current: unknown = editor.getAttributes('link')['href'];
         setAddress(typeof current === 'string' ? current : '');
+        setNewWindow(editor.getAttributes('link')['target'] === '_blank');
         setProblem('');
         setOpen(wanted);
       }}
@@ -44,7 +46,13 @@ function LinkTool({ editor }: { editor: Editor }) {
               event.preventDefault();
               const href = linkAddress(address);
               if (address.trim() === '') editor.chain().focus().extendMarkRange('link').unsetLink().run();
-              else if (href) editor.chain().focus().extendMarkRange('link').setLink({ href }).run();
+              else if (href)
+                editor
+                  .chain()
+                  .focus()
+                  .extendMarkRange('link')
+                  .setLink({ href, target: newWindow ? '_blank' : null })
+                  .run();
               else return setProblem('Write a web address, for example https://harbour.example.');
               setOpen(false);
             }}
@@ -63,6 +71,14 @@ function LinkTool({ editor }: { editor: Editor }) {
                 {problem}
               </p>
             )}
+            <label className="check">
+              <input
+                type="checkbox"
+                checked={newWindow}
+                onChange={(event) => setNewWindow(event.target.checked)}
+              />
+              Opens in a new window, and says so
+            </label>
             <p className="flex gap-2">
               <button type="submit" className="btn ink sm">
                 {address.trim() === '' && on ? 'Take the link off' : 'Set the link'}
@@ -88,7 +104,9 @@ function Tools({ editor }: { editor: Editor }) {
     ? '2'
     : editor.isActive('heading', { level: 3 })
       ? '3'
-      : '0';
+      : editor.isActive('codeBlock')
+        ? 'code'
+        : '0';
   const toggle = (name: string, label: string, icon: ReactNode, act: () => void) => (
     <button
       key={name}
@@ -109,6 +127,7 @@ function Tools({ editor }: { editor: Editor }) {
         value={level}
         onChange={(event) => {
           if (event.target.value === '0') run().setParagraph().run();
+          else if (event.target.value === 'code') run().setCodeBlock().run();
           else
             run()
               .setHeading({ level: event.target.value === '2' ? 2 : 3 })
@@ -118,9 +137,11 @@ function Tools({ editor }: { editor: Editor }) {
         <option value="0">Paragraph</option>
         <option value="2">Heading</option>
         <option value="3">Small heading</option>
+        <option value="code">Code</option>
       </select>
       {toggle('bold', 'Bold', <Bold size={17} aria-hidden="true" />, () => run().toggleBold().run())}
       {toggle('italic', 'Italic', <Italic size={17} aria-hidden="true" />, () => run().toggleItalic().run())}
+      {toggle('code', 'Code', <Code size={17} aria-hidden="true" />, () => run().toggleCode().run())}
       <LinkTool editor={editor} />
       {toggle('bulletList', 'List', <List size={17} aria-hidden="true" />, () =>
         run().toggleBulletList().run(),
@@ -140,19 +161,24 @@ interface WordsEditorProps {
   onChange: (text: RichText) => void;
   /** Where the click that opened the editor was, so that the caret stands there. */
   at: { x: number; y: number } | null;
+  /** A stroke was typed where nothing stands yet: something else is to be tied in. */
+  onSlash: () => void;
   /** Draws the frame around the words with their tools in it. */
   children: (tools: ReactNode, words: ReactNode) => ReactNode;
 }
 
 /** Words edited in place, in the site's own type. What the closed schema does not know is dropped on the way in. */
-export function WordsEditor({ text, onChange, at, children }: WordsEditorProps) {
+export function WordsEditor({ text, onChange, at, onSlash, children }: WordsEditorProps) {
+  // The editor is made once; what a stroke does may change while it lives.
+  const slash = useRef(onSlash);
+  useEffect(() => {
+    slash.current = onSlash;
+  });
   const editor = useEditor({
     extensions: [
       ...tableNodes,
       StarterKit.configure({
         heading: { levels: [2, 3] },
-        code: false,
-        codeBlock: false,
         strike: false,
         underline: false,
         horizontalRule: false,
@@ -161,13 +187,21 @@ export function WordsEditor({ text, onChange, at, children }: WordsEditorProps) 
           openOnClick: false,
           autolink: true,
           protocols: ['mailto', 'tel'],
-          HTMLAttributes: { rel: null, target: null },
+          HTMLAttributes: { rel: 'noopener', target: null },
         },
       }),
     ],
     content: text.content.length > 0 ? text : '',
     injectCSS: false,
     editorProps: {
+      handleKeyDown: (view, event) => {
+        const { $from, empty } = view.state.selection;
+        const blank = empty && $from.parent.type.name === 'paragraph' && $from.parent.content.size === 0;
+        if (event.key !== '/' || !blank) return false;
+        event.preventDefault();
+        slash.current();
+        return true;
+      },
       attributes: {
         class: 'prose words-editor',
         'aria-label': 'Words',

@@ -1,6 +1,6 @@
 import { Tags, Trash2, Upload as UploadIcon, X } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { changeMaterials, createProject, deleteMaterials } from '#contract/sites.ts';
 import { webAddressIn } from '#contract/web-address.ts';
@@ -34,7 +34,8 @@ export function Gather() {
   const navigate = useNavigate();
   const { materials, pages, site } = state;
   const [chosen, setChosen] = useState<readonly string[]>([]);
-  const [lookingAt, setLookingAt] = useState<string | null>(null);
+  const [address] = useSearchParams();
+  const [lookingAt, setLookingAt] = useState<string | null>(address.get('look'));
   const [query, setQuery] = useState('');
   const [by, setBy] = useState<Grouping>('project');
   const [order, setOrder] = useState<Order>('added');

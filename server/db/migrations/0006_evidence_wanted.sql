@@ -1,0 +1,1 @@
+ALTER TABLE "site" ADD COLUMN "evidence_wanted" integer DEFAULT 3 NOT NULL;

@@ -1,0 +1,59 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { changePage, createProject, movePart, undoEdit } from '#contract/sites.ts';
+import { newPart } from '#core/content/new-part.ts';
+import { TestServer } from '../testing/test-server.ts';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await TestServer.start();
+}, 60_000);
+afterAll(() => server.stop());
+
+async function twoPages() {
+  const maker = await server.maker();
+  const { site } = await maker.site();
+  const params = { site: site.id };
+  const one = await maker.call(createProject, { params, body: { title: 'One', materials: [] } });
+  const two = await maker.call(createProject, { params, body: { title: 'Two', materials: [] } });
+  const quote = { ...newPart('quote', 'quote-one'), text: 'It works.' };
+  const changed = await maker.call(changePage, {
+    params: { ...params, page: one.page },
+    body: { seen: two.revision, label: 'Quote', change: { parts: [quote as never] } },
+  });
+  const move = (body: Partial<{ to: string; seen: number; seenThere: number }> = {}, part = 'quote-one') =>
+    maker.call(movePart, {
+      params: { ...params, page: one.page, part },
+      body: { to: two.page, seen: changed.revision, seenThere: changed.revision, ...body },
+    });
+  const partsOf = async (page: string) =>
+    (await maker.state(site.id)).pages.find(({ id }) => id === page)?.parts.map(({ id }) => id);
+  return { maker, params, one: one.page, two: two.page, move, partsOf };
+}
+
+describe('moving a part to another page', () => {
+  test('it stands at the end of the other page, and one step of undo brings it back', async () => {
+    const { maker, params, one, two, move, partsOf } = await twoPages();
+    const before = await partsOf(two);
+    await move();
+    expect(await partsOf(one)).toEqual([]);
+    expect(await partsOf(two)).toEqual([...(before ?? []), 'quote-one']);
+    expect((await maker.call(undoEdit, { params })).label).toBe('Part moved to another page');
+    expect(await partsOf(one)).toEqual(['quote-one']);
+    expect(await partsOf(two)).toEqual(before);
+  });
+
+  test('a page that was changed elsewhere stops it, whichever of the two it is', async () => {
+    const { one, move, partsOf } = await twoPages();
+    await expect(move({ seen: 1 })).rejects.toMatchObject({ status: 409 });
+    await expect(move({ seenThere: 1 })).rejects.toMatchObject({ status: 409 });
+    expect(await partsOf(one)).toEqual(['quote-one']);
+  });
+
+  test('what is not there, the same page, and another maker’s page are refused', async () => {
+    const { one, move } = await twoPages();
+    const other = await twoPages();
+    await expect(move({}, 'no-such-part')).rejects.toMatchObject({ status: 404 });
+    await expect(move({ to: one })).rejects.toMatchObject({ status: 400 });
+    await expect(move({ to: other.two })).rejects.toMatchObject({ status: 404 });
+  });
+});

@@ -1,0 +1,50 @@
+import type { SeenPart } from '#core/access/seen-by.ts';
+import type { Medium } from '../render/medium.ts';
+import type { Picture } from '../render/page-input.ts';
+import { LargeLink } from './large-link.tsx';
+import { MediumView } from './medium-view.tsx';
+import { Paragraphs } from './paragraphs.tsx';
+import { PictureView } from './picture-view.tsx';
+
+type Evidence = Extract<SeenPart, { kind: 'evidence' }>;
+
+/** What the three answers are called on the page. */
+export const evidenceNames = { what: 'What it is', why: 'Why it is here', shows: 'What it shows' } as const;
+
+interface EvidenceViewProps {
+  part: Evidence;
+  pictures: Readonly<Record<string, Picture>>;
+  medium: Medium | null;
+  toRoot: string;
+}
+
+/** A material with what its maker says about it: what it is, why it was chosen, what it shows. */
+export function EvidenceView({ part, pictures, medium, toRoot }: EvidenceViewProps) {
+  const picture = part.material === null ? undefined : pictures[part.material];
+  const answers = (['what', 'why', 'shows'] as const).filter((one) => part[one].trim() !== '');
+  return (
+    <section className="evidence" aria-label="Evidence">
+      {picture && (
+        <figure>
+          <LargeLink picture={picture} toRoot={toRoot}>
+            <PictureView picture={picture} toRoot={toRoot} sizes="(min-width: 800px) 30rem, 92vw" />
+          </LargeLink>
+          {picture.caption && <figcaption>{picture.caption}</figcaption>}
+        </figure>
+      )}
+      {medium && <MediumView medium={medium} toRoot={toRoot} />}
+      {answers.length > 0 && (
+        <dl>
+          {answers.map((one) => (
+            <div key={one}>
+              <dt>{evidenceNames[one]}</dt>
+              <dd>
+                <Paragraphs text={part[one]} />
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,37 @@
+import { useId } from 'react';
+
+interface TextFieldProps {
+  label: string;
+  hint?: string;
+  value: string;
+  most: number;
+  rows?: number;
+  onChange: (value: string) => void;
+}
+
+/** Several lines of plain text in a panel, with the room that is left told only when little is. */
+export function TextField({ label, hint, value, most, rows = 3, onChange }: TextFieldProps) {
+  const id = useId();
+  const left = most - value.length;
+  return (
+    <div className="field">
+      <label className="field-name" htmlFor={id}>
+        {label} {hint && <em>{hint}</em>}
+      </label>
+      <textarea
+        id={id}
+        className="input"
+        rows={rows}
+        value={value}
+        maxLength={most}
+        aria-describedby={left < 60 ? `${id}-left` : undefined}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      {left < 60 && (
+        <p id={`${id}-left`} className="note mt-1">
+          {left === 1 ? '1 character' : `${left} characters`} left
+        </p>
+      )}
+    </div>
+  );
+}
