@@ -39,7 +39,16 @@ function LinkTool({ editor }: { editor: Editor }) {
         <Link2 size={17} aria-hidden="true" />
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content className="popover" sideOffset={6} aria-label="Link">
+        <Popover.Content
+          className="popover"
+          sideOffset={6}
+          aria-label="Link"
+          onCloseAutoFocus={(event) => {
+            // Back to the words, where writing goes on.
+            event.preventDefault();
+            editor.commands.focus();
+          }}
+        >
           <form
             className="grid w-72 gap-2"
             onSubmit={(event) => {

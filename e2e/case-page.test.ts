@@ -1,0 +1,196 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import type { BuiltServer } from './support/demo-server.ts';
+import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
+import { Driver } from './support/studio-driver.ts';
+
+/** The parts that tell how and why: tied in by typing, filled in, published, and read by a stranger. */
+let demo: DemoStudio;
+let server: BuiltServer;
+let browser: Browser;
+let studio: Driver;
+let rooms = '';
+
+beforeAll(async () => {
+  demo = await openDemoStudio();
+  ({ server, browser, studio, rooms } = demo);
+}, 120_000);
+afterAll(() => demo?.close());
+
+const bows = () => studio.page.$$eval('.tail .bow-line b', (found) => found.map((bow) => bow.textContent));
+/** Ties a part in by the stroke key and its name, as its maker types it. */
+const tie = async (typed: string) => {
+  await studio.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await studio.page.keyboard.press('/');
+  await studio.page.waitForSelector('.tie-type:focus');
+  await studio.page.keyboard.type(typed);
+  await studio.page.keyboard.press('Enter');
+};
+const publish = async () => {
+  await studio.saved();
+  await studio.press('button', 'Publish');
+  await studio.press('button', /^Publish release/);
+  await studio.reads(/Release \d+ is live/, 60_000);
+  await studio.page.keyboard.press('Escape');
+};
+const stranger = async (path: string): Promise<Driver> => {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.goto(`${server.origin}${path}`, { waitUntil: 'networkidle0' });
+  return new Driver(page);
+};
+
+describe('a case page', () => {
+  test('is built from parts tied in by typing: evidence, reflection, quote, before and after, contact, credits', async () => {
+    await studio.page.goto(`${rooms}/projects`);
+    await studio.press('button', 'New project');
+    await studio.reads('Case facts');
+    await studio.fill('Title', 'Tool board');
+    await studio.page.keyboard.press('Enter');
+
+    await tie('evi');
+    await studio.reads('One thing that proves what you can do goes here');
+    await studio.press('button', 'Choose the thing itself');
+    await studio.press('button', 'Gears and motor');
+    await studio.fill(/^What is it/, 'The second set of gears.');
+    await studio.fill(/^Why did you choose it/, 'The first was wrong.');
+    await studio.reads('0 of 3 complete in this project');
+    await studio.fill(/^What does it show/, 'I check first.');
+    await studio.reads('1 of 3 complete in this project');
+    expect(await studio.axe()).toEqual([]);
+
+    await tie('refl');
+    await studio.press('button', 'What did it teach you?');
+    await studio.fill('What did it teach you?', 'Wood moves.');
+    await studio.fill('A question of your own', 'What would my aunt say?');
+    await studio.page.keyboard.press('Enter');
+    await studio.fill('What would my aunt say?', 'She would sand it.');
+    expect(await studio.axe()).toEqual([]);
+
+    await tie('quo');
+    await studio.fill('What was said', 'It remembers who has the chisel.');
+    await studio.fill(/^By whom/, 'The caretaker');
+
+    await tie('before');
+    await studio.press('button', 'Choose the first picture');
+    await studio.press('button', 'Strap detail');
+    await studio.press('button', 'Choose the second picture');
+    await studio.press('button', 'Harbour at dusk');
+    expect(await studio.axe()).toEqual([]);
+
+    await tie('contact');
+    await studio.fill(/^E-mail/, 'wren at demo');
+    await studio.page.keyboard.press('Tab');
+    await studio.reads('This is no e-mail address.');
+    await studio.fill(/^E-mail/, 'wren@demo.example');
+    await studio.page.keyboard.press('Tab');
+    expect(await studio.axe()).toEqual([]);
+
+    await tie('credits');
+    await studio.reads('Gears and motor, with Idris Vane.');
+    expect(await bows()).toEqual([
+      'Opening',
+      'Words',
+      'Evidence',
+      'Reflection',
+      'Quote',
+      'Before and after',
+      'Contact',
+      'Credits',
+    ]);
+    await studio.saved();
+    await studio.page.reload();
+    await studio.reads('She would sand it.');
+    await publish();
+  }, 180_000);
+
+  test('readers get answers without the questions behind them, and credits that keep up with Gather', async () => {
+    const reader = await stranger('/wren-makes/tool-board/');
+    await reader.reads('She would sand it.');
+    const html = await reader.page.content();
+    expect(html).not.toContain('aunt');
+    expect(html).not.toContain('teach you');
+    expect(html).toContain('Gears and motor, with Idris Vane.');
+    expect(await reader.page.$eval('.contact a', (link) => link.getAttribute('href'))).toBe(
+      'mailto:wren@demo.example',
+    );
+    expect(await reader.axe()).toEqual([]);
+
+    await studio.page.goto(`${rooms}/gather`);
+    await studio.press('button', /^Gears and motor: look at it/);
+    await studio.fill(/^With whom/, 'Idris and Ola');
+    await publish();
+    const again = await stranger('/wren-makes/tool-board/');
+    await again.reads('Gears and motor, with Idris and Ola.');
+  }, 90_000);
+
+  test('before and after: a slider that keys move, and two pictures without a script', async () => {
+    const reader = await stranger('/wren-makes/tool-board/');
+    await reader.page.focus('.compare input');
+    const shown = () =>
+      reader.page.$eval('.compare', (place) => getComputedStyle(place).getPropertyValue('--shown'));
+    expect(await shown()).toBe('50%');
+    await reader.page.keyboard.press('ArrowLeft');
+    expect(await shown()).toBe('49%');
+    await reader.page.keyboard.press('End');
+    expect(await shown()).toBe('100%');
+    const context = await browser.createBrowserContext();
+    const plain = await context.newPage();
+    await plain.setJavaScriptEnabled(false);
+    await plain.goto(`${server.origin}/wren-makes/tool-board/`);
+    const lefts = await plain.$$eval('.compare figure', (both) => both.map((one) => one.offsetLeft));
+    expect(new Set(lefts).size).toBe(2);
+    await context.close();
+    await reader.page.emulateMediaType('print');
+    const onPaper = await reader.page.$$eval('.compare figure', (both) => both.map((one) => one.offsetLeft));
+    expect(new Set(onPaper).size).toBe(2);
+  }, 60_000);
+
+  test('a part is copied, moved to another page, and brought back by one undo', async () => {
+    await studio.page.goto(`${rooms}/projects`);
+    await studio.press('link', 'Tool board');
+    await studio.reads('Case facts');
+    await studio.press('button', /^Edit Quote/);
+    await studio.press('button', 'More for this quote part');
+    await studio.press('menuitem', 'Copy it below');
+    await studio.reads('Saved');
+    expect((await bows()).filter((name) => name === 'Quote')).toHaveLength(2);
+    await studio.saved();
+    await studio.press('button', 'More for this quote part');
+    await studio.press('menuitem', 'Sailcloth satchel');
+    await studio.reads('at the end of Sailcloth satchel now');
+    expect((await bows()).filter((name) => name === 'Quote')).toHaveLength(1);
+    await studio.press('button', /^Undo: Part moved/);
+    await studio.reads('Undone: Part moved');
+    expect((await bows()).filter((name) => name === 'Quote')).toHaveLength(2);
+  }, 60_000);
+
+  test('code and a link that opens in a new window are written and published as such', async () => {
+    await studio.press('button', /^Edit Words/);
+    await studio.page.keyboard.type('Run it');
+    await studio.page.keyboard.down('Shift');
+    for (let n = 0; n < 2; n++) await studio.page.keyboard.press('ArrowLeft');
+    await studio.page.keyboard.up('Shift');
+    await studio.press('button', 'Link');
+    await studio.fill('Where it leads', 'kite.example/run');
+    await studio.press('checkbox', /^Opens in a new window/);
+    await studio.press('button', 'Set the link');
+    await studio.page.waitForSelector('.words-editor:focus');
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    await studio.page.keyboard.press('ArrowRight');
+    await studio.page.keyboard.press('Enter');
+    await (await studio.page.$('[aria-label="Kind of paragraph"]'))?.select('code');
+    await studio.page.focus('.words-editor');
+    await studio.page.keyboard.type('tide --hours 12.4');
+    await publish();
+    const reader = await stranger('/wren-makes/tool-board/');
+    await reader.reads('it (opens in a new window)');
+    const link = await reader.page.$eval('.prose a', (one) => [
+      one.getAttribute('target'),
+      one.getAttribute('rel'),
+    ]);
+    expect(link).toEqual(['_blank', 'noopener']);
+    expect(await reader.page.$eval('.prose pre code', (code) => code.textContent)).toBe('tide --hours 12.4');
+    expect(await reader.axe()).toEqual([]);
+  }, 60_000);
+});
