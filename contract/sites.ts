@@ -124,6 +124,8 @@ export const createProject = route({
     title: z.string().max(160),
     /** Pictures the project starts from: the first becomes the opening, the rest a gallery. */
     materials: z.array(idSchema).max(200),
+    /** Another project to start from; title and materials then come from it. */
+    copyOf: idSchema.optional(),
   }),
   reply: patchSchema.extend({ page: idSchema }),
 });

@@ -185,6 +185,7 @@ export const draftArbitrary: fc.Arbitrary<Draft> = fc
         opening: { layout: 'full', pictures: page.opening },
         facts: { when: `when ${marker.page(id)}`, role: '', withWhom: '', madeWith: '' },
         parts: page.parts.map((one, partAt) => part(at, partAt, one)),
+        archived: false,
       };
     }),
   }));

@@ -36,6 +36,8 @@ export const pageContentSchema = z.object({
   opening: openingSchema,
   facts: caseFactsSchema,
   parts: partsSchema,
+  /** Put away: it hangs nowhere, and its maker finds it again among what was put away. */
+  archived: z.boolean(),
 });
 
 export const pageSchema = pageContentSchema.extend({

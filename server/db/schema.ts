@@ -103,6 +103,7 @@ export const pages = pgTable(
     opening: jsonb('opening').$type<Opening>().notNull(),
     facts: jsonb('facts').$type<CaseFacts>().notNull(),
     parts: jsonb('parts').$type<Part[]>().notNull(),
+    archived: boolean('archived').notNull().default(false),
     revision: revision(),
   },
   (table) => [index('page_site').on(table.siteId)],

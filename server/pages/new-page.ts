@@ -15,5 +15,6 @@ export function emptyPage(kind: Page['kind'], rank: string, slug: string): Page 
     opening: { layout: 'words', pictures: [] },
     facts: { when: '', role: '', withWhom: '', madeWith: '' },
     parts: [],
+    archived: false,
   };
 }

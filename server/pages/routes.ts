@@ -3,13 +3,14 @@ import type { FastifyInstance } from 'fastify';
 import { generateKeyBetween } from 'fractional-indexing';
 import { changePage, createProject, deletePage, movePart } from '#contract/sites.ts';
 import { pageSlug } from '#core/content/address.ts';
+import { copyOfPage } from '#core/content/copy-of-page.ts';
 import type { Material } from '#core/content/material.ts';
 import { newPart } from '#core/content/new-part.ts';
 import type { Page } from '#core/content/page.ts';
 import { partsSchema } from '#core/content/part.ts';
 import { partsFor } from '#core/content/parts-for.ts';
 import { makerOf } from '../accounts/sessions.ts';
-import { edit } from '../db/edit.ts';
+import { contentOf, edit } from '../db/edit.ts';
 import { newId } from '../db/new-id.ts';
 import { materials, pages, releases } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
@@ -52,17 +53,18 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
   handle(app, createProject, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
     let id = '';
-    const result = await edit(db, scope, { label: `New project ${body.title}`.trim() }, async (running) => {
-      const rows = await running.tx
-        .select({ rank: pages.rank, slug: pages.slug })
-        .from(pages)
-        .where(eq(pages.siteId, scope.site));
+    const label = body.copyOf ? 'Copy of a project' : `New project ${body.title}`.trim();
+    const result = await edit(db, scope, { label }, async (running) => {
+      const rows = await running.tx.select().from(pages).where(eq(pages.siteId, scope.site));
       const last =
         rows
           .map((row) => row.rank)
           .sort()
           .at(-1) ?? null;
-      const slug = pageSlug(body.title || 'project', new Set(rows.map((row) => row.slug)));
+      const model = rows.find((row) => row.id === body.copyOf);
+      if (body.copyOf && model?.kind !== 'project') throw notFound('The project to copy');
+      const slug = pageSlug(model?.title || body.title || 'project', new Set(rows.map((row) => row.slug)));
+      const rank = generateKeyBetween(last, null);
       const known = new Map(
         body.materials.length === 0
           ? []
@@ -74,7 +76,9 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
             ).map((row) => [row.id, row]),
       );
       const chosen = body.materials.flatMap((id) => known.get(id) ?? []);
-      const page = projectFrom(body.title, chosen, generateKeyBetween(last, null), slug);
+      const page = model
+        ? copyOfPage(contentOf.page(model), { rank, slug }, newId)
+        : projectFrom(body.title, chosen, rank, slug);
       id = page.id;
       await running.insert('page', page);
     });

@@ -1,9 +1,10 @@
-import { Ellipsis, Pencil, Plus, Trash2 } from 'lucide-react';
+import { Archive, Copy, Ellipsis, Pencil, Plus, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useCallback, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { createProject, deletePage, type Live } from '#contract/sites.ts';
+import { type Need, pageNeeds } from '#core/check/page-needs.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { Page } from '#core/content/page.ts';
 import { materialsOf } from '#core/content/part.ts';
@@ -16,6 +17,60 @@ import { HeightChip } from '../../ui/height-control.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
 import { UploadList } from '../../ui/upload-list.tsx';
+
+const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
+
+/** What is missing, as it goes on after "Still needs". */
+function needInWords({ kind, count }: Need): string {
+  switch (kind) {
+    case 'title':
+      return 'a title';
+    case 'summary':
+      return 'a one-line summary';
+    case 'content':
+      return 'something to show';
+    case 'alt':
+      return plural(count, 'alt text');
+    case 'transcript':
+      return plural(count, 'transcript');
+    case 'credit':
+      return plural(count, 'credit');
+    case 'evidence':
+      return `${count} more evidence`;
+  }
+}
+
+/** Projects that were put away, each with the way back. */
+function PutAway({ projects }: { projects: readonly Page[] }) {
+  const { changePage } = useSite();
+  if (projects.length === 0) return null;
+  return (
+    <details className="mt-8">
+      <summary className="note cursor-pointer">{plural(projects.length, 'project')} put away</summary>
+      <ul className="mt-2 grid gap-2">
+        {projects.map((page) => (
+          <li key={page.id} className="flex items-center gap-3">
+            <span>{page.title || 'Untitled project'}</span>
+            <button
+              type="button"
+              className="btn sm"
+              onClick={() =>
+                changePage(
+                  page.id,
+                  { archived: false },
+                  `${page.title || 'Project'} hung up again`.slice(0, 120),
+                  `${page.id} archived`,
+                )
+              }
+            >
+              Hang it up again<span className="sr-only">: {page.title || 'Untitled project'}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
 
 /** Where a page stands between draft and readers, as a word and a sign. */
 export function PageState({ page, live }: { page: Page; live: Live }) {
@@ -41,11 +96,31 @@ export function PageState({ page, live }: { page: Page; live: Live }) {
 }
 
 function Hanging({ page }: { page: Page }) {
-  const { state, run } = useSite();
+  const { state, run, changePage } = useSite();
   const site = state.site.id;
   const cover = page.opening.pictures[0] ?? page.parts.flatMap(materialsOf)[0];
   const material = state.materials.find(({ id }) => id === cover);
   const to = page.id;
+  const navigate = useNavigate();
+  const materials = useMemo(() => new Map(state.materials.map((one) => [one.id, one])), [state.materials]);
+  const needs = pageNeeds(page, materials, state.site.evidenceWanted);
+  const copy = async () => {
+    const made = await run(() =>
+      call(createProject, { params: { site }, body: { title: '', materials: [], copyOf: page.id } }),
+    );
+    if (!made) return;
+    toast('This is the copy. It is Private until you raise it.');
+    void navigate(made.page);
+  };
+  const putAway = () => {
+    changePage(
+      page.id,
+      { archived: true, height: 'private' },
+      `${page.title || 'Project'} put away`.slice(0, 120),
+      `${page.id} archived`,
+    );
+    toast('Put away: nobody can open it. Undo brings it back, and so does the list below.');
+  };
   const remove = async () => {
     const gone = await run(() => call(deletePage, { params: { site, page: page.id } }));
     if (gone) toast(`${page.title || 'The project'} is deleted. Undo brings it back.`);
@@ -75,6 +150,20 @@ function Hanging({ page }: { page: Page }) {
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
             <DropdownMenu.Content className="menu" align="end">
+              <DropdownMenu.Item className="menu-item" onSelect={() => void copy()}>
+                <Copy size={18} aria-hidden="true" />
+                <span>
+                  <b>Copy</b>
+                  <small>A second project with the same words and pictures, Private</small>
+                </span>
+              </DropdownMenu.Item>
+              <DropdownMenu.Item className="menu-item" onSelect={putAway}>
+                <Archive size={18} aria-hidden="true" />
+                <span>
+                  <b>Put away</b>
+                  <small>Private at once, and off this wall; nothing is deleted</small>
+                </span>
+              </DropdownMenu.Item>
               <DropdownMenu.Item className="menu-item" onSelect={() => void remove()}>
                 <Trash2 size={18} aria-hidden="true" />
                 <span>
@@ -93,6 +182,9 @@ function Hanging({ page }: { page: Page }) {
         <PageState page={page} live={state.live} />
         <HeightChip effective={effectiveHeight(state, { page: page.id })} />
       </p>
+      <p className="note mt-1">
+        {needs.length === 0 ? 'Nothing missing' : `Still needs ${needs.map(needInWords).join(', ')}`}
+      </p>
     </li>
   );
 }
@@ -103,7 +195,8 @@ export function Projects() {
   const { add } = useUploads();
   const navigate = useNavigate();
   const site = state.site.id;
-  const projects = state.pages.filter((page) => page.kind === 'project');
+  const all = state.pages.filter((page) => page.kind === 'project');
+  const projects = all.filter(({ archived }) => !archived);
   const home = state.pages.find((page) => page.kind === 'home');
 
   const start = useMemo(
@@ -196,6 +289,9 @@ export function Projects() {
               </ul>
             </div>
           )}
+          <div className="px-4 pb-12 md:px-6">
+            <PutAway projects={all.filter(({ archived }) => archived)} />
+          </div>
         </>
       )}
     </DropFiles>

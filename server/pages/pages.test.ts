@@ -57,3 +57,27 @@ describe('moving a part to another page', () => {
     await expect(move({ to: other.two })).rejects.toMatchObject({ status: 404 });
   });
 });
+
+describe('copying a project', () => {
+  test('the copy is Private, says the same and has an address of its own; undo takes it away', async () => {
+    const { maker, params, one } = await twoPages();
+    const made = await maker.call(createProject, {
+      params,
+      body: { title: '', materials: [], copyOf: one },
+    });
+    const { pages } = await maker.state(params.site);
+    const copy = pages.find(({ id }) => id === made.page);
+    expect(copy).toMatchObject({ title: 'Copy of One', height: 'private', parts: [{ text: 'It works.' }] });
+    expect(copy?.parts[0]?.id).not.toBe('quote-one');
+    expect(new Set(pages.map(({ slug }) => slug)).size).toBe(pages.length);
+    await maker.call(undoEdit, { params });
+    expect((await maker.state(params.site)).pages.some(({ id }) => id === made.page)).toBe(false);
+  });
+
+  test('what is no project of this site is not copied', async () => {
+    const { maker, params } = await twoPages();
+    const other = await twoPages();
+    const body = { title: '', materials: [], copyOf: other.one };
+    await expect(maker.call(createProject, { params, body })).rejects.toMatchObject({ status: 404 });
+  });
+});

@@ -1,0 +1,21 @@
+import type { Id } from './id.ts';
+import type { Page } from './page.ts';
+
+/**
+ * A second page with the same words, pictures and facts. It starts Private: a whole page that its maker has not looked at
+ * yet must not go out with the next publish.
+ *
+ * @param at its place among the others, and its own part of the address
+ * @param newId makes an id for the page and each of its parts
+ */
+export function copyOfPage(page: Page, at: Pick<Page, 'rank' | 'slug'>, newId: () => Id): Page {
+  return {
+    ...page,
+    ...at,
+    id: newId(),
+    title: page.title ? `Copy of ${page.title}`.slice(0, 160) : '',
+    height: 'private',
+    archived: false,
+    parts: page.parts.map((part) => ({ ...part, id: newId() })),
+  };
+}

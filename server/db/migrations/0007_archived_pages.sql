@@ -1,0 +1,1 @@
+ALTER TABLE "page" ADD COLUMN "archived" boolean DEFAULT false NOT NULL;
