@@ -1,21 +1,9 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
-import type { BuiltServer } from './support/demo-server.ts';
-import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
-import { Driver } from './support/studio-driver.ts';
+import { afterAll, describe, expect, test } from '@jest/globals';
+import { openDemoStudio } from './support/demo-studio.ts';
 
 /** The parts that tell how and why: tied in by typing, filled in, published, and read by a stranger. */
-let demo: DemoStudio;
-let server: BuiltServer;
-let browser: Browser;
-let studio: Driver;
-let rooms = '';
-
-beforeAll(async () => {
-  demo = await openDemoStudio();
-  ({ server, browser, studio, rooms } = demo);
-}, 120_000);
-afterAll(() => demo?.close());
+const { server, browser, studio, rooms, publish, asStranger, close } = await openDemoStudio();
+afterAll(close);
 
 const bows = () => studio.page.$$eval('.tail .bow-line b', (found) => found.map((bow) => bow.textContent));
 /** Ties a part in by the stroke key and its name, as its maker types it. */
@@ -25,19 +13,6 @@ const tie = async (typed: string) => {
   await studio.page.waitForSelector('.tie-type:focus');
   await studio.page.keyboard.type(typed);
   await studio.page.keyboard.press('Enter');
-};
-const publish = async () => {
-  await studio.saved();
-  await studio.press('button', 'Publish');
-  await studio.press('button', /^Publish release/);
-  await studio.reads(/Release \d+ is live/, 60_000);
-  await studio.page.keyboard.press('Escape');
-};
-const stranger = async (path: string): Promise<Driver> => {
-  const context = await browser.createBrowserContext();
-  const page = await context.newPage();
-  await page.goto(`${server.origin}${path}`, { waitUntil: 'networkidle0' });
-  return new Driver(page);
 };
 
 describe('a case page', () => {
@@ -105,7 +80,7 @@ describe('a case page', () => {
   }, 180_000);
 
   test('readers get answers without the questions behind them, and credits that keep up with Gather', async () => {
-    const reader = await stranger('/wren-makes/tool-board/');
+    const reader = await asStranger('/wren-makes/tool-board/');
     await reader.reads('She would sand it.');
     const html = await reader.page.content();
     expect(html).not.toContain('aunt');
@@ -120,12 +95,12 @@ describe('a case page', () => {
     await studio.press('button', /^Gears and motor: look at it/);
     await studio.fill(/^With whom/, 'Idris and Ola');
     await publish();
-    const again = await stranger('/wren-makes/tool-board/');
+    const again = await asStranger('/wren-makes/tool-board/');
     await again.reads('Gears and motor, with Idris and Ola.');
   }, 90_000);
 
   test('before and after: a slider that keys move, and two pictures without a script', async () => {
-    const reader = await stranger('/wren-makes/tool-board/');
+    const reader = await asStranger('/wren-makes/tool-board/');
     await reader.page.focus('.compare input');
     const shown = () =>
       reader.page.$eval('.compare', (place) => getComputedStyle(place).getPropertyValue('--shown'));
@@ -183,7 +158,7 @@ describe('a case page', () => {
     await studio.page.focus('.words-editor');
     await studio.page.keyboard.type('tide --hours 12.4');
     await publish();
-    const reader = await stranger('/wren-makes/tool-board/');
+    const reader = await asStranger('/wren-makes/tool-board/');
     await reader.reads('it (opens in a new window)');
     const link = await reader.page.$eval('.prose a', (one) => [
       one.getAttribute('target'),

@@ -1,23 +1,13 @@
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { join } from 'node:path';
-import type { Browser, HTTPRequest } from 'puppeteer-core';
-import type { BuiltServer } from './support/demo-server.ts';
-import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
+import type { HTTPRequest } from 'puppeteer-core';
+import { openDemoStudio } from './support/demo-studio.ts';
 import { demoPictures, Driver } from './support/studio-driver.ts';
 
 /** Finding, sorting, choosing by keyboard, moving, renaming and replacing; the camera and the microphone. */
-let demo: DemoStudio;
-let server: BuiltServer;
-let browser: Browser;
-let studio: Driver;
-let rooms = '';
+const { server, browser, studio, rooms, close } = await openDemoStudio();
+afterAll(close);
 const find = 'Find in titles, captions, tags, makers and documents';
-
-beforeAll(async () => {
-  demo = await openDemoStudio();
-  ({ server, browser, studio, rooms } = demo);
-}, 120_000);
-afterAll(() => demo?.close());
 beforeEach(async () => {
   // A page behind another one draws nothing, and waiting for it would be in vain.
   await studio.page.bringToFront();

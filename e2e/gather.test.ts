@@ -1,40 +1,15 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { afterAll, describe, expect, test } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Browser } from 'puppeteer-core';
 import sharp from 'sharp';
-import type { BuiltServer } from './support/demo-server.ts';
-import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
-import { demoPictures, Driver } from './support/studio-driver.ts';
+import { openDemoStudio } from './support/demo-studio.ts';
+import { demoPictures } from './support/studio-driver.ts';
 
 /** Fixes, documents, sound, clips and the contact sheet, through the real rooms with real files. */
-let demo: DemoStudio;
-let server: BuiltServer;
-let browser: Browser;
-let studio: Driver;
-let rooms = '';
+const { server, studio, rooms, publish, asStranger, close } = await openDemoStudio();
+afterAll(close);
 
-beforeAll(async () => {
-  demo = await openDemoStudio();
-  ({ server, browser, studio, rooms } = demo);
-}, 120_000);
-afterAll(() => demo?.close());
-
-const publish = async () => {
-  await studio.saved();
-  await studio.press('button', 'Publish');
-  await studio.press('button', /^Publish release/);
-  await studio.reads(/Release \d+ is live/, 60_000);
-  await studio.page.keyboard.press('Escape');
-};
-/** A public page as a stranger's browser gets it. */
-const asStranger = async (path: string): Promise<Driver> => {
-  const context = await browser.createBrowserContext();
-  const page = await context.newPage();
-  await page.goto(`${server.origin}${path}`, { waitUntil: 'networkidle0' });
-  return new Driver(page);
-};
 const setNumber = async (label: string, value: number) => {
   const field = await studio.named('spinbutton', new RegExp(`^${label}`));
   await field.click({ count: 3 });

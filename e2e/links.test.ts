@@ -1,21 +1,9 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
-import type { BuiltServer } from './support/demo-server.ts';
-import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
-import { Driver } from './support/studio-driver.ts';
+import { afterAll, describe, expect, test } from '@jest/globals';
+import { openDemoStudio } from './support/demo-studio.ts';
 
 /** Links and notes, with the stand-ins that ship with the demo: a clip host, and four kinds of pages. */
-let demo: DemoStudio;
-let server: BuiltServer;
-let browser: Browser;
-let studio: Driver;
-let rooms = '';
-
-beforeAll(async () => {
-  demo = await openDemoStudio();
-  ({ server, browser, studio, rooms } = demo);
-}, 120_000);
-afterAll(() => demo?.close());
+const { server, browser, studio, rooms, publish, asStranger, close } = await openDemoStudio();
+afterAll(close);
 
 const addLink = async (address: string) => {
   await studio.press('button', 'Link');
@@ -24,16 +12,12 @@ const addLink = async (address: string) => {
 };
 /** A stranger's browser, and every address it asks for outside of this server. */
 const stranger = async (path: string) => {
-  const context = await browser.createBrowserContext();
-  const page = await context.newPage();
   const outside: string[] = [];
-  page.on('request', (request) => {
-    const url = request.url();
+  const reader = await asStranger(path, (url) => {
     // The player's own controls are drawn from data within the browser.
     if (/^https?:/.test(url) && !url.startsWith(server.origin)) outside.push(url);
   });
-  await page.goto(`${server.origin}${path}`, { waitUntil: 'networkidle0' });
-  return { reader: new Driver(page), outside };
+  return { reader, outside };
 };
 
 describe('links', () => {
@@ -77,12 +61,8 @@ describe('links', () => {
     await studio.reads('Case facts');
     await studio.fill('Title', 'Tides elsewhere');
     await studio.reads('Play from 127.0.0.1');
-    await studio.saved();
     expect(await studio.axe()).toEqual([]);
-    await studio.press('button', 'Publish');
-    await studio.press('button', /^Publish release/);
-    await studio.reads(/Release \d+ is live/, 60_000);
-    await studio.page.keyboard.press('Escape');
+    await publish();
 
     const { reader, outside } = await stranger('/wren-makes/tides-elsewhere/');
     await reader.reads('Tide tables since 1880');

@@ -1,23 +1,12 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { afterAll, describe, expect, test } from '@jest/globals';
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Browser } from 'puppeteer-core';
-import type { BuiltServer } from './support/demo-server.ts';
-import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
+import { openDemoStudio } from './support/demo-studio.ts';
 import { demoPictures, Driver } from './support/studio-driver.ts';
 
 /** The demo site in the studio: every room, wrong files, two tabs, a phone, a pulled plug. */
-let demo: DemoStudio;
-let server: BuiltServer;
-let browser: Browser;
-let studio: Driver;
-let rooms = '';
-
-beforeAll(async () => {
-  demo = await openDemoStudio();
-  ({ server, browser, studio, rooms } = demo);
-}, 120_000);
-afterAll(() => demo?.close());
+const { server, browser, studio, rooms, close } = await openDemoStudio();
+afterAll(close);
 
 const openTideClock = async (driver: Driver) => {
   await driver.page.goto(`${rooms}/projects`);

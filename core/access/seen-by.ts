@@ -4,6 +4,7 @@ import { creditsOf } from '../content/credits-of.ts';
 import type { Id } from '../content/id.ts';
 import type { DocumentFacts } from '../content/document.ts';
 import type { LinkFacts } from '../content/link.ts';
+import { materialsOn } from '../content/materials-on.ts';
 import type { Material, MaterialKind, MaterialOf, PictureFacts } from '../content/material.ts';
 import { byRank, type Opening, type Page } from '../content/page.ts';
 import { isEmptyPart, materialsOf, type Part, type PartShape } from '../content/part.ts';
@@ -202,7 +203,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     );
     for (const part of parts) materialsOf(part).forEach(show);
     // Only what this viewer is shown is credited: a hidden part's sources would tell of it.
-    const credits = creditsOf([...page.opening.pictures, ...parts.flatMap(materialsOf)], known);
+    const credits = creditsOf(materialsOn({ ...page, parts }), known);
     return {
       id: page.id,
       kind: page.kind,

@@ -1,32 +1,12 @@
 import { expect, test } from '@jest/globals';
-import type { Material } from '../content/material.ts';
 import { newPart } from '../content/new-part.ts';
 import type { Part } from '../content/part.ts';
 import { mine } from '../content/provenance.ts';
+import { sampleSound } from '../content/sample-sound.ts';
 import { pageNeeds } from './page-needs.ts';
 
-const sound = (id: string, more: Partial<Material> = {}): [string, Material] => [
-  id,
-  {
-    id,
-    title: '',
-    caption: '',
-    alt: '',
-    original: '0'.repeat(64),
-    fileName: '',
-    bytes: 1,
-    takenOn: null,
-    tags: [],
-    project: null,
-    fixes: {},
-    transcript: '',
-    shownBy: null,
-    provenance: mine,
-    kind: 'sound',
-    facts: { format: 'mp3', seconds: 1 },
-    ...more,
-  } as Material,
-];
+const known = (more: Parameters<typeof sampleSound>[1] = {}) =>
+  new Map([['sound-001', sampleSound('sound-001', more)]]);
 const opening = { layout: 'words' as const, pictures: [] };
 const evidence = {
   ...newPart('evidence', 'part-one', ['sound-001']),
@@ -53,11 +33,11 @@ test('each material counts once, however often it is shown; what is said and cre
     opening,
     parts: [evidence, newPart('sound', 'part-two', ['sound-001'])],
   };
-  expect(pageNeeds(page, new Map([sound('sound-001')]), 1)).toEqual([{ kind: 'transcript', count: 1 }]);
-  const said = sound('sound-001', {
+  expect(pageNeeds(page, known(), 1)).toEqual([{ kind: 'transcript', count: 1 }]);
+  const said = known({
     transcript: 'Hello.',
     provenance: { ...mine, whose: 'someone-else', source: 'Archive' },
   });
-  expect(pageNeeds(page, new Map([said]), 0)).toEqual([{ kind: 'credit', count: 1 }]);
-  expect(pageNeeds(page, new Map([sound('sound-001', { transcript: 'Hello.' })]), 1)).toEqual([]);
+  expect(pageNeeds(page, said, 0)).toEqual([{ kind: 'credit', count: 1 }]);
+  expect(pageNeeds(page, known({ transcript: 'Hello.' }), 1)).toEqual([]);
 });

@@ -1,8 +1,9 @@
 import { evidenceCount } from '../content/evidence-count.ts';
 import type { Id } from '../content/id.ts';
 import type { Material } from '../content/material.ts';
+import { materialsOn } from '../content/materials-on.ts';
 import type { Page } from '../content/page.ts';
-import { isEmptyPart, materialsOf } from '../content/part.ts';
+import { isEmptyPart } from '../content/part.ts';
 import { missingProvenance } from '../content/provenance.ts';
 
 /** What a project still needs before it can be shown with a good conscience. */
@@ -22,7 +23,7 @@ export function pageNeeds(
   materials: ReadonlyMap<Id, Material>,
   evidenceWanted: number,
 ): Need[] {
-  const ids = new Set([...page.opening.pictures, ...page.parts.flatMap(materialsOf)]);
+  const ids = new Set(materialsOn(page));
   const shown = [...ids].flatMap((id) => materials.get(id) ?? []);
   const empty = page.opening.pictures.length === 0 && page.parts.every(isEmptyPart);
   const needs: Need[] = [

@@ -1,27 +1,11 @@
 import { expect, test } from '@jest/globals';
 import { creditLine } from './credit.ts';
 import { creditsOf } from './credits-of.ts';
-import type { Material } from './material.ts';
 import { mine, type Provenance } from './provenance.ts';
+import { sampleSound } from './sample-sound.ts';
 
-const sound = (id: string, title: string, provenance: Partial<Provenance>): Material => ({
-  id,
-  title,
-  caption: '',
-  alt: '',
-  original: '0'.repeat(64),
-  fileName: '',
-  bytes: 1,
-  takenOn: null,
-  tags: [],
-  project: null,
-  fixes: {},
-  transcript: '',
-  shownBy: null,
-  provenance: { ...mine, ...provenance },
-  kind: 'sound',
-  facts: { format: 'mp3', seconds: 1 },
-});
+const sound = (id: string, title: string, provenance: Partial<Provenance>) =>
+  sampleSound(id, { title, provenance: { ...mine, ...provenance } });
 
 test('credits are in the order of the page: title, author, source, licence; equal ones once, own work never', () => {
   const survey: Partial<Provenance> = {

@@ -2,6 +2,7 @@ import { effectiveHeight } from '../access/effective-height.ts';
 import { type Height, heightLevel } from '../content/height.ts';
 import { creditsOf } from '../content/credits-of.ts';
 import type { Id } from '../content/id.ts';
+import { materialsOn } from '../content/materials-on.ts';
 import { byRank, type Page } from '../content/page.ts';
 import { materialsOf, type Part } from '../content/part.ts';
 import type { Draft } from '../content/site.ts';
@@ -77,8 +78,7 @@ function partChanges(before: Draft, after: Draft, old: readonly Part[], now: rea
 }
 
 function credits({ materials }: Draft, page: Page): unknown {
-  const shown = [...page.opening.pictures, ...page.parts.flatMap(materialsOf)];
-  return creditsOf(shown, new Map(materials.map((one) => [one.id, one])));
+  return creditsOf(materialsOn(page), new Map(materials.map((one) => [one.id, one])));
 }
 
 function pageChanges(before: Draft, after: Draft, was: Page, page: Page): string[] {
@@ -136,12 +136,13 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
     const was = oldPages.get(page.id);
     const isAt = effectiveHeight(after, { page: page.id }).height;
     if (!live || !was) {
-      const parts = page.parts.flatMap(materialsOf).length + page.opening.pictures.length;
+      const shown = new Set(materialsOn(page));
+      const pictures = after.materials.filter(({ id, kind }) => kind === 'picture' && shown.has(id)).length;
       list.push({
         kind: 'added',
         page: page.id,
         title: page.title || 'Untitled',
-        what: [parts > 0 ? plural(parts, 'picture') : 'new page', heightNames[isAt]],
+        what: [pictures > 0 ? plural(pictures, 'picture') : 'new page', heightNames[isAt]],
         access: { before: 'private', after: isAt },
       });
       continue;

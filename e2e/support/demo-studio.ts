@@ -10,6 +10,10 @@ export interface DemoStudio {
   studio: Driver;
   /** Address of the site's rooms, without a slash at its end. */
   rooms: string;
+  /** Publishes what waits, from whatever room is open. */
+  publish: () => Promise<void>;
+  /** A page as a stranger's browser gets it; everything it asks for is told. */
+  asStranger: (path: string, onRequest?: (url: string) => void) => Promise<Driver>;
   close: () => Promise<void>;
 }
 
@@ -26,6 +30,20 @@ export async function openDemoStudio(): Promise<DemoStudio> {
     browser,
     studio,
     rooms: studio.page.url().replace(/\/projects.*/, ''),
+    publish: async () => {
+      await studio.saved();
+      await studio.press('button', 'Publish');
+      await studio.press('button', /^Publish release/);
+      await studio.reads(/Release \d+ is live/, 60_000);
+      await studio.page.keyboard.press('Escape');
+    },
+    asStranger: async (path, onRequest = () => {}) => {
+      const context = await browser.createBrowserContext();
+      const page = await context.newPage();
+      page.on('request', (request) => onRequest(request.url()));
+      await page.goto(`${server.origin}${path}`, { waitUntil: 'networkidle0' });
+      return new Driver(page);
+    },
     close: async () => {
       await browser.close();
       await server.stop();

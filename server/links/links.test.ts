@@ -196,7 +196,7 @@ describe('reading a page', () => {
       blobs: server.blobs,
       decoding: new BoundedQueue(1),
       outgoing: new Outgoing([origin]),
-      limits: { maxPixels: 1e8, maxTotalBytes: 1e9 },
+      limits: { maxPixels: 1e8 },
     };
     return readLink(deps, origin + path, by).finally(() => deps.outgoing.close());
   };

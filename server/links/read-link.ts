@@ -17,7 +17,7 @@ export interface LinkDeps {
   blobs: BlobStore;
   decoding: BoundedQueue;
   outgoing: Outgoing;
-  limits: { maxPixels: number; maxTotalBytes: number };
+  limits: { maxPixels: number };
 }
 
 const limits = {

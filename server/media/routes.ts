@@ -16,7 +16,8 @@ import {
 } from '#contract/sites.ts';
 import { emptyDocument } from '#core/content/document.ts';
 import { fixesSchema, hasBurntIn } from '#core/content/fixes.ts';
-import { materialsOf, withoutMaterial } from '#core/content/part.ts';
+import { materialsOn } from '#core/content/materials-on.ts';
+import { withoutMaterial } from '#core/content/part.ts';
 import type { Material } from '#core/content/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { pageSource, type PictureSource } from '#core/gallery/picture-source.ts';
@@ -192,8 +193,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       const gone = new Set(body.materials);
       const rows = await running.tx.select().from(pages).where(eq(pages.siteId, scope.site));
       for (const page of rows) {
-        const shown = [...page.opening.pictures, ...page.parts.flatMap(materialsOf)];
-        if (!shown.some((id) => gone.has(id))) continue;
+        if (!materialsOn(page).some((id) => gone.has(id))) continue;
         await running.update('page', page.id, {
           opening: { ...page.opening, pictures: page.opening.pictures.filter((id) => !gone.has(id)) },
           parts: page.parts.map((part) => [...gone].reduce(withoutMaterial, part)),

@@ -4,7 +4,7 @@ import { Paragraphs } from './paragraphs.tsx';
 /** How to reach the maker. */
 export function ContactView({ words, email, link }: { words: string; email: string; link: string }) {
   return (
-    <section className="contact" aria-label="Contact">
+    <div className="contact">
       <Paragraphs text={words} />
       {(email || link) && (
         <ul>
@@ -20,6 +20,6 @@ export function ContactView({ words, email, link }: { words: string; email: stri
           )}
         </ul>
       )}
-    </section>
+    </div>
   );
 }

@@ -4,7 +4,7 @@ import type { CreditPiece } from '#core/content/credit.ts';
 /** Who made what is shown here and is not the maker's own: title, author, source, licence, each with its link. */
 export function CreditsView({ credits }: { credits: readonly CreditPiece[][] }) {
   return (
-    <section className="credits" aria-label="Credits">
+    <div className="credits">
       <h2>Credits</h2>
       <ul>
         {credits.map((pieces, at) => (
@@ -24,6 +24,6 @@ export function CreditsView({ credits }: { credits: readonly CreditPiece[][] }) 
           </li>
         ))}
       </ul>
-    </section>
+    </div>
   );
 }

@@ -23,7 +23,7 @@ export function EvidenceView({ part, pictures, medium, toRoot }: EvidenceViewPro
   const picture = part.material === null ? undefined : pictures[part.material];
   const answers = (['what', 'why', 'shows'] as const).filter((one) => part[one].trim() !== '');
   return (
-    <section className="evidence" aria-label="Evidence">
+    <div className="evidence">
       {picture && (
         <figure>
           <LargeLink picture={picture} toRoot={toRoot}>
@@ -45,6 +45,6 @@ export function EvidenceView({ part, pictures, medium, toRoot }: EvidenceViewPro
           ))}
         </dl>
       )}
-    </section>
+    </div>
   );
 }

@@ -103,12 +103,12 @@ export function PartView({ part, pictures, medium, toRoot }: PartViewProps) {
       return <EvidenceView part={part} pictures={pictures} medium={medium} toRoot={toRoot} />;
     case 'reflection':
       return part.texts.length > 0 ? (
-        <section className="reflection" aria-label="Reflection">
+        <div className="reflection">
           <h2>Looking back</h2>
           {part.texts.map((text, at) => (
             <Paragraphs key={at} text={text} />
           ))}
-        </section>
+        </div>
       ) : null;
     case 'credits':
       return <CreditsView credits={part.credits} />;

@@ -2,7 +2,7 @@ import { ArrowLeftRight } from 'lucide-react';
 import type { Part, PartOf } from '#core/content/part.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
-import { PickPictures } from './pick-pictures.tsx';
+import { PickMaterials } from './pick-materials.tsx';
 
 /** Below a selected comparison: its two pictures and what they are called. */
 export function ComparePanel({
@@ -37,7 +37,7 @@ export function ComparePanel({
                 />
               </label>
               <p className="flex flex-wrap items-center gap-2">
-                <PickPictures
+                <PickMaterials
                   title={`${title} picture`}
                   most={1}
                   onPick={([id]) => id && set({ [side]: id })}
@@ -45,7 +45,7 @@ export function ComparePanel({
                   <button type="button" className="btn sm">
                     {picture ? 'Another picture' : `Choose ${title.toLowerCase()} picture`}
                   </button>
-                </PickPictures>
+                </PickMaterials>
                 <span className="note min-w-0 truncate">{picture && materialName(picture)}</span>
               </p>
             </div>

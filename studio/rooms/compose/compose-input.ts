@@ -2,8 +2,8 @@ import { seenBy, seenPart } from '#core/access/seen-by.ts';
 import { draftPaths } from '#contract/material-paths.ts';
 import type { DocumentContent } from '#core/content/document.ts';
 import { creditsOf } from '#core/content/credits-of.ts';
+import { materialsOn } from '#core/content/materials-on.ts';
 import type { Page } from '#core/content/page.ts';
-import { materialsOf } from '#core/content/part.ts';
 import type { Draft } from '#core/content/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
 import { type PageInput, pageInputs } from '#site/render/page-input.ts';
@@ -21,8 +21,7 @@ export function composeInput(
 ): PageInput | null {
   const view = seenBy(draft, { kind: 'maker' });
   if (!view) return null;
-  const shown = [...page.opening.pictures, ...page.parts.flatMap(materialsOf)];
-  const credits = creditsOf(shown, new Map(draft.materials.map((one) => [one.id, one])));
+  const credits = creditsOf(materialsOn(page), new Map(draft.materials.map((one) => [one.id, one])));
   const withEmpty = {
     ...view,
     pages: view.pages.map((seen) =>

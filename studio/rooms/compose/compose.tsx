@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { movePart } from '#contract/sites.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import { creditsOf } from '#core/content/credits-of.ts';
+import type { SeenPart } from '#core/access/seen-by.ts';
 import type { Opening, Page } from '#core/content/page.ts';
 import { isEmptyPart, materialsOf, type Part, type PartKind } from '#core/content/part.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
@@ -86,10 +86,6 @@ function ComposePage({ page }: { page: Page }) {
     const used = usedMaterials(state.pages);
     return state.materials.filter(({ id }) => !used.has(id));
   }, [state.materials, state.pages]);
-  const credits = useMemo(() => {
-    const shown = [...page.opening.pictures, ...page.parts.flatMap(materialsOf)];
-    return creditsOf(shown, new Map(state.materials.map((one) => [one.id, one])));
-  }, [page, state.materials]);
   const selectedPart = page.parts.find((part) => part.id === selected);
   const setOpening = useCallback(
     (opening: Opening) =>
@@ -155,7 +151,8 @@ function ComposePage({ page }: { page: Page }) {
     toast(`It stands at the end of ${there?.title || 'the other page'} now. Undo brings it back.`);
   };
 
-  const frame = (part: Part, at: number, shown: ReactNode) => {
+  /** @param seen the part as readers get it */
+  const frame = (part: Part, at: number, seen: SeenPart, shown: ReactNode) => {
     const isSelected = selected === part.id;
     const common = {
       part,
@@ -182,7 +179,7 @@ function ComposePage({ page }: { page: Page }) {
       onHeight: (height: Part['height']) => parts.change({ ...part, height }),
     };
     const empty = <p className="part-empty">{emptyWords[part.kind]}</p>;
-    const drawn = isEmptyPart(part) || (part.kind === 'credits' && credits.length === 0) ? empty : shown;
+    const drawn = isEmptyPart(part) || (seen.kind === 'credits' && seen.credits.length === 0) ? empty : shown;
     if (part.kind === 'words' && isSelected)
       return (
         <WordsEditor
@@ -252,7 +249,7 @@ function ComposePage({ page }: { page: Page }) {
       return part ? (
         <>
           {tieLine(at)}
-          {frame(part, at, shown)}
+          {frame(part, at, seen, shown)}
         </>
       ) : null;
     },
@@ -299,7 +296,7 @@ function ComposePage({ page }: { page: Page }) {
                 {page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}
               </h1>
               <span className="max-sm:hidden">
-                <PageState page={page} live={state.live} />
+                <PageState page={page} />
               </span>
               <span className="ml-auto">
                 <SaveWords />

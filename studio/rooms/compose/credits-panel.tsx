@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
+import { materialsOn } from '#core/content/materials-on.ts';
 import type { Page } from '#core/content/page.ts';
-import { materialsOf } from '#core/content/part.ts';
 import { missingProvenance } from '#core/content/provenance.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
@@ -10,7 +10,7 @@ const needs = { maker: 'who made it', source: 'where it is from', licence: 'its 
 /** Below selected credits: whose work on this page cannot be named properly yet. */
 export function CreditsPanel({ page }: { page: Page }) {
   const { state } = useSite();
-  const shown = new Set([...page.opening.pictures, ...page.parts.flatMap(materialsOf)]);
+  const shown = new Set(materialsOn(page));
   const missing = state.materials.flatMap((material) => {
     const lacks = shown.has(material.id) ? missingProvenance(material.provenance) : [];
     return lacks.length > 0 ? [{ material, lacks }] : [];

@@ -3,7 +3,7 @@ import type { Page } from '#core/content/page.ts';
 import type { Part, PartOf } from '#core/content/part.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
-import { PickPictures } from './pick-pictures.tsx';
+import { PickMaterials } from './pick-materials.tsx';
 import { TextField } from './text-field.tsx';
 
 const prompts = [
@@ -29,7 +29,7 @@ export function EvidencePanel({
   return (
     <div className="grid gap-3">
       <p className="flex flex-wrap items-center gap-3">
-        <PickPictures
+        <PickMaterials
           kind="any"
           title="Choose the thing itself"
           most={1}
@@ -38,7 +38,7 @@ export function EvidencePanel({
           <button type="button" className="btn sm">
             {material ? 'Another thing' : 'Choose the thing itself'}
           </button>
-        </PickPictures>
+        </PickMaterials>
         <span className="note min-w-0 truncate">{material && materialName(material)}</span>
       </p>
       <div className="grid gap-3 sm:grid-cols-3">

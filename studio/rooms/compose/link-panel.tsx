@@ -6,7 +6,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { linkSentence } from '../gather/link-words.ts';
 import { MaterialWords } from '../gather/material-facts.tsx';
 import { WriteLink } from '../gather/write-link.tsx';
-import { PickPictures } from './pick-pictures.tsx';
+import { PickMaterials } from './pick-materials.tsx';
 
 const forms: readonly { form: LinkForm; name: string }[] = [
   { form: 'in-place', name: 'In place' },
@@ -29,7 +29,7 @@ export function LinkPanel({ part, onChange }: { part: PartOf<'link'>; onChange: 
           <Link2 size={15} aria-hidden="true" />
           {facts ? 'Another address' : 'Give an address'}
         </button>
-        <PickPictures
+        <PickMaterials
           kind="link"
           title="Choose a link"
           most={1}
@@ -38,7 +38,7 @@ export function LinkPanel({ part, onChange }: { part: PartOf<'link'>; onChange: 
           <button type="button" className="btn sm">
             From Gather
           </button>
-        </PickPictures>
+        </PickMaterials>
         <div className="seg" role="group" aria-label="Form of the link">
           {forms.map(({ form, name }) => (
             <button key={form} type="button" aria-pressed={part.form === form} onClick={() => set({ form })}>

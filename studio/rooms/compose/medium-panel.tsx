@@ -9,7 +9,7 @@ import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { kindNames } from '../../ui/kind-names.ts';
 import { MaterialWords } from '../gather/material-facts.tsx';
-import { PickPictures } from './pick-pictures.tsx';
+import { PickMaterials } from './pick-materials.tsx';
 
 interface MediumPanelProps {
   part: PartOf<'document'> | PartOf<'sound'> | PartOf<'clip'>;
@@ -48,7 +48,7 @@ export function MediumPanel({ part, pageTitle, onChange, onReplace }: MediumPane
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-center gap-3">
-        <PickPictures
+        <PickMaterials
           kind={part.kind}
           title={`Choose a ${name}`}
           most={1}
@@ -57,7 +57,7 @@ export function MediumPanel({ part, pageTitle, onChange, onReplace }: MediumPane
           <button type="button" className="btn sm">
             {material ? `Another ${name}` : `Choose a ${name}`}
           </button>
-        </PickPictures>
+        </PickMaterials>
         {words && (
           <button type="button" className="btn sm" disabled={busy} onClick={() => void makeWords()}>
             <TextQuote size={15} aria-hidden="true" />

@@ -19,7 +19,7 @@ import type { Material } from '#core/content/material.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName, MaterialPicture } from '../../ui/material-picture.tsx';
 import { MaterialWords } from '../gather/material-facts.tsx';
-import { PickPictures } from './pick-pictures.tsx';
+import { PickMaterials } from './pick-materials.tsx';
 
 interface PictureListProps {
   pictures: readonly string[];
@@ -133,7 +133,7 @@ export function PictureList({ pictures, most, onChange, of, withWords = true }: 
         </SortableContext>
       </DndContext>
       {pictures.length < most && (
-        <PickPictures
+        <PickMaterials
           title={`Pictures for the ${of}`}
           most={most - pictures.length}
           without={pictures}
@@ -142,7 +142,7 @@ export function PictureList({ pictures, most, onChange, of, withWords = true }: 
           <button type="button" className="btn sm justify-self-start">
             <Plus size={15} aria-hidden="true" /> Add pictures
           </button>
-        </PickPictures>
+        </PickMaterials>
       )}
     </div>
   );

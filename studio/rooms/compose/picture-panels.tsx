@@ -5,7 +5,7 @@ import type { Part, PartOf } from '#core/content/part.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { FixDialog } from '../gather/fixes/fix-dialog.tsx';
 import { MaterialWords } from '../gather/material-facts.tsx';
-import { PickPictures } from './pick-pictures.tsx';
+import { PickMaterials } from './pick-materials.tsx';
 import { PictureList } from './picture-list.tsx';
 
 const widths = [
@@ -40,7 +40,7 @@ export function PicturePanel({
             </button>
           ))}
         </div>
-        <PickPictures
+        <PickMaterials
           title="Choose a picture"
           most={1}
           onPick={([id]) => id && onChange({ ...part, material: id })}
@@ -48,7 +48,7 @@ export function PicturePanel({
           <button type="button" className="btn sm">
             {material ? 'Another picture' : 'Choose a picture'}
           </button>
-        </PickPictures>
+        </PickMaterials>
         {material && (
           <button type="button" className="btn sm" onClick={() => setFixing(true)}>
             <Crop size={15} aria-hidden="true" />

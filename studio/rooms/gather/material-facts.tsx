@@ -16,6 +16,7 @@ import { TranscriptField } from './transcript-field.tsx';
 import { ReplaceFile } from './replace-file.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
 import { TagField } from './tag-field.tsx';
+import { TitleField } from './title-field.tsx';
 import { useSite } from '../../api/site-context.tsx';
 import { duration } from '../../ui/kind-names.ts';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
@@ -58,17 +59,7 @@ export function MaterialWords({ material, brief = false }: { material: Material;
     );
   return (
     <>
-      {!brief && (
-        <label className="field">
-          <span className="field-name">Title</span>
-          <input
-            className="input"
-            value={material.title}
-            maxLength={160}
-            onChange={(event) => change('title', event.target.value)}
-          />
-        </label>
-      )}
+      {!brief && <TitleField title={material.title} onChange={(title) => change('title', title)} />}
       <label className="field">
         <span className="field-name">Caption</span>
         <textarea

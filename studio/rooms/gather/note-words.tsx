@@ -1,4 +1,5 @@
 import type { MaterialContent, MaterialOf } from '#core/content/material.ts';
+import { TitleField } from './title-field.tsx';
 
 /** What a note says, and what it is called. */
 export function NoteWords({
@@ -10,15 +11,7 @@ export function NoteWords({
 }) {
   return (
     <>
-      <label className="field">
-        <span className="field-name">Title</span>
-        <input
-          className="input"
-          value={note.title}
-          maxLength={160}
-          onChange={(event) => onChange({ title: event.target.value })}
-        />
-      </label>
+      <TitleField title={note.title} onChange={(title) => onChange({ title })} />
       <label className="field">
         <span className="field-name">Words</span>
         <textarea

@@ -3,11 +3,11 @@ import { DropdownMenu } from 'radix-ui';
 import { useCallback, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { createProject, deletePage, type Live } from '#contract/sites.ts';
+import { createProject, deletePage } from '#contract/sites.ts';
 import { type Need, pageNeeds } from '#core/check/page-needs.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
+import { materialsOn } from '#core/content/materials-on.ts';
 import type { Page } from '#core/content/page.ts';
-import { materialsOf } from '#core/content/part.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
@@ -16,6 +16,7 @@ import { DropFiles } from '../../ui/drop-files.tsx';
 import { HeightChip } from '../../ui/height-control.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
+import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
 
 const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
@@ -73,9 +74,13 @@ function PutAway({ projects }: { projects: readonly Page[] }) {
 }
 
 /** Where a page stands between draft and readers, as a word and a sign. */
-export function PageState({ page, live }: { page: Page; live: Live }) {
+export function PageState({ page }: { page: Page }) {
+  const { state } = useSite();
+  const { live } = state;
   const waits = live.waiting.find((one) => one.page === page.id);
-  if (waits?.kind === 'added' || !live.release)
+  // What is Private is in no release, so nothing of it waits and nobody reads it.
+  const shut = effectiveHeight(state, { page: page.id }).height === 'private' && !waits;
+  if (waits?.kind === 'added' || !live.release || shut)
     return (
       <span className="flag">
         <Pencil size={13} aria-hidden="true" /> Draft
@@ -98,7 +103,7 @@ export function PageState({ page, live }: { page: Page; live: Live }) {
 function Hanging({ page }: { page: Page }) {
   const { state, run, changePage } = useSite();
   const site = state.site.id;
-  const cover = page.opening.pictures[0] ?? page.parts.flatMap(materialsOf)[0];
+  const cover = materialsOn(page)[0];
   const material = state.materials.find(({ id }) => id === cover);
   const to = page.id;
   const navigate = useNavigate();
@@ -179,7 +184,7 @@ function Hanging({ page }: { page: Page }) {
         {page.summary || 'No one-line summary yet.'}
       </p>
       <p className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1">
-        <PageState page={page} live={state.live} />
+        <PageState page={page} />
         <HeightChip effective={effectiveHeight(state, { page: page.id })} />
       </p>
       <p className="note mt-1">
@@ -223,7 +228,10 @@ export function Projects() {
       {(pick) => (
         <>
           <div className="flex flex-wrap items-center gap-3 px-4 pt-5 pb-4 md:px-6">
-            <h1 className="mr-auto">Projects</h1>
+            <h1>Projects</h1>
+            <span className="mr-auto">
+              <SaveWords />
+            </span>
             {home && (
               <Link to={home.id} className="btn">
                 Front page

@@ -9,7 +9,7 @@ import { DropFiles } from '../../ui/drop-files.tsx';
 import { materialName, MaterialPicture, shapeOf } from '../../ui/material-picture.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
 
-interface PickPicturesProps {
+interface PickMaterialsProps {
   /** What is offered; pictures, if nothing is said. */
   kind?: MaterialKind | 'any';
   title: string;
@@ -22,14 +22,14 @@ interface PickPicturesProps {
 }
 
 /** Chooses materials of one kind from what was gathered, or brings new ones. */
-export function PickPictures({
+export function PickMaterials({
   kind = 'picture',
   title,
   most,
   without = [],
   onPick,
   children,
-}: PickPicturesProps) {
+}: PickMaterialsProps) {
   const { state } = useSite();
   const { add } = useUploads();
   const [open, setOpen] = useState(false);

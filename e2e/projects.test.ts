@@ -1,0 +1,95 @@
+import { afterAll, describe, expect, test } from '@jest/globals';
+import { openDemoStudio } from './support/demo-studio.ts';
+
+/** The board of projects: what each still needs, where it stands, copied, put away, deleted and brought back. */
+const { server, studio, rooms, close } = await openDemoStudio();
+afterAll(close);
+
+const board = async () => {
+  await studio.page.goto(`${rooms}/projects`);
+  await studio.reads('New project from pictures');
+};
+/** Titles as they hang, left to right. */
+const hanging = () => studio.page.$$eval('.hang h2', (heads) => heads.map((head) => head.textContent));
+const textOf = (title: string) =>
+  studio.page.$$eval(
+    '.hang',
+    (all, wanted) =>
+      all.find((one) => one.querySelector('h2')?.textContent === wanted)?.textContent ?? 'not there',
+    title,
+  );
+const status = async (path: string) =>
+  (await fetch(`${server.origin}${path}`, { redirect: 'manual' })).status;
+const demoProjects = ['Tide clock', 'Fold-flat bee hotel', 'Sailcloth satchel'];
+
+describe('the board of projects', () => {
+  test('says of each where it stands and what it still needs', async () => {
+    await board();
+    expect(await hanging()).toEqual(demoProjects);
+    expect(await textOf('Tide clock')).toMatch(/As readers see it.*Public.*Still needs 2 more evidence/);
+    expect(await textOf('Fold-flat bee hotel')).toMatch(/1 edit waiting/);
+    expect(await textOf('Sailcloth satchel')).toMatch(
+      /Draft.*Still needs a one-line summary, 3 more evidence/,
+    );
+    expect(await studio.axe()).toEqual([]);
+  });
+
+  test('a copy is Private, opens at once, and changes nothing of its original', async () => {
+    await studio.press('button', 'More for Tide clock');
+    await studio.press('menuitem', /^Copy/);
+    await studio.reads('It is Private until you raise it.');
+    await studio.reads('Case facts');
+    await studio.fill('Title', 'Tide clock, second try');
+    await studio.saved();
+    await board();
+    expect(await hanging()).toEqual([...demoProjects, 'Tide clock, second try']);
+    expect(await textOf('Tide clock, second try')).toMatch(/Draft.*Private/);
+    expect(await textOf('Tide clock')).toMatch(/As readers see it/);
+    expect(await status('/wren-makes/tide-clock/')).toBe(200);
+  }, 60_000);
+
+  test('put away, a project is closed to readers at once; hung up again, it waits for its maker to raise it', async () => {
+    await studio.press('button', 'More for Tide clock');
+    await studio.press('menuitem', /^Put away/);
+    await studio.reads('1 project put away');
+    await studio.saved();
+    expect(await hanging()).not.toContain('Tide clock');
+    expect(await status('/wren-makes/tide-clock/')).toBe(404);
+    expect(await status('/wren-makes/fold-flat-bee-hotel/')).toBe(200);
+    await studio.page.reload();
+    await studio.reads('1 project put away');
+    await studio.page.click('details summary');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', /^Hang it up again/);
+    await studio.saved();
+    expect(await hanging()).toContain('Tide clock');
+    expect(await textOf('Tide clock')).toMatch(/Draft.*Private/);
+    expect(await status('/wren-makes/tide-clock/')).toBe(404);
+  }, 60_000);
+
+  test('deleted and undone, it hangs where it did; by keyboard alone', async () => {
+    await board();
+    const before = await hanging();
+    await (await studio.named('button', 'More for Sailcloth satchel')).focus();
+    await studio.page.keyboard.press('Enter');
+    await studio.named('menuitem', /^Delete/);
+    await studio.page.keyboard.press('End');
+    await studio.page.keyboard.press('Enter');
+    await studio.reads('Sailcloth satchel is deleted.');
+    expect(await hanging()).toEqual(before.filter((title) => title !== 'Sailcloth satchel'));
+    await studio.press('button', /^Undo/);
+    await studio.reads('Undone');
+    expect(await hanging()).toEqual(before);
+  }, 60_000);
+
+  test('on a phone nothing is cut and axe finds nothing', async () => {
+    await studio.page.setViewport({ width: 390, height: 844 });
+    await board();
+    expect(
+      await studio.page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      ),
+    ).toBe(0);
+    expect(await studio.axe()).toEqual([]);
+  }, 60_000);
+});

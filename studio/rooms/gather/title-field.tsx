@@ -1,0 +1,14 @@
+/** What a material is called. */
+export function TitleField({ title, onChange }: { title: string; onChange: (title: string) => void }) {
+  return (
+    <label className="field">
+      <span className="field-name">Title</span>
+      <input
+        className="input"
+        value={title}
+        maxLength={160}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </label>
+  );
+}
