@@ -23,7 +23,7 @@ describe('a case page', () => {
     await studio.fill('Title', 'Tool board');
     await studio.page.keyboard.press('Enter');
 
-    await tie('evi');
+    await tie('e');
     await studio.reads('One thing that proves what you can do goes here');
     await studio.press('button', 'Choose the thing itself');
     await studio.press('button', 'Gears and motor');
@@ -32,6 +32,12 @@ describe('a case page', () => {
     await studio.reads('0 of 3 complete in this project');
     await studio.fill(/^What does it show/, 'I check first.');
     await studio.reads('1 of 3 complete in this project');
+    // The studio's own fields keep the studio's look inside a page of the site's.
+    const border = await studio.page.$eval(
+      '.part-panel textarea',
+      (field) => getComputedStyle(field).borderTopStyle,
+    );
+    expect(border).toBe('solid');
     expect(await studio.axe()).toEqual([]);
 
     await tie('refl');
@@ -102,6 +108,15 @@ describe('a case page', () => {
   test('before and after: a slider that keys move, and two pictures without a script', async () => {
     const reader = await asStranger('/wren-makes/tool-board/');
     await reader.page.focus('.compare input');
+    // Captions stand beside each other and are never cut, however narrow the page.
+    await reader.page.setViewport({ width: 390, height: 844 });
+    const captions = await reader.page.$$eval('.compare figcaption', (both) =>
+      both.map((one) => {
+        const { left, right } = one.getBoundingClientRect();
+        return { left, right };
+      }),
+    );
+    expect(captions[0]?.right).toBeLessThanOrEqual(captions[1]?.left ?? 0);
     const shown = () =>
       reader.page.$eval('.compare', (place) => getComputedStyle(place).getPropertyValue('--shown'));
     expect(await shown()).toBe('50%');
@@ -113,11 +128,15 @@ describe('a case page', () => {
     const plain = await context.newPage();
     await plain.setJavaScriptEnabled(false);
     await plain.goto(`${server.origin}/wren-makes/tool-board/`);
-    const lefts = await plain.$$eval('.compare figure', (both) => both.map((one) => one.offsetLeft));
+    const lefts = await plain.$$eval('.compare img', (both) =>
+      both.map((one) => one.getBoundingClientRect().left),
+    );
     expect(new Set(lefts).size).toBe(2);
     await context.close();
     await reader.page.emulateMediaType('print');
-    const onPaper = await reader.page.$$eval('.compare figure', (both) => both.map((one) => one.offsetLeft));
+    const onPaper = await reader.page.$$eval('.compare img', (both) =>
+      both.map((one) => one.getBoundingClientRect().left),
+    );
     expect(new Set(onPaper).size).toBe(2);
   }, 60_000);
 

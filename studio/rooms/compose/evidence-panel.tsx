@@ -41,13 +41,13 @@ export function EvidencePanel({
         </PickMaterials>
         <span className="note min-w-0 truncate">{material && materialName(material)}</span>
       </p>
-      <div className="grid gap-3 sm:grid-cols-3">
+      <div className="grid gap-3">
         {prompts.map(({ field, label, hint }) => (
           <TextField
             key={field}
             label={label}
             hint={hint}
-            rows={4}
+            rows={2}
             most={1200}
             value={part[field]}
             onChange={(text) => onChange({ ...part, [field]: text })}

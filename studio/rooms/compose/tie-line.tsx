@@ -32,7 +32,11 @@ interface TieLineProps {
 function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
   const [typed, setTyped] = useState('');
   const wanted = typed.replace(/^\//, '').trim().toLowerCase();
-  const offered = kinds.filter((kind) => partNames[kind].toLowerCase().includes(wanted));
+  // What begins with the letters typed comes first: Enter ties it.
+  const begins = (kind: PartKind) => partNames[kind].toLowerCase().startsWith(wanted);
+  const offered = kinds
+    .filter((kind) => partNames[kind].toLowerCase().includes(wanted))
+    .sort((a, b) => Number(begins(b)) - Number(begins(a)));
   const tie = (kind: PartKind) => {
     onOpen(false);
     onTie(kind, at);
