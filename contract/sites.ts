@@ -9,6 +9,7 @@ import { partialDateSchema } from '#core/content/partial-date.ts';
 import { pageContentSchema, pageSchema } from '#core/content/page.ts';
 import { tagsSchema } from '#core/content/tags.ts';
 import { siteContentSchema, siteSchema } from '#core/content/site.ts';
+import { shortened } from '#core/words/shortened.ts';
 import { route } from './route.ts';
 import { webAddressSchema } from './web-address.ts';
 
@@ -75,12 +76,19 @@ export const patchSchema = z.object({
 });
 export type Patch = z.infer<typeof patchSchema>;
 
+/** Name of a step in Undo. It often holds a title, which may be long; that must never keep a change from being saved. */
+const labelSchema = z
+  .string()
+  .min(1)
+  .max(2000)
+  .transform((label) => shortened(label, 120));
+
 /** A change of some fields, with the revision the maker was looking at. */
 const changeOf = <T extends z.ZodObject>(content: T) =>
   z.object({
     seen: revision,
     /** The name of the step in Undo, for example "Words in Tide clock". */
-    label: z.string().min(1).max(120),
+    label: labelSchema,
     /** Quick successive changes with one key become one step. */
     mergeKey: z.string().max(120).optional(),
     change: content.partial(),
@@ -175,7 +183,7 @@ export const changeMaterials = route({
       .array(z.object({ id: idSchema, seen: revision }))
       .min(1)
       .max(500),
-    label: z.string().min(1).max(120),
+    label: labelSchema,
     change: materialContentSchema.pick({ takenOn: true, provenance: true, project: true }).partial(),
     /** Added to the tags each of them has. */
     addTags: tagsSchema.default([]),

@@ -16,6 +16,30 @@ const tie = async (typed: string) => {
 };
 
 describe('a case page', () => {
+  test('a title as long as a title can be is saved, and so is what is done after it', async () => {
+    await studio.page.goto(`${rooms}/projects`);
+    await studio.press('button', 'New project');
+    await studio.reads('Case facts');
+    const title = 'A title that goes on and on '.repeat(6).slice(0, 160).trim();
+    await studio.fill('Title', title);
+    await studio.page.keyboard.press('Enter');
+    await tie('words');
+    await studio.page.keyboard.type('Typed after it.');
+    await studio.saved();
+    // Neither the bar nor the page grows wider than the window.
+    expect(
+      await studio.page.$eval('.compose-bar', (bar) => bar.scrollWidth - bar.clientWidth),
+    ).toBeLessThanOrEqual(0);
+    await studio.page.reload();
+    await studio.reads('Typed after it.');
+    expect(await studio.page.$eval('.site h1', (head) => head.textContent)).toBe(title);
+    await studio.page.goto(`${rooms}/projects`);
+    await studio.press('button', /^More for A title that goes on/);
+    await studio.press('menuitem', /^Put away/);
+    await studio.reads('1 project put away');
+    await studio.saved();
+  }, 60_000);
+
   test('is built from parts tied in by typing: evidence, reflection, quote, before and after, contact, credits', async () => {
     await studio.page.goto(`${rooms}/projects`);
     await studio.press('button', 'New project');

@@ -1,5 +1,6 @@
 import { type AnyNode, isTag, isText } from 'domhandler';
 import { parseDocument } from 'htmlparser2';
+import { shortened } from '../words/shortened.ts';
 
 /** What a web page says about itself. Addresses are as the page writes them and may be relative to it. */
 export interface PageFacts {
@@ -13,20 +14,11 @@ export interface PageFacts {
   oembed: string | null;
   /** Address that all others on the page are relative to, where it names one. */
   base: string | null;
-  /** What `<meta http-equiv="Content-Security-Policy">` adds is not here: it has no say about frames. */
 }
 
 const longest = { title: 160, description: 600, site: 120 };
 
 const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
-
-/** Cut at a word, so that a long title still reads. */
-export function shortened(text: string, most: number): string {
-  if (text.length <= most) return text;
-  const cut = text.slice(0, most - 1);
-  const word = cut.lastIndexOf(' ');
-  return `${(word > most / 2 ? cut.slice(0, word) : cut).trimEnd()}…`;
-}
 
 /**
  * Reads the head of a web page: Open Graph (ogp.me), the HTML elements `title` and `meta`, and oEmbed discovery

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import type { Material } from '#core/content/material.ts';
 import { hostOf } from '#core/links/host-of.ts';
-import { shortened } from '#core/links/page-facts.ts';
+import { shortened } from '#core/words/shortened.ts';
 import { contentOf, edit, type EditResult } from '../db/edit.ts';
 import { materials } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';

@@ -1,4 +1,4 @@
-import { shortened } from '#core/links/page-facts.ts';
+import { shortened } from '#core/words/shortened.ts';
 import type { Database } from '../db/connect.ts';
 import { edit } from '../db/edit.ts';
 import type { BlobStore } from '../media/blob-store.ts';

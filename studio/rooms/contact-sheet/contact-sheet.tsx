@@ -147,7 +147,7 @@ function Sheet({ page, part }: { page: Page; part: PartOf<'gallery'> }) {
           one.id === part.id ? { ...part, pictures: pictures.map(({ id }) => id) } : one,
         ),
       },
-      `Gallery in ${page.title || 'a page'}`.slice(0, 120),
+      `Gallery in ${page.title || 'a page'}`,
       `${part.id} contact sheet ${Date.now()}`,
     );
     void navigate(`/${state.site.id}/projects/${page.id}`);

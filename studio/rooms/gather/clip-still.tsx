@@ -29,7 +29,7 @@ export function ClipStill({
   const still = state.materials.find(({ id }) => id === material.shownBy);
   const name = materialName(material);
   const choose = (id: string | null) =>
-    changeMaterial(material.id, { shownBy: id }, `Still of ${name}`.slice(0, 120), `${material.id} still`);
+    changeMaterial(material.id, { shownBy: id }, `Still of ${name}`, `${material.id} still`);
   const take = async () => {
     const video = player.current;
     if (!video || video.videoWidth === 0)

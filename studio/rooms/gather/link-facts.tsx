@@ -50,7 +50,7 @@ export function LinkFactsOf({ link }: { link: MaterialOf<'link'> }) {
             changeMaterial(
               link.id,
               { shownBy: event.target.value || null },
-              `Still of ${materialName(link)}`.slice(0, 120),
+              `Still of ${materialName(link)}`,
               `${link.id} still`,
             )
           }

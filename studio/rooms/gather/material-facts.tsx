@@ -110,7 +110,7 @@ export function MaterialFacts({
     changeMaterial(
       material.id,
       part,
-      `${what}: ${materialName(material)}`.slice(0, 120),
+      `${what}: ${materialName(material)}`,
       `${material.id} ${Object.keys(part).join(' ')}`,
     );
   const slides =

@@ -20,7 +20,7 @@ export function TileTitle({ material, renaming, empty, onRename }: TileTitleProp
       changeMaterial(
         material.id,
         { title: typed.trim().slice(0, 160) },
-        `Title of ${materialName(material)}`.slice(0, 120),
+        `Title of ${materialName(material)}`,
         `${material.id} title`,
       );
     setTyped(null);

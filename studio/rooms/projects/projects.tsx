@@ -59,7 +59,7 @@ function PutAway({ projects }: { projects: readonly Page[] }) {
                 changePage(
                   page.id,
                   { archived: false },
-                  `${page.title || 'Project'} hung up again`.slice(0, 120),
+                  `${page.title || 'Project'} hung up again`,
                   `${page.id} archived`,
                 )
               }
@@ -121,7 +121,7 @@ function Hanging({ page }: { page: Page }) {
     changePage(
       page.id,
       { archived: true, height: 'private' },
-      `${page.title || 'Project'} put away`.slice(0, 120),
+      `${page.title || 'Project'} put away`,
       `${page.id} archived`,
     );
     toast('Put away: nobody can open it. Undo brings it back, and so does the list below.');

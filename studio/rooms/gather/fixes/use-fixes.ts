@@ -22,7 +22,7 @@ export function useFixes(material: Material) {
         changeMaterial(
           material.id,
           { fixes: rounded },
-          `Fixes of ${materialName(material)}`.slice(0, 120),
+          `Fixes of ${materialName(material)}`,
           `${material.id} fixes ${Object.keys(rounded).join(' ')}`.slice(0, 120),
         );
     },
