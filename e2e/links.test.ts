@@ -51,6 +51,16 @@ describe('links', () => {
     await studio.reads('refuses to be shown inside others, so it is shown as a card');
     await studio.press('button', 'Read it again');
     await studio.reads('refuses to be shown inside others');
+    await studio.press('button', 'Close the facts');
+    // The same by dropping a link from another window.
+    await studio.page.evaluate((link) => {
+      const dataTransfer = new DataTransfer();
+      dataTransfer.setData('text/uri-list', link);
+      document
+        .querySelector('.gather')
+        ?.dispatchEvent(new DragEvent('drop', { dataTransfer, bubbles: true, cancelable: true }));
+    }, `${server.standIns}/clips/one-tide`);
+    await studio.reads('A clip at its host: readers see a still');
   }, 30_000);
 
   test('a clip at its host and a page are placed on a page; readers fetch nothing from elsewhere until they ask', async () => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { heights } from '../content/height.ts';
 import type { LinkFacts } from '../content/link.ts';
+import { sampleLinkFacts } from '../content/sample-link.ts';
 import type { Material, PictureFacts } from '../content/material.ts';
 import { mine } from '../content/provenance.ts';
 import type { Page } from '../content/page.ts';
@@ -59,18 +60,8 @@ const pictureFacts: PictureFacts = {
   frames: 1,
 };
 
-const linkFacts = (id: string): LinkFacts => ({
-  format: 'link',
-  url: `https://kite.example/${id}`,
-  state: 'read',
-  title: `page ${marker.material(id)}`,
-  description: '',
-  site: '',
-  picture: null,
-  framing: 'allowed',
-  player: null,
-  readAt: '2026-01-01T10:00:00Z',
-});
+const linkFacts = (id: string): LinkFacts =>
+  sampleLinkFacts({ url: `https://kite.example/${id}`, title: `page ${marker.material(id)}` });
 
 const materialCount = 8;
 const linkAt = 6;

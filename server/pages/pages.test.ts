@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { changePage, createProject, movePart, undoEdit } from '#contract/sites.ts';
+import { changePage, changeSite, createProject, movePart, undoEdit } from '#contract/sites.ts';
 import { newPart } from '#core/content/new-part.ts';
 import { TestServer } from '../testing/test-server.ts';
 
@@ -80,4 +80,39 @@ describe('copying a project', () => {
     const body = { title: '', materials: [], copyOf: other.one };
     await expect(maker.call(createProject, { params, body })).rejects.toMatchObject({ status: 404 });
   });
+});
+
+describe('putting a project away', () => {
+  test('it is closed to readers on the next request, and nothing of it waits to be published', async () => {
+    const { maker, params, one, two } = await twoPages();
+    await maker.call(changeSite, {
+      params,
+      body: { seen: 0, label: 'Height', change: { height: 'unlisted' } },
+    });
+    const link = (await maker.publish(params.site)).live?.siteLinkPath ?? '';
+    expect((await server.get(`${link}one/`)).statusCode).toBe(200);
+    const { revision } = await maker.state(params.site);
+    await maker.call(changePage, {
+      params: { ...params, page: one },
+      body: { seen: revision, label: 'Away', change: { archived: true, height: 'private' } },
+    });
+    expect((await server.get(`${link}one/`)).statusCode).toBe(404);
+    expect((await server.get(`${link}two/`)).statusCode).toBe(200);
+    const state = await maker.state(params.site);
+    expect(state.live.waiting).toEqual([]);
+    expect(state.pages.find(({ id }) => id === one)).toMatchObject({ archived: true, height: 'private' });
+    expect(state.pages.find(({ id }) => id === two)).toMatchObject({ archived: false });
+  });
+});
+
+test('the name of a step may hold a title of any length; it is shortened, never refused', async () => {
+  const { maker, params, one } = await twoPages();
+  const { revision } = await maker.state(params.site);
+  const label = `Words in ${'a very long title '.repeat(12)}`;
+  const { history } = await maker.call(changePage, {
+    params: { ...params, page: one },
+    body: { seen: revision, label, change: { summary: 'Saved.' } },
+  });
+  expect(history.undo?.length).toBeLessThanOrEqual(120);
+  expect(label.startsWith(history.undo?.slice(0, -1) ?? '?')).toBe(true);
 });
