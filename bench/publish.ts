@@ -6,6 +6,7 @@ import { fromParagraphs } from '../core/content/rich-text.ts';
 import { edit } from '../server/db/edit.ts';
 import { newId } from '../server/db/new-id.ts';
 import { importMaterial } from '../server/media/import-material.ts';
+import { newPart } from '../core/content/new-part.ts';
 import { emptyPage } from '../server/pages/new-page.ts';
 import { publish } from '../server/publish/publish.ts';
 import { loadDraft, ownSite } from '../server/sites/load-draft.ts';
@@ -43,7 +44,7 @@ async function thirtyProjects(server: BenchServer): Promise<Page[]> {
           kind: 'words',
           text: fromParagraphs('Why it was made.\n\nHow it was made.'),
         },
-        { id: newId(), height: 'public', kind: 'gallery', title: '', pictures },
+        newPart('gallery', newId(), pictures),
       ],
     });
   }

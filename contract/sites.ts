@@ -7,6 +7,7 @@ import { materialContentSchema, materialSchema } from '#core/content/material.ts
 import { warnings } from '#core/gallery/picture-quality.ts';
 import { partialDateSchema } from '#core/content/partial-date.ts';
 import { pageContentSchema, pageSchema } from '#core/content/page.ts';
+import { starterKeys } from '#core/content/starters.ts';
 import { tagsSchema } from '#core/content/tags.ts';
 import { siteContentSchema, siteSchema } from '#core/content/site.ts';
 import { shortened } from '#core/words/shortened.ts';
@@ -134,6 +135,8 @@ export const createProject = route({
     materials: z.array(idSchema).max(200),
     /** Another project to start from; title and materials then come from it. */
     copyOf: idSchema.optional(),
+    /** An outline to start from; its parts are empty. */
+    starter: z.enum(starterKeys).optional(),
   }),
   reply: patchSchema.extend({ page: idSchema }),
 });

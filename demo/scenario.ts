@@ -1,3 +1,5 @@
+import type { CaseFacts } from '#core/content/case-facts.ts';
+import type { galleryCaptions, galleryLayouts } from '#core/content/part.ts';
 import type { Provenance } from '#core/content/provenance.ts';
 
 /**
@@ -8,12 +10,18 @@ export interface DemoProject {
   folder: string;
   title: string;
   summary: string;
-  facts: { when: string; role: string; madeWith: string; withWhom: string };
+  facts: Partial<CaseFacts>;
   opening: { layout: 'full' | 'strip'; pictures: string[] };
   parts: (
     | { kind: 'words'; text: string }
     | { kind: 'picture'; file: string; width: 'text' | 'wide' | 'full' }
-    | { kind: 'gallery'; title: string; files: string[] }
+    | {
+        kind: 'gallery';
+        title: string;
+        files: string[];
+        layout?: (typeof galleryLayouts)[number];
+        captions?: (typeof galleryCaptions)[number];
+      }
     | { kind: 'document' | 'sound'; file: string }
     | { kind: 'clip'; file: string; still: string }
     /** Path of a stand-in page. */
@@ -42,10 +50,15 @@ export const live: DemoProject[] = [
     summary:
       'A wall clock with one hand that goes round once per tide, so the whole house knows when the slip is dry.',
     facts: {
-      when: 'September to December 2025',
+      from: '2025-09',
+      to: '2025-12',
       role: 'Design, making, testing',
-      madeWith: 'Birch plywood, brass, one slow motor',
-      withWhom: 'Idris, who checked the gear sums',
+      withWhom: [{ name: 'Idris', did: 'checked the gear sums' }],
+      course: 'Making Things Last, year two',
+      madeWith: 'Bandsaw, lathe, a borrowed laser cutter',
+      materials: 'Birch plywood, brass, one slow motor',
+      tags: ['clock', 'harbour', 'reclaimed'],
+      licence: 'CC-BY-NC-4.0',
     },
     opening: { layout: 'full', pictures: ['08-hero-on-wall.jpg'] },
     parts: [
@@ -99,10 +112,13 @@ I cut the first gears before I had done the sums properly, and lost a sheet of p
     title: 'Fold-flat bee hotel',
     summary: 'A house for solitary bees that arrives flat, goes up with one strap, and opens for cleaning.',
     facts: {
-      when: 'January to April 2026',
+      from: '2026-01',
+      to: '2026-04',
       role: 'Design and making',
-      madeWith: 'Offcut plywood, reeds, one red strap',
-      withWhom: 'The allotment on Quay Lane',
+      withWhom: [{ name: 'The allotment on Quay Lane', did: 'lent a fence and watched the bees' }],
+      field: 'Flat-pack, wildlife',
+      materials: 'Offcut plywood, reeds, one red strap',
+      licence: 'all-rights-reserved',
     },
     opening: {
       layout: 'strip',
@@ -159,10 +175,9 @@ export const draft: DemoProject = {
   title: 'Sailcloth satchel',
   summary: '',
   facts: {
-    when: 'October to November 2025',
-    role: '',
-    madeWith: 'A torn mainsail, mooring rope',
-    withWhom: '',
+    from: '2025-10',
+    to: '2025-11',
+    materials: 'A torn mainsail, mooring rope',
   },
   opening: { layout: 'full', pictures: ['06-hero.jpg'] },
   parts: [

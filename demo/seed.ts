@@ -7,6 +7,7 @@ import { generateKeyBetween } from 'fractional-indexing';
 import { z } from 'zod';
 import { newPart } from '#core/content/new-part.ts';
 import type { Page } from '#core/content/page.ts';
+import { noFacts } from '#core/content/case-facts.ts';
 import { type Part, partSchema } from '#core/content/part.ts';
 import { mine } from '#core/content/provenance.ts';
 import { pageSlug } from '#core/content/address.ts';
@@ -125,7 +126,9 @@ export async function seedDemo(
       const base = { id: newId(), height: 'public' as const };
       if (part.kind === 'words') parts.push({ ...base, kind: 'words', text: richText(part.text) });
       else if (part.kind === 'picture')
-        parts.push({ ...base, kind: 'picture', material: await of(part.file), width: part.width });
+        parts.push(
+          partSchema.parse({ ...base, kind: 'picture', material: await of(part.file), width: part.width }),
+        );
       else if (part.kind === 'document')
         parts.push({ ...base, kind: 'document', material: await of(part.file), download: false });
       else if (part.kind === 'clip') {
@@ -159,7 +162,10 @@ export async function seedDemo(
       else {
         const materials = [];
         for (const file of part.files) materials.push(await of(file));
-        parts.push({ ...base, kind: 'gallery', title: part.title, pictures: materials });
+        const { title, layout, captions } = part;
+        parts.push(
+          partSchema.parse({ ...base, kind: 'gallery', title, pictures: materials, layout, captions }),
+        );
       }
     }
     const opening = [];
@@ -181,7 +187,7 @@ export async function seedDemo(
       ),
       title: project.title,
       summary: project.summary,
-      facts: project.facts,
+      facts: { ...noFacts, ...project.facts },
       opening: { layout: project.opening.layout, pictures: opening },
       parts,
     };

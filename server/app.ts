@@ -103,6 +103,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
       decoding,
       open,
       rendererVersion: deps.rendererVersion,
+      publicOrigin: deps.config.publicOrigin,
     };
     siteRoutes(maker, publishing);
     pageRoutes(maker, publishing);

@@ -14,6 +14,10 @@ const environmentSchema = z.object({
   DATABASE_URL: z.string().optional(),
   DEMO: flag,
   STANDINS_PORT: z.coerce.number().int().min(0).max(65_535).default(4182),
+  PUBLIC_ORIGIN: z
+    .url({ protocol: /^https?$/ })
+    .transform((url) => new URL(url).origin)
+    .optional(),
   SECURE_COOKIES: flag,
   READERS: z.coerce
     .number()
@@ -38,6 +42,8 @@ export interface Config {
   standInsPort: number;
   /** Origins on this machine that links may lead to: the demo's stand-ins. Nothing outside the demo sets it. */
   standIns: readonly string[];
+  /** Origin readers reach this server at, for what must name it in full: previews of links. */
+  publicOrigin: string;
   secureCookies: boolean;
   /** Processes beside this one that answer readers; 0: this one does it all. */
   readers: number;
@@ -58,6 +64,7 @@ export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config
     demo: read.DEMO,
     standInsPort: read.STANDINS_PORT,
     standIns: [],
+    publicOrigin: read.PUBLIC_ORIGIN ?? `http://${read.HOST}:${read.PORT}`,
     secureCookies: read.SECURE_COOKIES,
     readers: read.READERS,
     maxFileBytes: read.MAX_FILE_MB * 1024 * 1024,

@@ -71,6 +71,7 @@ export async function open(
         .update(await readFile(places.code))
         .digest('hex')
         .slice(0, 16),
+      publicOrigin: config.publicOrigin,
     };
     const readers = config.readers > 0 ? new Readers(config.readers, places.reader) : null;
     const app = await buildApp({ ...publishing, config, studioFolder: places.studio, readers });

@@ -3,6 +3,7 @@ import { heights } from '../content/height.ts';
 import type { LinkFacts } from '../content/link.ts';
 import { sampleLinkFacts } from '../content/sample-link.ts';
 import type { Material, PictureFacts } from '../content/material.ts';
+import { noFacts } from '../content/case-facts.ts';
 import { mine } from '../content/provenance.ts';
 import type { Page } from '../content/page.ts';
 import { type LinkForm, linkForms, type Part } from '../content/part.ts';
@@ -93,7 +94,14 @@ function part(
 ): Part {
   const id = `part-${pageAt}-${at}`;
   if (spec.kind === 'picture')
-    return { id, height: spec.height, kind: 'picture', material: spec.materials[0] ?? null, width: 'wide' };
+    return {
+      id,
+      height: spec.height,
+      kind: 'picture',
+      material: spec.materials[0] ?? null,
+      width: 'wide',
+      link: '',
+    };
   if (spec.kind === 'link')
     return {
       id,
@@ -103,7 +111,7 @@ function part(
       form: spec.form,
       align: 'left',
     };
-  const base = { id, height: spec.height };
+  const base = { id, height: spec.height, prompt: `secret-prompt ${id}` };
   const [one = null, other = null] = spec.materials;
   if (spec.kind === 'credits') return { ...base, kind: 'credits' };
   if (spec.kind === 'compare')
@@ -130,6 +138,9 @@ function part(
       kind: 'gallery',
       title: `gallery ${marker.part(id)}`,
       pictures: spec.materials,
+      layout: 'rows',
+      captions: 'below',
+      autoplay: false,
     };
   const text = { type: 'text' as const, text: `words ${marker.part(id)}` };
   return {
@@ -143,6 +154,7 @@ function part(
 const pageSpec = fc.record({
   height: mostlyOpen,
   parentStep: fc.option(fc.nat(5), { nil: null }),
+  cover: fc.option(materialId, { nil: null }),
   opening: fc.uniqueArray(materialId, { maxLength: 2 }),
   parts: fc.array(partSpec, { maxLength: 4 }),
 });
@@ -174,7 +186,8 @@ export const draftArbitrary: fc.Arbitrary<Draft> = fc
         rank: `a${at}`,
         parent,
         opening: { layout: 'full', pictures: page.opening },
-        facts: { when: `when ${marker.page(id)}`, role: '', withWhom: '', madeWith: '' },
+        facts: { ...noFacts, when: `when ${marker.page(id)}` },
+        cover: { picture: page.cover, focus: null },
         parts: page.parts.map((one, partAt) => part(at, partAt, one)),
         archived: false,
       };

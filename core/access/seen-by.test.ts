@@ -54,7 +54,7 @@ describe('seenBy', () => {
         for (const page of draft.pages) {
           const open = (levels.get(page.id) ?? 0) >= needed[viewer.kind];
           if (!open) expect(bytes).not.toContain(marker.page(page.id));
-          else page.opening.pictures.forEach((id) => shown.add(id));
+          else [...page.opening.pictures, page.cover.picture ?? ''].forEach((id) => shown.add(id));
           for (const part of page.parts) {
             const partOpen = (levels.get(part.id) ?? 0) >= needed[viewer.kind];
             if (!partOpen) expect(bytes).not.toContain(marker.part(part.id));

@@ -6,7 +6,7 @@ import type { DocumentFacts } from '../content/document.ts';
 import type { LinkFacts } from '../content/link.ts';
 import { materialsOn } from '../content/materials-on.ts';
 import type { Material, MaterialKind, MaterialOf, PictureFacts } from '../content/material.ts';
-import { byRank, type Opening, type Page } from '../content/page.ts';
+import { byRank, noCover, type Opening, type Page } from '../content/page.ts';
 import { isEmptyPart, materialsOf, type Part, type PartShape } from '../content/part.ts';
 import { shownSize } from '../gallery/fixed-frame.ts';
 import type { Draft, Site } from '../content/site.ts';
@@ -40,13 +40,16 @@ export type SeenMaterial =
       });
 export type SeenMaterialOf<K extends MaterialKind> = Extract<SeenMaterial, { kind: K }>;
 
-/** A part as a reader gets it: its height is nobody's business, and neither are the questions behind a reflection. */
+/**
+ * A part as a reader gets it: its height is nobody's business, and neither is what its maker was asked, by a starter or
+ * by the questions behind a reflection.
+ */
 export type SeenPart =
   | Exclude<PartShape, { kind: 'reflection' | 'credits' }>
-  | { id: Id; kind: 'reflection'; texts: string[] }
-  | { id: Id; kind: 'credits'; credits: CreditPiece[][] };
+  | (Pick<PartShape, 'id' | 'beside'> & { kind: 'reflection'; texts: string[] })
+  | (Pick<PartShape, 'id' | 'beside'> & { kind: 'credits'; credits: CreditPiece[][] });
 
-export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title' | 'summary' | 'facts'> & {
+export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title' | 'summary' | 'facts' | 'cover'> & {
   parent: Id | null;
   opening: Opening;
   parts: SeenPart[];
@@ -89,19 +92,16 @@ function inScope(viewer: Viewer, path: readonly Page[]): boolean {
  * @param credits whom the page has to name
  */
 export function seenPart(part: Part, credits: CreditPiece[][]): SeenPart {
-  switch (part.kind) {
-    case 'reflection':
-      return {
-        id: part.id,
-        kind: part.kind,
-        texts: part.answers.map(({ text }) => text.trim()).filter(Boolean),
-      };
-    case 'credits':
-      return { id: part.id, kind: part.kind, credits };
-    default: {
-      const { height: _, ...seen } = part;
-      return seen;
+  const { height: _, prompt: _prompt, ...seen } = part;
+  switch (seen.kind) {
+    case 'reflection': {
+      const { answers, ...rest } = seen;
+      return { ...rest, texts: answers.map(({ text }) => text.trim()).filter(Boolean) };
     }
+    case 'credits':
+      return { ...seen, credits };
+    default:
+      return seen;
   }
 }
 
@@ -196,6 +196,8 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     return Boolean(seen);
   };
 
+  const isPictureId = (id: Id | null): id is Id => id !== null && known.get(id)?.kind === 'picture';
+
   const pages = inReadingOrder(open).map((page): SeenPage => {
     const parts = page.parts.filter(
       (part) =>
@@ -211,6 +213,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       title: page.title,
       summary: page.summary,
       facts: page.facts,
+      cover: isPictureId(page.cover.picture) && show(page.cover.picture) ? page.cover : noCover,
       parent: page.parent !== null && openIds.has(page.parent) && page.id !== entry ? page.parent : null,
       opening: { layout: page.opening.layout, pictures: page.opening.pictures.filter(show) },
       parts: parts

@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { newPart } from '../content/new-part.ts';
+import { noCover } from '../content/page.ts';
 import type { Part } from '../content/part.ts';
 import { mine } from '../content/provenance.ts';
 import { sampleSound } from '../content/sample-sound.ts';
@@ -17,7 +18,11 @@ const evidence = {
 
 test('an empty page needs a title, something on it, a line that says what it is, and evidence', () => {
   expect(
-    pageNeeds({ title: ' ', summary: '', opening, parts: [newPart('words', 'part-one')] }, new Map(), 3),
+    pageNeeds(
+      { title: ' ', summary: '', cover: noCover, opening, parts: [newPart('words', 'part-one')] },
+      new Map(),
+      3,
+    ),
   ).toEqual([
     { kind: 'title', count: 1 },
     { kind: 'content', count: 1 },
@@ -30,6 +35,7 @@ test('each material counts once, however often it is shown; what is said and cre
   const page = {
     title: 'Tide clock',
     summary: 'A clock',
+    cover: noCover,
     opening,
     parts: [evidence, newPart('sound', 'part-two', ['sound-001'])],
   };

@@ -19,7 +19,7 @@ export interface Need {
  * @param evidenceWanted how many pieces of evidence its maker wants in each project
  */
 export function pageNeeds(
-  page: Pick<Page, 'title' | 'summary' | 'opening' | 'parts'>,
+  page: Pick<Page, 'title' | 'summary' | 'cover' | 'opening' | 'parts'>,
   materials: ReadonlyMap<Id, Material>,
   evidenceWanted: number,
 ): Need[] {

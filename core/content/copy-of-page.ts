@@ -9,6 +9,7 @@ import type { Page } from './page.ts';
  * @param newId makes an id for the page and each of its parts
  */
 export function copyOfPage(page: Page, at: Pick<Page, 'rank' | 'slug'>, newId: () => Id): Page {
+  const ids = new Map(page.parts.map(({ id }) => [id, newId()]));
   return {
     ...page,
     ...at,
@@ -16,6 +17,14 @@ export function copyOfPage(page: Page, at: Pick<Page, 'rank' | 'slug'>, newId: (
     title: page.title ? `Copy of ${page.title}`.slice(0, 160) : '',
     height: 'private',
     archived: false,
-    parts: page.parts.map((part) => ({ ...part, id: newId() })),
+    parts: page.parts.map((part) => {
+      const { beside, ...own } = part;
+      const other = beside && ids.get(beside.with);
+      return {
+        ...own,
+        id: ids.get(part.id) ?? newId(),
+        ...(beside && other ? { beside: { ...beside, with: other } } : {}),
+      };
+    }),
   };
 }

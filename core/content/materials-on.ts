@@ -2,8 +2,11 @@ import type { Id } from './id.ts';
 import type { Page } from './page.ts';
 import { materialsOf } from './part.ts';
 
-/** The materials a page shows, in reading order, each as often as it stands there. */
-export const materialsOn = ({ opening, parts }: Pick<Page, 'opening' | 'parts'>): Id[] => [
-  ...opening.pictures,
-  ...parts.flatMap(materialsOf),
-];
+/**
+ * The materials a page shows, in reading order, each as often as it stands there. A cover that stands nowhere on the page
+ * itself comes last: it is shown wherever the page is.
+ */
+export function materialsOn({ cover, opening, parts }: Pick<Page, 'cover' | 'opening' | 'parts'>): Id[] {
+  const standing = [...opening.pictures, ...parts.flatMap(materialsOf)];
+  return cover.picture === null || standing.includes(cover.picture) ? standing : [...standing, cover.picture];
+}

@@ -9,9 +9,17 @@ export function newPart(kind: PartKind, id: Id, materials: readonly Id[] = []): 
     case 'words':
       return { ...base, kind, text: { type: 'doc', content: [] } };
     case 'picture':
-      return { ...base, kind, material, width: 'wide' };
+      return { ...base, kind, material, width: 'wide', link: '' };
     case 'gallery':
-      return { ...base, kind, title: '', pictures: [...materials] };
+      return {
+        ...base,
+        kind,
+        title: '',
+        pictures: [...materials],
+        layout: 'rows',
+        captions: 'below',
+        autoplay: false,
+      };
     case 'document':
       return { ...base, kind, material, download: false };
     case 'sound':

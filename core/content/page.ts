@@ -1,6 +1,8 @@
 import { z } from 'zod';
+import { caseFactsSchema } from './case-facts.ts';
 import { heightSchema } from './height.ts';
 import { idSchema } from './id.ts';
+import { line } from './line.ts';
 import { partsSchema } from './part.ts';
 
 export const pageKinds = ['home', 'project', 'about', 'resume', 'plain', 'heading', 'link'] as const;
@@ -12,15 +14,15 @@ export const openingSchema = z.object({
 });
 export type Opening = z.infer<typeof openingSchema>;
 
-const line = (most: number) => z.string().max(most, `This can be at most ${most} characters long.`);
-
-export const caseFactsSchema = z.object({
-  when: line(80).default(''),
-  role: line(160).default(''),
-  withWhom: line(200).default(''),
-  madeWith: line(200).default(''),
+/** The picture that stands for a page elsewhere: on the wall, beside its neighbours, where a link to it is shown. */
+export const coverSchema = z.object({
+  /** Null: the first picture of the page. */
+  picture: idSchema.nullable(),
+  /** The point kept in view when this cover is cropped, as shares of width and height; null: the picture's own. */
+  focus: z.object({ x: z.number().min(0).max(1), y: z.number().min(0).max(1) }).nullable(),
 });
-export type CaseFacts = z.infer<typeof caseFactsSchema>;
+export type Cover = z.infer<typeof coverSchema>;
+export const noCover: Cover = { picture: null, focus: null };
 
 /** What a maker can change on a page; every member is checked on its own. */
 export const pageContentSchema = z.object({
@@ -33,6 +35,7 @@ export const pageContentSchema = z.object({
   height: heightSchema,
   rank: z.string().min(1).max(200),
   parent: idSchema.nullable(),
+  cover: coverSchema,
   opening: openingSchema,
   facts: caseFactsSchema,
   parts: partsSchema,

@@ -1,10 +1,30 @@
 import { z } from 'zod';
 import { heightSchema } from './height.ts';
 import { type Id, idSchema } from './id.ts';
+import { line } from './line.ts';
 import type { MaterialKind } from './material.ts';
 import { plainText, richTextSchema } from './rich-text.ts';
 
-const base = { id: idSchema, height: heightSchema.default('public') };
+/** Stands beside another part instead of below it, as long as that one is right before it. */
+export const besideSchema = z.object({
+  with: idSchema,
+  /** How much of the width the other part gets. */
+  share: z.number().min(0.2).max(0.8),
+});
+
+const base = {
+  id: idSchema,
+  height: heightSchema.default('public'),
+  beside: besideSchema.optional(),
+  /** What a starter asks its maker for here; shown to nobody else. */
+  prompt: line(300).optional(),
+};
+
+/** A web address, or none. */
+const webAddress = z.union([
+  z.literal(''),
+  z.url({ protocol: /^https?$/, error: 'This is no web address.' }).max(2000),
+]);
 
 export const pictureWidths = ['text', 'wide', 'full'] as const;
 
@@ -14,12 +34,22 @@ const pictureSchema = z.object({
   kind: z.literal('picture'),
   material: idSchema.nullable(),
   width: z.enum(pictureWidths).default('wide'),
+  /** Where a click on it leads; empty: it is opened large. */
+  link: webAddress.default(''),
 });
+
+export const galleryLayouts = ['rows', 'columns', 'grid', 'one-large'] as const;
+export const galleryCaptions = ['below', 'on-hover', 'hidden'] as const;
 const gallerySchema = z.object({
   ...base,
   kind: z.literal('gallery'),
   title: z.string().max(120).default(''),
   pictures: z.array(idSchema).max(200),
+  layout: z.enum(galleryLayouts).default('rows'),
+  /** `on-hover`: while a picture is pointed at or in focus, and below it where nothing can be pointed with. */
+  captions: z.enum(galleryCaptions).default('below'),
+  /** One large picture after another, by itself and slowly. Never for readers who want less motion, nor on touch. */
+  autoplay: z.boolean().default(false),
 });
 
 const documentSchema = z.object({
@@ -42,15 +72,14 @@ const linkSchema = z.object({
   align: z.enum(['left', 'centre', 'right']).default('left'),
 });
 
-const line = (most: number) =>
-  z.string().max(most, `This can be at most ${most} characters long.`).default('');
+const words = (most: number) => line(most).default('');
 
 const quoteSchema = z.object({
   ...base,
   kind: z.literal('quote'),
-  text: line(1200),
+  text: words(1200),
   /** Who said or wrote it. */
-  by: line(200),
+  by: words(200),
 });
 const compareSchema = z.object({
   ...base,
@@ -65,9 +94,9 @@ const evidenceSchema = z.object({
   ...base,
   kind: z.literal('evidence'),
   material: idSchema.nullable(),
-  what: line(1200),
-  why: line(1200),
-  shows: line(1200),
+  what: words(1200),
+  why: words(1200),
+  shows: words(1200),
 });
 const reflectionSchema = z.object({
   ...base,
@@ -77,8 +106,8 @@ const reflectionSchema = z.object({
       z.object({
         id: idSchema,
         /** The question it answers: its maker's guide, shown to nobody else. */
-        question: line(300),
-        text: line(6000),
+        question: words(300),
+        text: words(6000),
       }),
     )
     .max(12, 'A reflection answers at most twelve questions. Start another one for the rest.'),
@@ -88,11 +117,9 @@ const creditsSchema = z.object({ ...base, kind: z.literal('credits') });
 const contactSchema = z.object({
   ...base,
   kind: z.literal('contact'),
-  words: line(600),
+  words: words(600),
   email: z.union([z.literal(''), z.email('This is no e-mail address.')]).default(''),
-  link: z
-    .union([z.literal(''), z.url({ protocol: /^https?$/, error: 'This is no web address.' })])
-    .default(''),
+  link: webAddress.default(''),
 });
 
 /** One piece of a page. Each kind is one member; captions and alt text belong to the material, not to the place. */
@@ -112,8 +139,12 @@ export const partSchema = z.discriminatedUnion('kind', [
   contactSchema,
 ]);
 export type Part = z.infer<typeof partSchema>;
-/** A part without its height: what it shows. */
-export type PartShape = Part extends infer P ? (P extends Part ? Omit<P, 'height'> : never) : never;
+/** A part without what is its maker's alone: what it shows. */
+export type PartShape = Part extends infer P
+  ? P extends Part
+    ? Omit<P, 'height' | 'prompt'>
+    : never
+  : never;
 export type PartKind = Part['kind'];
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
 

@@ -5,7 +5,7 @@ export const mostTags = 20;
 /** Words a maker sorts materials by. No two that differ only in case. */
 export const tagsSchema = z
   .array(z.string().trim().min(1).max(40, 'A tag can be at most 40 characters long.'))
-  .max(mostTags, `A material can have at most ${mostTags} tags.`);
+  .max(mostTags, `There can be at most ${mostTags} tags.`);
 
 const key = (tag: string): string => tag.toLocaleLowerCase('en');
 

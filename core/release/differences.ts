@@ -87,6 +87,7 @@ function pageChanges(before: Draft, after: Draft, was: Page, page: Page): string
   if (was.summary !== page.summary) what.push('summary');
   if (was.slug !== page.slug) what.push('address of the page');
   if (!same(was.facts, page.facts)) what.push('case facts');
+  if (!same(was.cover, page.cover)) what.push('cover');
   if (
     !same(was.opening, page.opening) ||
     !same(

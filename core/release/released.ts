@@ -1,7 +1,7 @@
 import { effectiveHeight } from '../access/effective-height.ts';
 import { reaches } from '../content/height.ts';
 import type { Draft } from '../content/site.ts';
-import { materialsOf } from '../content/part.ts';
+import { materialsOn } from '../content/materials-on.ts';
 
 /**
  * The part of a draft that a release may keep: nothing whose effective height is Private. Later differences are
@@ -17,9 +17,7 @@ export function releasable(draft: Draft): Draft {
         reaches(effectiveHeight(draft, { page: page.id, part: part.id }).height, 'invited'),
       ),
     }));
-  const used = new Set(
-    pages.flatMap((page) => [...page.opening.pictures, ...page.parts.flatMap((part) => materialsOf(part))]),
-  );
+  const used = new Set(pages.flatMap(materialsOn));
   for (const { id, shownBy } of draft.materials) if (used.has(id) && shownBy !== null) used.add(shownBy);
   return { site: draft.site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };
 }

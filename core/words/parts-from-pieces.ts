@@ -1,5 +1,6 @@
 import type { DocumentPiece } from '../content/document.ts';
 import type { Id } from '../content/id.ts';
+import { newPart } from '../content/new-part.ts';
 import type { Part } from '../content/part.ts';
 
 /**
@@ -20,7 +21,7 @@ export function partsFromPieces(
     const base = { id: newId(), height: 'public' as const };
     if (piece.type === 'picture') {
       const material = materials[piece.picture];
-      return material ? [{ ...base, kind: 'picture', material, width: 'wide' }] : [];
+      return material ? [newPart('picture', base.id, [material])] : [];
     }
     const [first, ...rest] = piece.blocks;
     const said =

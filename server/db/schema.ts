@@ -17,7 +17,8 @@ import type { Fixes } from '#core/content/fixes.ts';
 import type { DocumentContent } from '#core/content/document.ts';
 import type { MaterialFacts, MaterialKind } from '#core/content/material.ts';
 import { mine, type Provenance } from '#core/content/provenance.ts';
-import type { CaseFacts, Opening, Page } from '#core/content/page.ts';
+import type { CaseFacts } from '#core/content/case-facts.ts';
+import { type Cover, noCover, type Opening, type Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
 import type { Height } from '#core/content/height.ts';
 import type { Draft, Site } from '#core/content/site.ts';
@@ -100,6 +101,7 @@ export const pages = pgTable(
     title: text('title').notNull(),
     summary: text('summary').notNull(),
     height: text('height').$type<Height>().notNull(),
+    cover: jsonb('cover').$type<Cover>().notNull().default(noCover),
     opening: jsonb('opening').$type<Opening>().notNull(),
     facts: jsonb('facts').$type<CaseFacts>().notNull(),
     parts: jsonb('parts').$type<Part[]>().notNull(),

@@ -17,6 +17,7 @@ import {
 import { emptyDocument } from '#core/content/document.ts';
 import { fixesSchema, hasBurntIn } from '#core/content/fixes.ts';
 import { materialsOn } from '#core/content/materials-on.ts';
+import { noCover } from '#core/content/page.ts';
 import { withoutMaterial } from '#core/content/part.ts';
 import type { Material } from '#core/content/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
@@ -195,6 +196,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       for (const page of rows) {
         if (!materialsOn(page).some((id) => gone.has(id))) continue;
         await running.update('page', page.id, {
+          cover: page.cover.picture !== null && gone.has(page.cover.picture) ? noCover : page.cover,
           opening: { ...page.opening, pictures: page.opening.pictures.filter((id) => !gone.has(id)) },
           parts: page.parts.map((part) => [...gone].reduce(withoutMaterial, part)),
         });

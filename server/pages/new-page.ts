@@ -1,4 +1,5 @@
-import type { Page } from '#core/content/page.ts';
+import { noFacts } from '#core/content/case-facts.ts';
+import { noCover, type Page } from '#core/content/page.ts';
 import { newId } from '../db/new-id.ts';
 
 /** A page with nothing on it, as high as the site lets it. */
@@ -13,7 +14,8 @@ export function emptyPage(kind: Page['kind'], rank: string, slug: string): Page 
     summary: '',
     height: 'public',
     opening: { layout: 'words', pictures: [] },
-    facts: { when: '', role: '', withWhom: '', madeWith: '' },
+    cover: noCover,
+    facts: noFacts,
     parts: [],
     archived: false,
   };

@@ -7,7 +7,8 @@ import { copyOfPage } from '#core/content/copy-of-page.ts';
 import type { Material } from '#core/content/material.ts';
 import { newPart } from '#core/content/new-part.ts';
 import type { Page } from '#core/content/page.ts';
-import { partsSchema } from '#core/content/part.ts';
+import { isEmptyPart, partsSchema } from '#core/content/part.ts';
+import { partsOfStarter } from '#core/content/starters.ts';
 import { partsFor } from '#core/content/parts-for.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import { contentOf, edit } from '../db/edit.ts';
@@ -79,6 +80,11 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
       const page = model
         ? copyOfPage(contentOf.page(model), { rank, slug }, newId)
         : projectFrom(body.title, chosen, rank, slug);
+      if (body.starter)
+        page.parts = [
+          ...partsOfStarter(body.starter, newId),
+          ...page.parts.filter((part) => !isEmptyPart(part)),
+        ];
       id = page.id;
       await running.insert('page', page);
     });

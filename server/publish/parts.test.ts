@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { addNote, changeMaterial, changePage, changeSite, createProject } from '#contract/sites.ts';
 import type { Part } from '#core/content/part.ts';
+import { newPart } from '#core/content/new-part.ts';
 import { mine, type Provenance } from '#core/content/provenance.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
@@ -178,8 +179,8 @@ describe('every kind of part', () => {
   test('a note is in nothing a reader gets, even where a part points at it', async () => {
     const note = ids['note'] ?? '';
     await setParts([
-      { ...base('gallery'), kind: 'gallery', title: 'Two', pictures: [note, ids['gears'] ?? ''] },
-      { ...base('picture'), kind: 'picture', material: note, width: 'wide' },
+      newPart('gallery', 'gallery-1', [note, ids['gears'] ?? '']),
+      newPart('picture', 'picture-1', [note]),
       { ...evidence(), material: note } as Part,
     ]);
     const html = await published();

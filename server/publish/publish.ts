@@ -93,6 +93,7 @@ async function entranceTree(
   deps: PublishDeps,
   view: SiteView,
   { pictures, files, contents, shownOf, media }: Made,
+  base: string | null,
   onPage: () => void,
 ): Promise<FileTree> {
   const shown = Object.values(view.materials).flatMap(shownOf);
@@ -102,7 +103,7 @@ async function entranceTree(
     file: ({ id }, as) => media[as].get(id)?.path ?? '',
   };
   return {
-    ...(await renderEntrance(deps, view, sources, onPage)),
+    ...(await renderEntrance(deps, view, sources, base, onPage)),
     ...pictureFiles(shown.flatMap(({ id }) => files.get(id) ?? [])),
     ...mediaTree(view, media),
     ...deps.assets.files,
@@ -149,12 +150,15 @@ async function attempt(
   const total = views.reduce((sum, view) => sum + view.pages.length, 0);
   let done = 0;
   const onPage = () => progress('Writing pages', ++done, total);
-  const tree = async (view: SiteView | null) => {
+  const tree = async (view: SiteView | null, base: string | null = null) => {
     signal.throwIfAborted();
-    return view && entranceTree(deps, view, made, onPage);
+    return view && entranceTree(deps, view, made, base, onPage);
   };
+  // An address may change; then the one written here leads on to the new one. A key never stands in a page.
+  const { address } = source.site;
+  const base = address === null ? null : `${deps.publicOrigin}/${address}/`;
   const manifest: Manifest = {
-    public: await tree(entrances.public),
+    public: await tree(entrances.public, base),
     siteLink: await tree(entrances.siteLink),
     pageLinks: {},
   };

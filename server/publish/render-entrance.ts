@@ -20,6 +20,8 @@ export interface RenderDeps {
   assets: StoredAssets;
   /** Changes whenever the renderer's code does; part of every input's hash. */
   rendererVersion: string;
+  /** Origin readers reach this server at. */
+  publicOrigin: string;
 }
 
 /** Name of what a page is rendered from; equal names mean equal bytes. */
@@ -31,16 +33,18 @@ function inputKey(input: PageInput, { assets, rendererVersion }: RenderDeps): st
  * The pages of one entrance, by path. A page whose inputs were rendered before is taken from the store; only the
  * others are rendered.
  *
+ * @param base where the entrance stands on the web, if everybody may know
  * @param onPage called after each page with whether it had to be rendered
  */
 export async function renderEntrance(
   deps: RenderDeps,
   view: SiteView,
   sources: MediaSources,
+  base: string | null,
   onPage: (rendered: boolean) => void,
 ): Promise<FileTree> {
   const { db, blobs } = deps;
-  const wanted = pageInputs(view, sources).map(({ path, input }) => ({
+  const wanted = pageInputs(view, sources, base).map(({ path, input }) => ({
     path,
     input,
     key: inputKey(input, deps),

@@ -113,6 +113,6 @@ export class Readers {
 
   /** A reader that is just ending cannot be told anything; its exit says the rest. */
   #send(worker: Worker, message: ToReader): void {
-    if (worker.isConnected()) worker.send(message);
+    if (worker.isConnected()) worker.send(message, () => {});
   }
 }

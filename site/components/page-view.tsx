@@ -1,5 +1,9 @@
+import type { SeenPart } from '#core/access/seen-by.ts';
+import { standingBeside } from '#core/content/beside.ts';
+import { factsLine } from '#core/content/facts-line.ts';
 import type { PageInput, Card } from '../render/page-input.ts';
 import { OpeningView } from './opening-view.tsx';
+import { Pair } from './pair.tsx';
 import { PartView } from './part-view.tsx';
 import { focusAt, PictureView } from './picture-view.tsx';
 import { Rows } from './rows.tsx';
@@ -69,21 +73,25 @@ function Wall({ cards, toRoot, label }: { cards: readonly Card[]; toRoot: string
   );
 }
 
-const factNames = { when: 'When', role: 'Role', madeWith: 'Made with', withWhom: 'With whom' } as const;
-
 function Facts({ input }: { input: PageInput }) {
   const slots = useSlots();
-  const filled = (Object.keys(factNames) as (keyof typeof factNames)[]).filter(
-    (key) => input.page.facts[key],
-  );
+  const facts = factsLine(input.page.facts);
   const shown =
-    filled.length > 0 ? (
+    facts.length > 0 ? (
       <div className="wrap facts-band">
         <dl className="facts">
-          {filled.map((key) => (
-            <div key={key}>
-              <dt>{factNames[key]}</dt>
-              <dd>{input.page.facts[key]}</dd>
+          {facts.map(({ name, value, url }) => (
+            <div key={name}>
+              <dt>{name}</dt>
+              <dd>
+                {url ? (
+                  <a href={url} rel="license">
+                    {value}
+                  </a>
+                ) : (
+                  value
+                )}
+              </dd>
             </div>
           ))}
         </dl>
@@ -94,21 +102,41 @@ function Facts({ input }: { input: PageInput }) {
 
 function Parts({ input }: { input: PageInput }) {
   const slots = useSlots();
+  const { parts } = input.page;
+  const beside = standingBeside(parts);
+  const drawn = (part: SeenPart, at: number) => {
+    const shown = (
+      <PartView
+        part={part}
+        pictures={input.pictures}
+        medium={input.media[part.id] ?? null}
+        toRoot={input.toRoot}
+      />
+    );
+    return slots.part ? slots.part(part, shown, at) : shown;
+  };
   return (
     <>
-      {input.page.parts.map((part, at) => {
-        const shown = (
-          <PartView
-            part={part}
-            pictures={input.pictures}
-            medium={input.media[part.id] ?? null}
-            toRoot={input.toRoot}
-          />
-        );
+      {parts.map((part, at) => {
+        const second = parts[at + 1];
+        const share = beside[at + 1];
+        // The second of two is drawn with the first.
+        if (typeof beside[at] === 'number') return null;
+        if (second && typeof share === 'number')
+          return (
+            <section key={part.id} className="band">
+              <div className="wrap box">
+                <Pair share={share} second={second.id}>
+                  {drawn(part, at)}
+                  {drawn(second, at + 1)}
+                </Pair>
+              </div>
+            </section>
+          );
         const fullWidth = part.kind === 'picture' && part.width === 'full';
         return (
           <section key={part.id} className={part.kind === 'words' ? 'band close' : 'band'}>
-            <div className={fullWidth ? '' : 'wrap'}>{slots.part ? slots.part(part, shown, at) : shown}</div>
+            <div className={fullWidth ? '' : 'wrap'}>{drawn(part, at)}</div>
           </section>
         );
       })}

@@ -6,13 +6,13 @@ import { CompareView } from './compare-view.tsx';
 import { ContactView } from './contact-view.tsx';
 import { CreditsView } from './credits-view.tsx';
 import { EvidenceView } from './evidence-view.tsx';
-import { LargeLink } from './large-link.tsx';
+import { Caption } from './caption.tsx';
+import { GalleryView } from './gallery-view.tsx';
+import { PictureLink } from './picture-link.tsx';
 import { MediumView } from './medium-view.tsx';
 import { Paragraphs } from './paragraphs.tsx';
 import { PlayMoving } from './play-moving.tsx';
 import { PictureView } from './picture-view.tsx';
-import { Rows } from './rows.tsx';
-import { useSlots } from './slots.ts';
 import { WordsView } from './words-view.tsx';
 
 export interface PartViewProps {
@@ -21,13 +21,6 @@ export interface PartViewProps {
   /** What it shows that is more than words and pictures. */
   medium: Medium | null;
   toRoot: string;
-}
-
-/** What stands below a picture; readers get nothing where there are no words. */
-function Caption({ picture }: { picture: Picture }) {
-  const slots = useSlots();
-  if (slots.caption) return <figcaption>{slots.caption(picture)}</figcaption>;
-  return picture.caption ? <figcaption>{picture.caption}</figcaption> : null;
 }
 
 const pictureSizes = {
@@ -48,34 +41,16 @@ export function PartView({ part, pictures, medium, toRoot }: PartViewProps) {
       const className = part.width === 'full' ? 'picture full-width' : `picture ${part.width}`;
       return (
         <figure {...attach({}, className)}>
-          <LargeLink picture={picture} toRoot={toRoot}>
+          <PictureLink link={part.link} picture={picture} toRoot={toRoot}>
             <PictureView picture={picture} toRoot={toRoot} sizes={pictureSizes[part.width]} />
-          </LargeLink>
+          </PictureLink>
           <PlayMoving picture={picture} toRoot={toRoot} />
           <Caption picture={picture} />
         </figure>
       );
     }
-    case 'gallery': {
-      const shown = part.pictures.flatMap((id) => pictures[id] ?? []);
-      if (shown.length === 0) return null;
-      return (
-        <div className="gallery">
-          {part.title && <h2>{part.title}</h2>}
-          <Rows items={shown} pictureOf={(picture) => picture}>
-            {(picture, sizes) => (
-              <>
-                <LargeLink picture={picture} toRoot={toRoot}>
-                  <PictureView picture={picture} toRoot={toRoot} sizes={sizes} />
-                </LargeLink>
-                <PlayMoving picture={picture} toRoot={toRoot} />
-                <Caption picture={picture} />
-              </>
-            )}
-          </Rows>
-        </div>
-      );
-    }
+    case 'gallery':
+      return <GalleryView part={part} pictures={pictures} toRoot={toRoot} />;
     case 'document':
     case 'sound':
     case 'clip':

@@ -13,6 +13,8 @@ export interface Slots {
   facts?: (shown: ReactNode) => ReactNode;
   /** Around each part, with its place in the page. */
   part?: (part: SeenPart, shown: ReactNode, at: number) => ReactNode;
+  /** Between two parts that stand beside each other: moves the line between them. */
+  share?: (second: string, share: number) => ReactNode;
   /** Instead of a picture's caption, also where it has none yet. */
   caption?: (picture: Picture) => ReactNode;
   /** After the last part. */

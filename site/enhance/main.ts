@@ -22,3 +22,6 @@ if (framed.length > 0) void import('./open-frame.ts').then(({ openFrames }) => o
 
 const pairs = document.querySelectorAll<HTMLElement>('[data-compare]');
 if (pairs.length > 0) void import('./compare.ts').then(({ compare }) => compare(pairs));
+
+const strips = document.querySelectorAll<HTMLElement>('[data-strip]');
+if (strips.length > 0) void import('./strip-of-large.ts').then(({ stripOfLarge }) => stripOfLarge(strips));

@@ -53,10 +53,19 @@ export interface PageInput {
   theme: string;
   /** From this page back to the entrance: '' or '../' once for each level. */
   toRoot: string;
+  /** Of this page below the entrance: '' or 'slug/'. */
+  path: string;
   /** Path of the home page; null when the viewer came by the link of one page. */
   home: string | null;
   menu: { title: string; path: string; current: boolean }[];
   page: SeenPage;
+  /** The picture shown where somebody passes on a link to this page: a JPEG below the entrance. */
+  preview: { path: string; alt: string; widthPx: number; heightPx: number } | null;
+  /**
+   * Where the entrance stands on the web, ending in a slash; null where its address is a secret of those who have it.
+   * Previews of links are fetched by programs that know no other way to find the picture.
+   */
+  base: string | null;
   pictures: Record<Id, Picture>;
   /** What parts show that is more than words and pictures, by the part's id. */
   media: Record<Id, Medium>;
@@ -67,8 +76,9 @@ export interface PageInput {
   after: Card | null;
 }
 
-/** The picture that stands for a page: its opening's first, else the first of its parts, else a document's first page. */
+/** The picture that stands for a page: the one its maker chose, else its opening's first, else the first of its parts, else a document's first page. */
 export function coverOf(page: SeenPage, view: SiteView): Id | null {
+  if (page.cover.picture !== null) return page.cover.picture;
   const first = picturesOn(page).find((id) => view.materials[id]?.kind === 'picture');
   if (first !== undefined) return first;
   for (const id of page.parts.flatMap(materialsOf)) {
@@ -108,6 +118,17 @@ export function pictureOf({
   return { ...shown, widthPx: source.widthPx, heightPx: source.heightPx };
 }
 
+/** Wide enough for any preview, and not larger than it has to be. */
+const previewWidthPx = 1200;
+
+function previewOf(cover: Picture | undefined): PageInput['preview'] {
+  const files = cover?.fallback ?? [];
+  const file = files.find(({ widthPx }) => widthPx >= previewWidthPx) ?? files.at(-1);
+  if (!cover || !file) return null;
+  const heightPx = Math.round((file.widthPx * cover.heightPx) / cover.widthPx);
+  return { path: file.url, alt: cover.alt, widthPx: file.widthPx, heightPx };
+}
+
 const listed = (page: SeenPage): boolean => page.kind === 'project' && page.title.trim() !== '';
 
 /**
@@ -115,21 +136,26 @@ const listed = (page: SeenPage): boolean => page.kind === 'project' && page.titl
  * words do, which is what makes publishing one changed word cheap.
  *
  * @param sources every picture of the view, and where files are; a missing picture is left out of the page
+ * @param base where the entrance stands on the web, if everybody may know
  * @returns one input for each page that has an address, with its path below the entrance
  */
-export function pageInputs(view: SiteView, sources: MediaSources): { path: string; input: PageInput }[] {
+export function pageInputs(
+  view: SiteView,
+  sources: MediaSources,
+  base: string | null = null,
+): { path: string; input: PageInput }[] {
   const { pictures } = sources;
   const paths = pathsOf(view);
   const wall = view.pages.filter((page) => listed(page) && page.id !== view.entry);
   const card = (page: SeenPage | undefined): Card | null => {
     if (!page) return null;
-    const cover = coverOf(page, view);
+    const picture = pictures[coverOf(page, view) ?? ''];
     return {
       id: page.id,
       title: page.title,
       summary: page.summary,
       path: paths.get(page.id) ?? '',
-      picture: cover ? (pictures[cover] ?? null) : null,
+      picture: picture ? { ...picture, focus: page.cover.focus ?? picture.focus } : null,
     };
   };
   const homePage = view.entry === null ? view.pages.find((page) => page.kind === 'home') : undefined;
@@ -152,6 +178,7 @@ export function pageInputs(view: SiteView, sources: MediaSources): { path: strin
     const input: PageInput = {
       siteTitle: view.site.title,
       theme: view.site.theme,
+      path,
       toRoot: '../'.repeat(path.split('/').length - 1),
       home,
       menu: inMenu
@@ -162,6 +189,8 @@ export function pageInputs(view: SiteView, sources: MediaSources): { path: strin
           current: one.id === page.id || (one.kind === 'home' && page.kind === 'project'),
         })),
       page,
+      preview: previewOf(pictures[coverOf(page, view) ?? '']),
+      base,
       pictures: own,
       media,
       cards: page.kind === 'home' ? wall.map((one) => card(one)).filter((one) => one !== null) : [],

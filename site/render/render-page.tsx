@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { PageView } from '../components/page-view.tsx';
 import { CollectedDeclarations, DeclarationsContext } from './declarations.ts';
+import { asScriptText, creativeWork } from './creative-work.ts';
 import type { PageInput, SiteAssets } from './page-input.ts';
 
 export interface RenderedPage {
@@ -35,7 +36,7 @@ export function renderPage(input: PageInput, assets: SiteAssets): RenderedPage {
     </DeclarationsContext>,
   );
   const style = declarations.css();
-  const { page, siteTitle, toRoot } = input;
+  const { page, path, siteTitle, toRoot, base, preview } = input;
   const title = page.kind === 'home' || !page.title ? siteTitle : `${page.title}, by ${siteTitle}`;
   const head = renderToStaticMarkup(
     <>
@@ -44,7 +45,19 @@ export function renderPage(input: PageInput, assets: SiteAssets): RenderedPage {
       <title>{title}</title>
       {page.summary && <meta name="description" content={page.summary} />}
       <meta property="og:title" content={page.title || siteTitle} />
+      <meta property="og:site_name" content={siteTitle} />
       <meta property="og:type" content={page.kind === 'project' ? 'article' : 'website'} />
+      {page.summary && <meta property="og:description" content={page.summary} />}
+      {base && <meta property="og:url" content={base + path} />}
+      {base && preview && (
+        <>
+          <meta property="og:image" content={base + preview.path} />
+          <meta property="og:image:type" content="image/jpeg" />
+          <meta property="og:image:width" content={String(preview.widthPx)} />
+          <meta property="og:image:height" content={String(preview.heightPx)} />
+          {preview.alt && <meta property="og:image:alt" content={preview.alt} />}
+        </>
+      )}
       {assets.preloadFonts.map((font) => (
         <link
           key={font}
@@ -58,7 +71,15 @@ export function renderPage(input: PageInput, assets: SiteAssets): RenderedPage {
       <link rel="stylesheet" href={toRoot + assets.css} />
       <link rel="stylesheet" href={toRoot + assets.printCss} media="print" />
       {style && <style dangerouslySetInnerHTML={{ __html: style }} />}
-      {/data-(zoom|frame|compare)=/.test(body) && <script type="module" src={toRoot + assets.enhance} />}
+      {page.kind === 'project' && (
+        <script
+          type="application/ld+json"
+          dangerouslySetInnerHTML={{ __html: asScriptText(creativeWork(input)) }}
+        />
+      )}
+      {/data-(zoom|frame|compare|strip)=/.test(body) && (
+        <script type="module" src={toRoot + assets.enhance} />
+      )}
     </>,
   );
   return {

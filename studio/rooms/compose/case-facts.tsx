@@ -1,20 +1,62 @@
-import type { CaseFacts, Page } from '#core/content/page.ts';
+import { useMemo } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
+import { type CaseFacts, ownLicences } from '#core/content/case-facts.ts';
+import { type Licence, licenceName } from '#core/content/licence.ts';
+import type { Page } from '#core/content/page.ts';
+import { suggestedMonths } from '#core/content/suggested-months.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
+import { TagField } from '../gather/tag-field.tsx';
+import { CoverField } from './cover-field.tsx';
+import { PeopleField } from './people-field.tsx';
+import { WhenFields } from './when-fields.tsx';
 
-const fields: readonly { name: keyof CaseFacts; label: string; example: string; most: number }[] = [
-  { name: 'when', label: 'When', example: 'September to December 2025', most: 80 },
-  { name: 'role', label: 'Role', example: 'Design, making, testing', most: 160 },
-  { name: 'madeWith', label: 'Made with', example: 'Plywood, brass, one motor', most: 200 },
-  { name: 'withWhom', label: 'With whom', example: 'First names are enough', most: 200 },
-];
+type Line = 'when' | 'role' | 'course' | 'field' | 'madeWith' | 'materials';
+const lines: Record<Line, { label: string; hint?: string; example: string; most: number }> = {
+  when: { label: 'When, in other words', hint: 'instead of the months', example: 'Autumn term', most: 80 },
+  role: { label: 'Role', example: 'Design, making, testing', most: 160 },
+  course: { label: 'Made for', hint: 'course or client', example: 'Making Things Last', most: 120 },
+  field: { label: 'Field', example: 'Furniture', most: 80 },
+  madeWith: { label: 'Made with', hint: 'tools, software', example: 'Bandsaw, CAD', most: 200 },
+  materials: { label: 'Materials', example: 'Plywood, brass, one motor', most: 200 },
+};
 
-/** Height of the page and the facts that stand in a line below its opening. */
+/** Height of the page, its cover, and the facts that stand in a line below its opening. */
 export function CaseFactsColumn({ page }: { page: Page }) {
   const { state, changePage } = useSite();
   const name = page.title || 'this page';
   const link = state.live.pageLinkPaths[page.id];
+  const { facts } = page;
+  const suggested = useMemo(
+    () => suggestedMonths(page, new Map(state.materials.map((one) => [one.id, one]))),
+    [page, state.materials],
+  );
+  const set = (change: Partial<CaseFacts>, label: string) =>
+    changePage(
+      page.id,
+      { facts: { ...facts, ...change } },
+      `${label} of ${name}`,
+      `${page.id} facts ${Object.keys(change).join(' ')}`,
+    );
+  const line = (field: Line) => {
+    const { label, hint, example, most } = lines[field];
+    return (
+      <label className="field">
+        <span className="field-name">
+          {label}
+          {hint && <em>{hint}</em>}
+        </span>
+        <textarea
+          className="input"
+          rows={1}
+          value={facts[field]}
+          maxLength={most}
+          placeholder={example}
+          onChange={(event) => set({ [field]: event.target.value.replace(/\s*\n\s*/g, ' ') }, label)}
+        />
+      </label>
+    );
+  };
   return (
     <aside className="case-facts" aria-labelledby="case-facts">
       <h2 id="case-facts" className="text-base">
@@ -36,32 +78,46 @@ export function CaseFactsColumn({ page }: { page: Page }) {
           </p>
         )}
       </div>
-      {page.kind === 'project' &&
-        fields.map(({ name: field, label, example, most }) => (
-          <label key={field} className="field">
-            <span className="field-name">{label}</span>
-            <textarea
+      {page.kind === 'project' && (
+        <>
+          <CoverField page={page} />
+          <p className="note">
+            What you fill in below stands in a line under the opening. What you leave empty stays off the
+            page.
+          </p>
+          <WhenFields facts={facts} suggested={suggested} onChange={(change) => set(change, 'When')} />
+          {line('role')}
+          <PeopleField people={facts.withWhom} onChange={(withWhom) => set({ withWhom }, 'With whom')} />
+          {line('course')}
+          {line('field')}
+          {line('madeWith')}
+          {line('materials')}
+          <TagField tags={facts.tags} onChange={(tags) => set({ tags }, 'Tags')} />
+          <label className="field">
+            <span className="field-name">
+              Licence <em>what others may do</em>
+            </span>
+            <select
               className="input"
-              rows={1}
-              value={page.facts[field]}
-              maxLength={most}
-              placeholder={example}
+              value={facts.licence ?? ''}
               onChange={(event) =>
-                changePage(
-                  page.id,
-                  { facts: { ...page.facts, [field]: event.target.value.replace(/\s*\n\s*/g, ' ') } },
-                  `${label} of ${name}`,
-                  `${page.id} facts ${field}`,
-                )
+                set({ licence: (event.target.value || null) as Licence | null }, 'Licence')
               }
-            />
+            >
+              <option value="">Nothing said</option>
+              {ownLicences.map((licence) => (
+                <option key={licence} value={licence}>
+                  {licenceName(licence)}
+                </option>
+              ))}
+            </select>
           </label>
-        ))}
-      <p className="note">
-        {page.kind === 'project'
-          ? 'What you fill in stands in a line below the opening. What you leave empty stays off the page.'
-          : 'Say in one sentence what you make. Your projects hang below it by themselves.'}
-      </p>
+          {line('when')}
+        </>
+      )}
+      {page.kind !== 'project' && (
+        <p className="note">Say in one sentence what you make. Your projects hang below it by themselves.</p>
+      )}
     </aside>
   );
 }

@@ -7,6 +7,7 @@ import { movePart } from '#contract/sites.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { SeenPart } from '#core/access/seen-by.ts';
+import { movedPart, placeAfter, standingBeside } from '#core/content/beside.ts';
 import type { Opening, Page } from '#core/content/page.ts';
 import { isEmptyPart, materialsOf, type Part, type PartKind } from '#core/content/part.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
@@ -19,7 +20,7 @@ import { useUploads } from '../../api/uploads-context.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
-import { PageState } from '../projects/projects.tsx';
+import { PageState } from '../projects/page-state.tsx';
 import { CaseFactsColumn } from './case-facts.tsx';
 import { composeInput } from './compose-input.ts';
 import { EditableLine } from './editable-line.tsx';
@@ -27,6 +28,7 @@ import { OpeningPanel } from './opening-panel.tsx';
 import { PartFrame } from './part-frame.tsx';
 import { PartPanel } from './part-panel.tsx';
 import { emptyWords, partNames } from './part-words.ts';
+import { ShareHandle } from './share-handle.tsx';
 import './site-look.css';
 import { Tail } from './tail.tsx';
 import { TieLine } from './tie-line.tsx';
@@ -110,7 +112,9 @@ function ComposePage({ page }: { page: Page }) {
     );
   };
   const selectedAt = page.parts.findIndex((part) => part.id === selected);
-  const after = selectedAt < 0 ? (selected === 'opening' ? 0 : page.parts.length) : selectedAt + 1;
+  const after =
+    selectedAt < 0 ? (selected === 'opening' ? 0 : page.parts.length) : placeAfter(page.parts, selectedAt);
+  const beside = standingBeside(page.parts);
   const { place, drop } = usePlacing({ page, parts, selected, setOpening, show: selectAndShow });
   const onText = (text: string) => {
     const address = webAddressIn(text);
@@ -120,7 +124,8 @@ function ComposePage({ page }: { page: Page }) {
       else place([added.material]);
     });
   };
-  const tie = (kind: PartKind, at: number) => selectAndShow(parts.insert(kind, at));
+  const tie = (kind: PartKind | 'side-by-side', at: number) =>
+    selectAndShow(kind === 'side-by-side' ? parts.insertPair(at) : parts.insert(kind, at));
   const tieLine = (at: number) => (
     <TieLine at={at} open={tyingAt === at} onOpen={(open) => setTyingAt(open ? at : null)} onTie={tie} />
   );
@@ -161,12 +166,10 @@ function ComposePage({ page }: { page: Page }) {
       selected: isSelected,
       effective: effectiveHeight(state, { page: page.id, part: part.id }),
       onSelect: (point: { x: number; y: number } | null) => select(part.id, point),
-      onMove: (by: number) => {
-        const next = [...page.parts];
-        next.splice(at, 1);
-        next.splice(at + by, 0, part);
-        parts.order(next, part.id);
-      },
+      onMove: (by: number) => parts.order(movedPart(page.parts, at, at + by), part.id),
+      isBeside: typeof beside[at] === 'number',
+      mayBeBeside: at > 0 && typeof beside[at - 1] !== 'number' && typeof beside[at + 1] !== 'number',
+      onBeside: (isBeside: boolean) => parts.stand(part.id, isBeside ? 0.5 : null),
       onRemove: () => {
         parts.remove(part.id);
         select(null);
@@ -178,14 +181,14 @@ function ComposePage({ page }: { page: Page }) {
       onMoveTo: (to: string) => void moveTo(part.id, to),
       onHeight: (height: Part['height']) => parts.change({ ...part, height }),
     };
-    const empty = <p className="part-empty">{emptyWords[part.kind]}</p>;
+    const empty = <p className="part-empty">{part.prompt ?? emptyWords[part.kind]}</p>;
     const drawn = isEmptyPart(part) || (seen.kind === 'credits' && seen.credits.length === 0) ? empty : shown;
     if (part.kind === 'words' && isSelected)
       return (
         <WordsEditor
           text={part.text}
           at={clickedAt}
-          onSlash={() => setTyingAt(at + 1)}
+          onSlash={() => setTyingAt(placeAfter(page.parts, at))}
           onChange={(text) => parts.change({ ...part, text })}
         >
           {(tools, words) => (
@@ -248,11 +251,12 @@ function ComposePage({ page }: { page: Page }) {
       const part = page.parts.find((one) => one.id === seen.id);
       return part ? (
         <>
-          {tieLine(at)}
+          {typeof beside[at] !== 'number' && tieLine(at)}
           {frame(part, at, seen, shown)}
         </>
       ) : null;
     },
+    share: (second, share) => <ShareHandle share={share} onChange={(next) => parts.stand(second, next)} />,
     caption: (picture) => (
       <EditableLine
         value={picture.caption}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { webAddressSchema } from '#contract/web-address.ts';
 import { type Part, type PartOf, partSchema } from '#core/content/part.ts';
 import { Field } from '../../ui/field.tsx';
+import { AddressField } from './address-field.tsx';
 import { TextField } from './text-field.tsx';
 
 /** Below a selected contact: words, an e-mail address and a link; what cannot be right stays in its field and says so. */
@@ -13,21 +13,11 @@ export function ContactPanel({
   onChange: (part: Part) => void;
 }) {
   const [email, setEmail] = useState(part.email);
-  const [link, setLink] = useState<string>(part.link);
-  const [problems, setProblems] = useState<{ email?: string; link?: string }>({});
-  const settle = (field: 'email' | 'link', typed: string) => {
-    const address = field === 'link' && typed.trim() !== '' ? webAddressSchema.safeParse(typed) : null;
-    const value = address?.success ? address.data : typed.trim();
-    const checked = partSchema.safeParse({ ...part, [field]: value });
-    const message = address && !address.success ? address.error.issues[0]?.message : undefined;
-    if (!checked.success || message)
-      return setProblems({
-        ...problems,
-        [field]: message ?? (checked.error?.issues[0]?.message || 'This cannot be right.'),
-      });
-    const { [field]: _, ...rest } = problems;
-    setProblems(rest);
-    if (value !== part[field]) onChange(checked.data);
+  const [problem, setProblem] = useState<string>();
+  const settle = () => {
+    const checked = partSchema.safeParse({ ...part, email: email.trim() });
+    setProblem(checked.success ? undefined : (checked.error.issues[0]?.message ?? 'This cannot be right.'));
+    if (checked.success && email.trim() !== part.email) onChange(checked.data);
   };
   return (
     <div className="grid gap-3">
@@ -43,17 +33,15 @@ export function ContactPanel({
           hint="everybody who opens the page can see it"
           type="email"
           value={email}
-          problem={problems.email}
+          problem={problem}
           onChange={(event) => setEmail(event.target.value)}
-          onBlur={() => settle('email', email)}
+          onBlur={settle}
         />
-        <Field
+        <AddressField
           label="Link"
           hint="where else you are"
-          value={link}
-          problem={problems.link}
-          onChange={(event) => setLink(event.target.value)}
-          onBlur={() => settle('link', link)}
+          value={part.link}
+          onChange={(link) => onChange({ ...part, link })}
         />
       </div>
     </div>

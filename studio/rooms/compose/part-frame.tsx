@@ -1,5 +1,5 @@
 import { useDroppable } from '@dnd-kit/core';
-import { ArrowDown, ArrowUp, Copy, CornerUpRight, Ellipsis, Trash2 } from 'lucide-react';
+import { ArrowDown, ArrowUp, Columns2, Copy, CornerUpRight, Ellipsis, Rows2, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
@@ -25,6 +25,10 @@ interface PartFrameProps {
   onRemove: () => void;
   onHeight: (height: Height) => void;
   onCopy: () => void;
+  /** It stands beside the part before it. */
+  isBeside: boolean;
+  mayBeBeside: boolean;
+  onBeside: (isBeside: boolean) => void;
   /** Pages it can be moved to. */
   others: readonly Pick<Page, 'id' | 'title' | 'kind'>[];
   onMoveTo: (page: string) => void;
@@ -46,6 +50,9 @@ export function PartFrame(props: PartFrameProps) {
     onRemove,
     onHeight,
     onCopy,
+    isBeside,
+    mayBeBeside,
+    onBeside,
     others,
     onMoveTo,
   } = props;
@@ -98,6 +105,19 @@ export function PartFrame(props: PartFrameProps) {
                     <Copy size={18} aria-hidden="true" />
                     <b>Copy it below</b>
                   </DropdownMenu.Item>
+                  {isBeside ? (
+                    <DropdownMenu.Item className="menu-item" onSelect={() => onBeside(false)}>
+                      <Rows2 size={18} aria-hidden="true" />
+                      <b>Below the part above</b>
+                    </DropdownMenu.Item>
+                  ) : (
+                    mayBeBeside && (
+                      <DropdownMenu.Item className="menu-item" onSelect={() => onBeside(true)}>
+                        <Columns2 size={18} aria-hidden="true" />
+                        <b>Beside the part above</b>
+                      </DropdownMenu.Item>
+                    )
+                  )}
                   {others.length > 0 && (
                     <DropdownMenu.Label className="menu-label">Move it to</DropdownMenu.Label>
                   )}

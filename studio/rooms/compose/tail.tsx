@@ -7,7 +7,6 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import {
-  arrayMove,
   SortableContext,
   sortableKeyboardCoordinates,
   useSortable,
@@ -15,6 +14,7 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
+import { movedPart, standingBeside } from '#core/content/beside.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
@@ -57,6 +57,7 @@ function PartBow({
   at,
   materials,
   selected,
+  beside,
   onSelect,
   onMove,
   onRemove,
@@ -65,6 +66,8 @@ function PartBow({
   at: number;
   materials: readonly Material[];
   selected: boolean;
+  /** It stands beside the one before it. */
+  beside: boolean;
   onSelect: () => void;
   onMove: (by: number) => void;
   onRemove: () => void;
@@ -73,7 +76,7 @@ function PartBow({
   return (
     <li
       ref={setNodeRef}
-      className={selected ? 'sel' : ''}
+      className={[selected && 'sel', beside && 'beside'].filter(Boolean).join(' ')}
       style={{ transform: CSS.Transform.toString(transform), transition: transition ?? undefined }}
     >
       <button
@@ -99,7 +102,7 @@ function PartBow({
       >
         <Bow chosen={selected} className={at % 2 ? 'tilt' : ''} />
         <b>{partNames[part.kind]}</b>
-        <span>{partDetail(part)}</span>
+        <span>{[beside && 'beside it', partDetail(part)].filter(Boolean).join(', ')}</span>
         <Sign state={partState(part, materials)} />
       </button>
       <button
@@ -122,9 +125,10 @@ export function Tail({ page, materials, selected, onSelect, onOrder, onRemove }:
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const { parts } = page;
+  const beside = standingBeside(parts);
   const move = (from: number, to: number) => {
     const part = parts[from];
-    if (part && to >= 0 && to < parts.length) onOrder(arrayMove(parts, from, to), part.id);
+    if (part && to >= 0 && to < parts.length) onOrder(movedPart(parts, from, to), part.id);
   };
   return (
     <nav className="tail" aria-label="Parts of this page">
@@ -175,6 +179,7 @@ export function Tail({ page, materials, selected, onSelect, onOrder, onRemove }:
                 at={at}
                 materials={materials}
                 selected={selected === part.id}
+                beside={typeof beside[at] === 'number'}
                 onSelect={() => onSelect(part.id)}
                 onMove={(by) => move(at, at + by)}
                 onRemove={() => onRemove(part.id)}

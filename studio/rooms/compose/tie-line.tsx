@@ -4,13 +4,16 @@ import { useState } from 'react';
 import type { PartKind } from '#core/content/part.ts';
 import { partNames } from './part-words.ts';
 
-const kinds: readonly PartKind[] = [
+type Tied = PartKind | 'side-by-side';
+const nameOf = (kind: Tied): string => (kind === 'side-by-side' ? 'Side by side' : partNames[kind]);
+const kinds: readonly Tied[] = [
   'words',
   'picture',
   'gallery',
   'evidence',
   'reflection',
   'quote',
+  'side-by-side',
   'compare',
   'document',
   'clip',
@@ -25,7 +28,7 @@ interface TieLineProps {
   /** Something is being tied here now. */
   open: boolean;
   onOpen: (open: boolean) => void;
-  onTie: (kind: PartKind, at: number) => void;
+  onTie: (kind: Tied, at: number) => void;
 }
 
 /** What can be tied in: typed or picked. */
@@ -33,11 +36,11 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
   const [typed, setTyped] = useState('');
   const wanted = typed.replace(/^\//, '').trim().toLowerCase();
   // What begins with the letters typed comes first: Enter ties it.
-  const begins = (kind: PartKind) => partNames[kind].toLowerCase().startsWith(wanted);
+  const begins = (kind: Tied) => nameOf(kind).toLowerCase().startsWith(wanted);
   const offered = kinds
-    .filter((kind) => partNames[kind].toLowerCase().includes(wanted))
+    .filter((kind) => nameOf(kind).toLowerCase().includes(wanted))
     .sort((a, b) => Number(begins(b)) - Number(begins(a)));
-  const tie = (kind: PartKind) => {
+  const tie = (kind: Tied) => {
     onOpen(false);
     onTie(kind, at);
   };
@@ -69,7 +72,7 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
         onChange={(event) => setTyped(event.target.value)}
       />
       <span id={`tie-${at}-first`} className="sr-only" role="status">
-        {offered[0] ? `Enter ties ${partNames[offered[0]]}` : 'No part is called that'}
+        {offered[0] ? `Enter ties ${nameOf(offered[0])}` : 'No part is called that'}
       </span>
       {offered.map((kind, n) => (
         <button
@@ -78,7 +81,7 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
           className={n === 0 && wanted !== '' ? 'btn sm first' : 'btn sm'}
           onClick={() => tie(kind)}
         >
-          {partNames[kind]}
+          {nameOf(kind)}
         </button>
       ))}
       {offered.length === 0 && <span className="note">No part is called that.</span>}

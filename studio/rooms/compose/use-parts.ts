@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { toast } from 'sonner';
 import type { Material } from '#core/content/material.ts';
+import { placeAfter } from '#core/content/beside.ts';
 import { newPart } from '#core/content/new-part.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Part, PartKind } from '#core/content/part.ts';
@@ -47,6 +48,29 @@ export function useParts({ id: pageId }: Pick<Page, 'id'>) {
           `replace ${id}`,
         ),
       insert: (kind: PartKind, at: number): string => insert([newPart(kind, newId())], at),
+      /** A picture with words beside it, to begin with; the id of the first. */
+      insertPair: (at: number): string => {
+        const picture = newPart('picture', newId());
+        return insert(
+          [picture, { ...newPart('words', newId()), beside: { with: picture.id, share: 0.5 } }],
+          at,
+        );
+      },
+      /** Puts a part beside the one before it, or below it again. */
+      stand: (id: string, share: number | null) => {
+        const list = partsNow();
+        const before = list[list.findIndex((one) => one.id === id) - 1];
+        if (!before) return;
+        set(
+          list.map((part) => {
+            if (part.id !== id) return part;
+            const { beside: _, ...alone } = part;
+            return share === null ? alone : { ...alone, beside: { with: before.id, share } };
+          }),
+          share === null ? 'Below each other' : 'Side by side',
+          `beside ${id}`,
+        );
+      },
       /** Puts materials on the page as the parts that show them, as one step; the id of the first part. */
       insertFor: (materials: readonly Material[], at: number): string =>
         insert(partsFor(materials, newId), at),
@@ -54,7 +78,9 @@ export function useParts({ id: pageId }: Pick<Page, 'id'>) {
       copy: (id: string): string => {
         const at = partsNow().findIndex((one) => one.id === id);
         const part = partsNow()[at];
-        return part ? insert([{ ...part, id: newId() }], at + 1) : id;
+        if (!part) return id;
+        const { beside: _, ...alone } = part;
+        return insert([{ ...alone, id: newId() }], placeAfter(partsNow(), at));
       },
       remove: (id: string) => {
         const part = partsNow().find((one) => one.id === id);

@@ -1,4 +1,5 @@
 import type { DragEndEvent } from '@dnd-kit/core';
+import { placeAfter } from '#core/content/beside.ts';
 import type { Opening, Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
 import { useSite } from '../../api/site-context.tsx';
@@ -32,7 +33,13 @@ export function usePlacing({ page: { id: pageId }, parts, selected, setOpening, 
       });
     if (part && 'material' in part && part.kind === only.kind && !part.material && known.length === 1)
       return parts.change({ ...part, material: only.id });
-    const after = part ? (pageNow()?.parts.findIndex(({ id }) => id === part.id) ?? -1) + 1 : at;
+    const list = pageNow()?.parts ?? [];
+    const after = part
+      ? placeAfter(
+          list,
+          list.findIndex(({ id }) => id === part.id),
+        )
+      : at;
     show(parts.insertFor(known, after));
   };
   const intoOpening = (pictures: readonly string[]) => {

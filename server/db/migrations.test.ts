@@ -1,0 +1,119 @@
+import { PGlite } from '@electric-sql/pglite';
+import { drizzle } from 'drizzle-orm/pglite';
+import { migrate } from 'drizzle-orm/pglite/migrator';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { cp, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { z } from 'zod';
+import { pageSchema } from '#core/content/page.ts';
+
+const migrations = join(import.meta.dirname, 'migrations');
+const journalSchema = z.object({ entries: z.array(z.looseObject({ idx: z.number() })) }).loose();
+
+/** A page as it was kept before case facts had months, people and a cover. */
+const oldPage = {
+  id: 'page-1',
+  kind: 'project',
+  parent: null,
+  rank: 'a1',
+  slug: 'tide-clock',
+  title: 'Tide clock',
+  summary: '',
+  height: 'public',
+  opening: { layout: 'words', pictures: [] },
+  facts: {
+    when: 'Autumn term',
+    role: 'Making',
+    withWhom: 'Idris, Ana and the whole boat club',
+    madeWith: '',
+  },
+  parts: [
+    { id: 'part-1', height: 'public', kind: 'gallery', title: 'Steps', pictures: ['m-1'] },
+    { id: 'part-2', height: 'private', kind: 'picture', material: 'm-2', width: 'full' },
+    { id: 'part-3', height: 'public', kind: 'credits' },
+  ],
+  archived: false,
+};
+
+let client: PGlite;
+let folder: string;
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'kite-wall-migrations-'));
+  await cp(migrations, folder, { recursive: true });
+  const file = join(folder, 'meta/_journal.json');
+  const journal = journalSchema.parse(JSON.parse(await readFile(file, 'utf8')));
+  const before = { ...journal, entries: journal.entries.filter(({ idx }) => idx < 8) };
+  await writeFile(file, JSON.stringify(before));
+  client = await PGlite.create();
+  await migrate(drizzle({ client }), { migrationsFolder: folder });
+  const json = JSON.stringify;
+  await client.query(`insert into account (id, name, email, password_hash) values ('a', 'Wren', 'w@x', '')`);
+  await client.query(
+    `insert into site (id, account_id, title, height, search_engines, theme, revision)
+     values ('s', 'a', 'Wren makes', 'public', false, 'broadsheet', 1)`,
+  );
+  await client.query(
+    `insert into page (id, site_id, kind, rank, slug, title, summary, height, opening, facts, parts, revision)
+     values ('page-1', 's', 'project', 'a1', 'tide-clock', 'Tide clock', '', 'public', $1, $2, $3, 1)`,
+    [json(oldPage.opening), json(oldPage.facts), json(oldPage.parts)],
+  );
+  await client.query(`insert into edit (site_id, label, changes) values ('s', 'New project', $1)`, [
+    json([
+      { table: 'page', id: 'page-1', before: null, after: oldPage },
+      { table: 'site', id: 's', before: { title: 'Old' }, after: { title: 'Wren makes' } },
+    ]),
+  ]);
+  await client.query(
+    `insert into release (site_id, number, name, source, manifest) values ('s', 1, '', $1, '{}')`,
+    [json({ site: {}, pages: [oldPage], materials: [] })],
+  );
+  await migrate(drizzle({ client }), { migrationsFolder: migrations });
+}, 60_000);
+afterAll(async () => {
+  await client.close();
+  await rm(folder, { recursive: true, force: true });
+});
+
+/** One value from the first row. */
+async function one(query: string): Promise<unknown> {
+  const { rows } = await client.query<{ value: unknown }>(query);
+  return rows[0]?.value;
+}
+
+describe('pages written before case facts had months, people and a cover', () => {
+  test.each([
+    ['the draft', `select to_jsonb(page) - 'site_id' - 'revision' as value from page`],
+    ['the record of edits', `select changes -> 0 -> 'after' as value from edit`],
+    ['a release', `select source -> 'pages' -> 0 as value from release`],
+  ])('in %s are what pages are now, with every word they had', async (_, query) => {
+    const value = await one(query);
+    const page = pageSchema.parse(value);
+    // Nothing had to be filled in while reading it: it is stored as it is now.
+    expect(page).toEqual(value);
+    expect(page.facts).toMatchObject({
+      when: 'Autumn term',
+      role: 'Making',
+      withWhom: [{ name: 'Idris, Ana and the whole boat club', did: '' }],
+      from: null,
+    });
+    expect(page.cover).toEqual({ picture: null, focus: null });
+    expect(page.parts).toMatchObject([
+      {
+        kind: 'gallery',
+        title: 'Steps',
+        pictures: ['m-1'],
+        layout: 'rows',
+        captions: 'below',
+        autoplay: false,
+      },
+      { kind: 'picture', width: 'full', height: 'private', link: '' },
+      { kind: 'credits' },
+    ]);
+  });
+
+  test('what was not a page, or not there, stays as it was', async () => {
+    expect(await one(`select changes -> 0 -> 'before' as value from edit`)).toBeNull();
+    expect(await one(`select changes -> 1 -> 'after' as value from edit`)).toEqual({ title: 'Wren makes' });
+  });
+});

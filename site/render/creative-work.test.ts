@@ -1,0 +1,92 @@
+import { describe, expect, test } from '@jest/globals';
+import { noFacts } from '#core/content/case-facts.ts';
+import { noCover } from '#core/content/page.ts';
+import { asScriptText, creativeWork } from './creative-work.ts';
+import type { PageInput } from './page-input.ts';
+
+const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
+  siteTitle: 'Wren makes',
+  theme: 'broadsheet',
+  path: 'tide-clock/',
+  toRoot: '../',
+  home: '',
+  menu: [],
+  page: {
+    id: 'page-1',
+    kind: 'project',
+    slug: 'tide-clock',
+    title: 'Tide clock',
+    summary: 'One hand, one tide.',
+    facts: { ...noFacts, ...facts },
+    cover: noCover,
+    parent: null,
+    opening: { layout: 'words', pictures: [] },
+    parts: [],
+  },
+  preview: { path: 'pictures/a.jpg', alt: '', widthPx: 1200, heightPx: 800 },
+  base: null,
+  pictures: {},
+  media: {},
+  cards: [],
+  before: null,
+  after: null,
+});
+
+// The names of types and properties are those of schema.org: package schema-dts is made from its vocabulary, and the
+// compiler refuses a property that CreativeWork does not have. What follows are our values in it.
+describe('what a case page says to machines', () => {
+  test('all facts, each under its name', () => {
+    expect(
+      creativeWork(
+        input({
+          from: '2025-09',
+          to: '2025-12',
+          withWhom: [
+            { name: 'Idris', did: 'checked the sums' },
+            { name: 'Ana', did: '' },
+            { name: '', did: 'nobody' },
+          ],
+          course: 'Making Things Last',
+          field: 'Clocks',
+          materials: 'Plywood',
+          tags: ['harbour'],
+          licence: 'CC-BY-4.0',
+        }),
+      ),
+    ).toEqual({
+      '@context': 'https://schema.org',
+      '@type': 'CreativeWork',
+      name: 'Tide clock',
+      abstract: 'One hand, one tide.',
+      creator: { '@type': 'Person', name: 'Wren makes' },
+      contributor: [
+        { '@type': 'Role', contributor: { '@type': 'Person', name: 'Idris' }, roleName: 'checked the sums' },
+        { '@type': 'Person', name: 'Ana' },
+      ],
+      dateCreated: '2025-12',
+      genre: 'Clocks',
+      keywords: ['harbour'],
+      material: 'Plywood',
+      sourceOrganization: { '@type': 'Organization', name: 'Making Things Last' },
+      license: 'https://creativecommons.org/licenses/by/4.0/',
+      image: '../pictures/a.jpg',
+    });
+  });
+
+  test('nothing is said of what was left empty', () => {
+    expect(Object.keys(creativeWork(input({})))).toEqual([
+      '@context',
+      '@type',
+      'name',
+      'abstract',
+      'creator',
+      'image',
+    ]);
+    expect(creativeWork(input({ from: '2026-03', to: 'now' }))).toMatchObject({ dateCreated: '2026-03' });
+  });
+
+  test('no text of a maker ends the script element', () =>
+    expect(asScriptText({ name: '</script><!--<script>' })).toBe(
+      String.raw`{"name":"\u003c/script>\u003c!--\u003cscript>"}`,
+    ));
+});

@@ -1,0 +1,49 @@
+import type { CreativeWork, WithContext } from 'schema-dts';
+import { licenceUrl } from '#core/content/licence.ts';
+import type { PageInput } from './page-input.ts';
+
+/** Leaves out what says nothing. */
+const filled = <T extends object>(members: T): T =>
+  Object.fromEntries(
+    Object.entries(members).filter(
+      ([, value]) => value !== undefined && value !== '' && !(Array.isArray(value) && value.length === 0),
+    ),
+  ) as T;
+
+/**
+ * What a case page says about its project, in the words of schema.org (`CreativeWork`), for machines. The address of the
+ * picture is relative to the page, as JSON-LD allows.
+ */
+export function creativeWork({ page, siteTitle, preview, toRoot }: PageInput): WithContext<CreativeWork> {
+  const { facts } = page;
+  const created = facts.to === 'now' ? facts.from : (facts.to ?? facts.from);
+  const url = facts.licence && licenceUrl(facts.licence);
+  const contributor = facts.withWhom
+    .filter(({ name }) => name.trim() !== '')
+    .map(({ name, did }) => {
+      const person = { '@type': 'Person' as const, name: name.trim() };
+      return did.trim() === ''
+        ? person
+        : { '@type': 'Role' as const, contributor: person, roleName: did.trim() };
+    });
+  const work: WithContext<CreativeWork> = {
+    '@context': 'https://schema.org',
+    '@type': 'CreativeWork',
+    name: page.title,
+    abstract: page.summary,
+    creator: { '@type': 'Person', name: siteTitle },
+    contributor,
+    // When it was done: the last month, or the first while it goes on.
+    ...(created ? { dateCreated: created } : {}),
+    genre: facts.field,
+    keywords: facts.tags,
+    material: facts.materials,
+    ...(facts.course ? { sourceOrganization: { '@type': 'Organization', name: facts.course } } : {}),
+    ...(url ? { license: url } : {}),
+    ...(preview ? { image: toRoot + preview.path } : {}),
+  };
+  return filled(work);
+}
+
+/** JSON as the text of a script element, which ends at the first `</script` whatever stands around it. */
+export const asScriptText = (value: unknown): string => JSON.stringify(value).replaceAll('<', '\\u003c');

@@ -1,0 +1,91 @@
+import { Crosshair, X } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { isPicture } from '#core/content/material.ts';
+import { materialsOn } from '#core/content/materials-on.ts';
+import { noCover, type Cover, type Page } from '#core/content/page.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { MaterialPicture } from '../../ui/material-picture.tsx';
+import { FocusFields, FocusStage, middle } from '../gather/fixes/focus-point.tsx';
+import { PickMaterials } from './pick-materials.tsx';
+
+/** The picture that stands for a page on the wall and where a link to it is shown, and the point of it that is kept. */
+export function CoverField({ page }: { page: Page }) {
+  const { state, changePage } = useSite();
+  const [aiming, setAiming] = useState(false);
+  const own = page.cover.picture;
+  const pictures = state.materials.filter(isPicture);
+  const first = materialsOn(page).find((id) => pictures.some((one) => one.id === id));
+  const picture = pictures.find(({ id }) => id === (own ?? first));
+  const focus = page.cover.focus ?? picture?.fixes.focus ?? middle;
+  const set = (cover: Cover) =>
+    changePage(page.id, { cover }, `Cover of ${page.title || 'a page'}`, `${page.id} cover`);
+  return (
+    <div role="group" aria-labelledby="cover-name" className="grid gap-2">
+      <p className="field-name" id="cover-name">
+        Cover
+      </p>
+      {picture ? (
+        <div
+          className="cover-piece"
+          style={{ '--focus-at': `${focus.x * 100}% ${focus.y * 100}%` } as React.CSSProperties}
+        >
+          <MaterialPicture material={picture} />
+        </div>
+      ) : (
+        <p className="note">No picture yet.</p>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <PickMaterials
+          title="Choose a cover"
+          most={1}
+          onPick={([id]) => id && set({ picture: id, focus: null })}
+        >
+          <button type="button" className="btn sm">
+            {picture ? 'Another picture' : 'Choose a picture'}
+          </button>
+        </PickMaterials>
+        {picture && (
+          <Dialog.Root open={aiming} onOpenChange={setAiming}>
+            <Dialog.Trigger className="btn sm">
+              <Crosshair size={15} aria-hidden="true" />
+              Keep in view
+            </Dialog.Trigger>
+            <Dialog.Portal>
+              <Dialog.Overlay className="dialog-shade" />
+              <Dialog.Content className="dialog wide" aria-describedby={undefined}>
+                <div className="mb-3 flex items-center gap-3">
+                  <Dialog.Title className="flex-1">What stays in view</Dialog.Title>
+                  <Dialog.Close className="icon-btn" aria-label="Close">
+                    <X size={18} aria-hidden="true" />
+                  </Dialog.Close>
+                </div>
+                <div className="grid gap-3">
+                  <FocusStage
+                    material={picture}
+                    fixes={picture.fixes}
+                    focus={focus}
+                    onChange={(point) => set({ picture: picture.id, focus: point })}
+                  />
+                  <p className="note">
+                    Press on what must stay in view where only a piece of the cover is shown. It is kept for
+                    this cover only.
+                  </p>
+                  <FocusFields
+                    focus={focus}
+                    onChange={(point) => set({ picture: picture.id, focus: point })}
+                  />
+                </div>
+              </Dialog.Content>
+            </Dialog.Portal>
+          </Dialog.Root>
+        )}
+        {own !== null && (
+          <button type="button" className="btn bare sm" onClick={() => set(noCover)}>
+            The first picture again
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,56 @@
+import type { CaseFacts } from '#core/content/case-facts.ts';
+import { partialDateInWords, readPartialDate } from '#core/content/partial-date.ts';
+import { timeSpan } from '#core/content/time-span.ts';
+import { DateField } from '../gather/date-field.tsx';
+
+interface WhenFieldsProps {
+  facts: CaseFacts;
+  /** What the dates of its pictures say. */
+  suggested: Pick<CaseFacts, 'from' | 'to'> | null;
+  onChange: (change: Partial<CaseFacts>) => void;
+}
+
+const readMonth = (text: string): string | null => readPartialDate(text)?.slice(0, 7) ?? null;
+const goesOn = /^(now|today|still|ongoing|goes on)$/i;
+const wrong = 'Write a month or a year: September 2025, or 2025.';
+
+/** From when to when, by the month, with what the pictures say about it. */
+export function WhenFields({ facts, suggested, onChange }: WhenFieldsProps) {
+  const { from, to } = facts;
+  const differs = suggested && (suggested.from !== from || suggested.to !== to);
+  return (
+    <fieldset className="grid gap-2">
+      <legend className="field-name">When</legend>
+      <DateField
+        label="From"
+        hint="a month or a year"
+        empty="September 2025"
+        value={from}
+        read={readMonth}
+        wrong={wrong}
+        onChange={(month) => onChange({ from: month })}
+      />
+      <DateField
+        label="To"
+        hint="or: now"
+        empty={from ? 'the same month' : 'December 2025'}
+        value={to}
+        inWords={(month) => (month === 'now' ? 'now' : partialDateInWords(month))}
+        read={(text) => (goesOn.test(text.trim()) ? 'now' : readMonth(text))}
+        wrong={wrong}
+        onChange={(month) => onChange({ to: month })}
+      />
+      {from && to && to !== 'now' && to < from && (
+        <p className="field-problem">The last month is before the first, so only the first is shown.</p>
+      )}
+      {differs && (
+        <p className="note">
+          The pictures say {timeSpan(suggested.from, suggested.to)}.{' '}
+          <button type="button" className="link" onClick={() => onChange(suggested)}>
+            Take that
+          </button>
+        </p>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,72 @@
+import { previewPath } from '#contract/material-paths.ts';
+import type { Fixes } from '#core/content/fixes.ts';
+import type { MaterialOf } from '#core/content/material.ts';
+import { shownSize } from '#core/gallery/fixed-frame.ts';
+import { NumberField } from './number-field.tsx';
+
+interface Point {
+  x: number;
+  y: number;
+}
+export const middle: Point = { x: 0.5, y: 0.5 };
+const rounded = (share: number): number => Math.round(Math.min(1, Math.max(0, share)) * 1000) / 1000;
+
+interface FocusProps {
+  focus: Point;
+  onChange: (focus: Point) => void;
+}
+
+/** A picture with the point that stays in view; a press moves it. */
+export function FocusStage({
+  material,
+  fixes,
+  focus,
+  onChange,
+}: FocusProps & { material: MaterialOf<'picture'>; fixes: Fixes }) {
+  const size = shownSize(material.facts, fixes);
+  return (
+    <div className="region-stage">
+      <img
+        src={`/${previewPath({ id: material.id, fixes }, 1400)}`}
+        width={size.widthPx}
+        height={size.heightPx}
+        alt=""
+        draggable={false}
+        className="cursor-crosshair"
+        onPointerDown={(event) => {
+          const box = event.currentTarget.getBoundingClientRect();
+          onChange({
+            x: rounded((event.clientX - box.left) / box.width),
+            y: rounded((event.clientY - box.top) / box.height),
+          });
+        }}
+      />
+      <i className="focus-point" style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }} />
+    </div>
+  );
+}
+
+/** The same point as numbers, for the keyboard. */
+export function FocusFields({ focus, onChange }: FocusProps) {
+  return (
+    <div className="region-fields">
+      {(
+        [
+          ['x', 'From left'],
+          ['y', 'From top'],
+        ] as const
+      ).map(([key, name]) => (
+        <NumberField
+          key={key}
+          label={name}
+          unit="%"
+          value={Math.round(focus[key] * 1000) / 10}
+          least={0}
+          most={100}
+          step={1}
+          onChange={(value) => onChange({ ...focus, [key]: rounded(value / 100) })}
+        />
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,94 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { rectSortingStrategy, SortableContext, sortableKeyboardCoordinates } from '@dnd-kit/sortable';
+import type { ReactNode } from 'react';
+import { groupProjects, type ProjectGrouping } from '#core/content/group-projects.ts';
+import type { Page } from '#core/content/page.ts';
+import { rankAt } from '#core/content/rank-at.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { Hanging } from './hanging.tsx';
+
+function Cord() {
+  return (
+    <svg className="cord" viewBox="0 0 1000 26" preserveAspectRatio="none" aria-hidden="true">
+      <path
+        d="M0 4c200 14 320 14 520 12S840 14 1000 4"
+        fill="none"
+        stroke="var(--string)"
+        strokeWidth="1.6"
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
+  );
+}
+
+const unnamed: Record<ProjectGrouping, string> = {
+  none: '',
+  year: 'No year given',
+  course: 'Made for nobody in particular',
+};
+
+interface BoardProps {
+  /** In the order they hang. */
+  projects: readonly Page[];
+  by: ProjectGrouping;
+  /** After the last one. */
+  end: ReactNode;
+}
+
+/** The projects on their cords: in one order that readers get too, or in groups to look through. */
+export function Board({ projects, by, end }: BoardProps) {
+  const { changePage } = useSite();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const move = (from: number, to: number) => {
+    const page = projects[from];
+    if (!page || to < 0 || to >= projects.length || from === to) return;
+    const others = projects.filter((one) => one !== page);
+    const rank = rankAt(others, to);
+    changePage(page.id, { rank }, `Place of ${page.title || 'a project'}`, `${page.id} rank ${rank}`);
+  };
+  const ids = projects.map(({ id }) => id);
+  const groups = groupProjects(projects, by);
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={({ active, over }) => {
+        if (over) move(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
+      }}
+    >
+      <SortableContext items={ids} strategy={rectSortingStrategy} disabled={by !== 'none'}>
+        {groups.map(({ name, projects: members }, group) => (
+          <section key={name} className="board-group" aria-label={by === 'none' ? 'All projects' : undefined}>
+            {by !== 'none' && <h2 className="board-head">{name || unnamed[by]}</h2>}
+            <Cord />
+            <ul className="wall">
+              {members.map((page) => {
+                const at = ids.indexOf(page.id);
+                const free = by === 'none';
+                return (
+                  <Hanging
+                    key={page.id}
+                    page={page}
+                    onEarlier={free && at > 0 ? () => move(at, at - 1) : null}
+                    onLater={free && at < ids.length - 1 ? () => move(at, at + 1) : null}
+                  />
+                );
+              })}
+              {group === groups.length - 1 && end}
+            </ul>
+          </section>
+        ))}
+      </SortableContext>
+    </DndContext>
+  );
+}

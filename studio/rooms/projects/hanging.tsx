@@ -1,0 +1,163 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { Archive, ArrowLeft, ArrowRight, Copy, Ellipsis, GripVertical, Trash2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { useMemo } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { createProject, deletePage } from '#contract/sites.ts';
+import { pageNeeds } from '#core/check/page-needs.ts';
+import { effectiveHeight } from '#core/access/effective-height.ts';
+import { materialsOn } from '#core/content/materials-on.ts';
+import type { Page } from '#core/content/page.ts';
+import { call } from '../../api/call.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { Bow } from '../../ui/bow.tsx';
+import { HeightChip } from '../../ui/height-control.tsx';
+import { MaterialPicture } from '../../ui/material-picture.tsx';
+import { needInWords } from './need-words.ts';
+import { PageState } from './page-state.tsx';
+
+interface HangingProps {
+  page: Page;
+  /** Moves it among the others by so many places; null where it stands at the end, or they stand in groups. */
+  onEarlier: (() => void) | null;
+  onLater: (() => void) | null;
+}
+
+/** One project on the board: its cover, its state in words, and what it still needs. */
+export function Hanging({ page, onEarlier, onLater }: HangingProps) {
+  const { state, run, changePage } = useSite();
+  const movable = onEarlier !== null || onLater !== null;
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({
+    id: page.id,
+    disabled: !movable,
+  });
+  const site = state.site.id;
+  const cover = page.cover.picture ?? materialsOn(page)[0];
+  const material = state.materials.find(({ id }) => id === cover);
+  const focus = page.cover.focus ?? material?.fixes.focus;
+  const to = page.id;
+  const navigate = useNavigate();
+  const materials = useMemo(() => new Map(state.materials.map((one) => [one.id, one])), [state.materials]);
+  const needs = pageNeeds(page, materials, state.site.evidenceWanted);
+  const copy = async () => {
+    const made = await run(() =>
+      call(createProject, { params: { site }, body: { title: '', materials: [], copyOf: page.id } }),
+    );
+    if (!made) return;
+    toast('This is the copy. It is Private until you raise it.');
+    void navigate(made.page);
+  };
+  const putAway = () => {
+    changePage(
+      page.id,
+      { archived: true, height: 'private' },
+      `${page.title || 'Project'} put away`,
+      `${page.id} archived`,
+    );
+    toast('Put away: nobody can open it. Undo brings it back, and so does the list below.');
+  };
+  const remove = async () => {
+    const gone = await run(() => call(deletePage, { params: { site, page: page.id } }));
+    if (gone) toast(`${page.title || 'The project'} is deleted. Undo brings it back.`);
+  };
+  return (
+    <li
+      ref={setNodeRef}
+      className="hang"
+      style={{ transform: CSS.Translate.toString(transform), transition: transition ?? undefined }}
+    >
+      <Link to={to} className="cover" tabIndex={-1} aria-hidden="true">
+        <Bow className="peg" />
+        {material ? (
+          <span
+            className="block h-full"
+            style={focus && ({ '--focus-at': `${focus.x * 100}% ${focus.y * 100}%` } as React.CSSProperties)}
+          >
+            <MaterialPicture
+              material={material}
+              alt=""
+              className="h-full w-full object-cover object-(--focus-at)"
+            />
+          </span>
+        ) : (
+          <span className="grid h-full place-items-center bg-sunk text-ink-3">No picture yet</span>
+        )}
+      </Link>
+      <div className="flex items-start gap-2">
+        <h2 className="min-w-0 flex-1 text-[1.0625rem] leading-6">
+          <Link to={to} className="text-ink no-underline hover:underline">
+            {page.title || 'Untitled project'}
+          </Link>
+        </h2>
+        {movable && (
+          <button
+            type="button"
+            className="icon-btn sm grip"
+            aria-label={`Move ${page.title || 'this project'}`}
+            {...attributes}
+            {...listeners}
+          >
+            <GripVertical size={16} aria-hidden="true" />
+          </button>
+        )}
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger
+            className="icon-btn sm"
+            aria-label={`More for ${page.title || 'this project'}`}
+          >
+            <Ellipsis size={18} aria-hidden="true" />
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content className="menu" align="end">
+              {onEarlier && (
+                <DropdownMenu.Item className="menu-item" onSelect={onEarlier}>
+                  <ArrowLeft size={18} aria-hidden="true" />
+                  <b>Hang it earlier</b>
+                </DropdownMenu.Item>
+              )}
+              {onLater && (
+                <DropdownMenu.Item className="menu-item" onSelect={onLater}>
+                  <ArrowRight size={18} aria-hidden="true" />
+                  <b>Hang it later</b>
+                </DropdownMenu.Item>
+              )}
+              <DropdownMenu.Item className="menu-item" onSelect={() => void copy()}>
+                <Copy size={18} aria-hidden="true" />
+                <span>
+                  <b>Copy</b>
+                  <small>A second project with the same words and pictures, Private</small>
+                </span>
+              </DropdownMenu.Item>
+              <DropdownMenu.Item className="menu-item" onSelect={putAway}>
+                <Archive size={18} aria-hidden="true" />
+                <span>
+                  <b>Put away</b>
+                  <small>Private at once, and off this wall; nothing is deleted</small>
+                </span>
+              </DropdownMenu.Item>
+              <DropdownMenu.Item className="menu-item" onSelect={() => void remove()}>
+                <Trash2 size={18} aria-hidden="true" />
+                <span>
+                  <b>Delete</b>
+                  <small>Undo brings it back; its pictures stay in Gather</small>
+                </span>
+              </DropdownMenu.Item>
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      </div>
+      <p className="line-clamp-2 text-[0.8125rem] leading-[1.125rem] text-ink-2">
+        {page.summary || 'No one-line summary yet.'}
+      </p>
+      <p className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1">
+        <PageState page={page} />
+        <HeightChip effective={effectiveHeight(state, { page: page.id })} />
+      </p>
+      <p className="note mt-1">
+        {needs.length === 0 ? 'Nothing missing' : `Still needs ${needs.map(needInWords).join(', ')}`}
+      </p>
+    </li>
+  );
+}
