@@ -12,28 +12,31 @@ export interface DemoProject {
   summary: string;
   facts: Partial<CaseFacts>;
   opening: { layout: 'full' | 'strip'; pictures: string[] };
-  parts: (
-    | { kind: 'words'; text: string }
-    | { kind: 'picture'; file: string; width: 'text' | 'wide' | 'full' }
-    | {
-        kind: 'gallery';
-        title: string;
-        files: string[];
-        layout?: (typeof galleryLayouts)[number];
-        captions?: (typeof galleryCaptions)[number];
-      }
-    | { kind: 'document' | 'sound'; file: string }
-    | { kind: 'clip'; file: string; still: string }
-    /** Path of a stand-in page. */
-    | { kind: 'link'; page: string }
-    | { kind: 'quote'; text: string; by: string }
-    | { kind: 'compare'; before: string; after: string; names: [string, string] }
-    | { kind: 'evidence'; file: string; what: string; why: string; shows: string }
-    | { kind: 'reflection'; answers: [question: string, text: string][] }
-    | { kind: 'credits' }
-    | { kind: 'contact'; words: string; email: string }
-  )[];
+  parts: DemoPart[];
 }
+
+/** `beside`: it stands beside the part before it, which gets this share of the width. */
+export type DemoPart = { beside?: number } & (
+  | { kind: 'words'; text: string }
+  | { kind: 'picture'; file: string; width: 'text' | 'wide' | 'full' }
+  | {
+      kind: 'gallery';
+      title: string;
+      files: string[];
+      layout?: (typeof galleryLayouts)[number];
+      captions?: (typeof galleryCaptions)[number];
+    }
+  | { kind: 'document' | 'sound'; file: string }
+  | { kind: 'clip'; file: string; still: string }
+  /** Path of a stand-in page. */
+  | { kind: 'link'; page: string }
+  | { kind: 'quote'; text: string; by: string }
+  | { kind: 'compare'; before: string; after: string; names: [string, string] }
+  | { kind: 'evidence'; file: string; what: string; why: string; shows: string }
+  | { kind: 'reflection'; answers: [question: string, text: string][] }
+  | { kind: 'credits' }
+  | { kind: 'contact'; words: string; email: string }
+);
 
 export const maker = { name: 'Wren', site: 'Wren', address: 'wren-makes' };
 
@@ -127,17 +130,21 @@ I cut the first gears before I had done the sums properly, and lost a sheet of p
     parts: [
       {
         kind: 'words',
-        text: `Most bee hotels are glued shut, so nobody can change the tubes, and after two summers they do more harm than good. Mine is six panels and a strap. It fits in a bicycle bag, and one half of the roof lifts.
-
-# The ugly first one
-
-The first version was crooked, and bees moved in anyway. That told me the holes matter more than the house: **clean edges, the right depth, and morning sun**.`,
+        text: `Most bee hotels are glued shut, so nobody can change the tubes, and after two summers they do more harm than good. Mine is six panels and a strap. It fits in a bicycle bag, and one half of the roof lifts.`,
       },
       { kind: 'picture', file: '04-drilled-holes.jpg', width: 'wide' },
       {
+        kind: 'words',
+        beside: 0.55,
+        text: `# The ugly first one
+
+The first version was crooked, and bees moved in anyway. That told me the holes matter more than the house: **clean edges, the right depth, and morning sun**.`,
+      },
+      {
         kind: 'gallery',
-        title: '',
-        files: ['01-sketch.jpg', '02-first-prototype.jpg', '03-table-with-parts.jpg'],
+        title: 'Six panels, in order',
+        layout: 'one-large',
+        files: ['01-sketch.jpg', '03-table-with-parts.jpg', '06-flat-packed.jpg', '05-roof-open.jpg'],
       },
       {
         kind: 'compare',

@@ -8,7 +8,7 @@ import { z } from 'zod';
 import { newPart } from '#core/content/new-part.ts';
 import type { Page } from '#core/content/page.ts';
 import { noFacts } from '#core/content/case-facts.ts';
-import { type Part, partSchema } from '#core/content/part.ts';
+import type { Part } from '#core/content/part.ts';
 import { mine } from '#core/content/provenance.ts';
 import { pageSlug } from '#core/content/address.ts';
 import type { Block, Inline, RichText } from '#core/content/rich-text.ts';
@@ -26,6 +26,7 @@ import { loadDraft, ownSite } from '#server/sites/load-draft.ts';
 import { makeSite } from '#server/sites/routes.ts';
 import {
   draft,
+  type DemoPart,
   type DemoProject,
   front,
   gatheredFor,
@@ -119,54 +120,68 @@ export async function seedDemo(
     return material;
   };
 
-  const addProject = async (project: DemoProject): Promise<void> => {
-    const of = (file: string) => bring(`${project.folder}/${file}`);
-    const parts: Part[] = [];
-    for (const part of project.parts) {
-      const base = { id: newId(), height: 'public' as const };
-      if (part.kind === 'words') parts.push({ ...base, kind: 'words', text: richText(part.text) });
-      else if (part.kind === 'picture')
-        parts.push(
-          partSchema.parse({ ...base, kind: 'picture', material: await of(part.file), width: part.width }),
-        );
-      else if (part.kind === 'document')
-        parts.push({ ...base, kind: 'document', material: await of(part.file), download: false });
-      else if (part.kind === 'clip') {
-        const clip = await of(part.file);
+  const partOf = async (part: DemoPart, of: (file: string) => Promise<string>): Promise<Part> => {
+    const base = { id: newId(), height: 'public' as const };
+    switch (part.kind) {
+      case 'words':
+        return { ...base, kind: 'words', text: richText(part.text) };
+      case 'picture':
+        return { ...base, kind: 'picture', material: await of(part.file), width: part.width, link: '' };
+      case 'gallery': {
+        const { kind, title, files, layout = 'rows', captions = 'below' } = part;
+        const pictures = [];
+        for (const file of files) pictures.push(await of(file));
+        return { ...base, kind, title, pictures, layout, captions, autoplay: false };
+      }
+      case 'document':
+        return { ...base, kind: 'document', material: await of(part.file), download: false };
+      case 'sound':
+        return { ...base, kind: 'sound', material: await of(part.file) };
+      case 'clip': {
+        const material = await of(part.file);
         const shownBy = await of(part.still);
         await edit(db, scope, { label: 'Still of a clip' }, async (running) => {
-          await running.update('material', clip, { shownBy });
+          await running.update('material', material, { shownBy });
         });
-        parts.push({ ...base, kind: 'clip', material: clip });
-      } else if (part.kind === 'link') {
+        return { ...base, kind: 'clip', material };
+      }
+      case 'link': {
         const { material } = await addLink(deps, scope, standIns + part.page, 'http://127.0.0.1');
-        parts.push(newPart('link', newId(), [material]));
-      } else if (part.kind === 'quote' || part.kind === 'credits' || part.kind === 'contact')
-        parts.push(partSchema.parse({ ...base, ...part }));
-      else if (part.kind === 'compare') {
+        return newPart('link', newId(), [material]);
+      }
+      case 'compare': {
         const [beforeName, afterName] = part.names;
-        const both = [await of(part.before), await of(part.after)];
-        const made = newPart('compare', newId(), both);
-        if (made.kind === 'compare') parts.push({ ...made, beforeName, afterName });
-      } else if (part.kind === 'evidence') {
-        const { file, ...answers } = part;
-        parts.push({ ...base, ...answers, material: await of(file) });
-      } else if (part.kind === 'reflection')
-        parts.push({
+        const [before, after] = [await of(part.before), await of(part.after)];
+        return { ...base, kind: 'compare', before, after, beforeName, afterName };
+      }
+      case 'evidence': {
+        const { kind, file, what, why, shows } = part;
+        return { ...base, kind, what, why, shows, material: await of(file) };
+      }
+      case 'reflection':
+        return {
           ...base,
           kind: 'reflection',
           answers: part.answers.map(([question, text]) => ({ id: newId(), question, text })),
-        });
-      else if (part.kind !== 'gallery')
-        parts.push({ ...base, kind: part.kind, material: await of(part.file) });
-      else {
-        const materials = [];
-        for (const file of part.files) materials.push(await of(file));
-        const { title, layout, captions } = part;
-        parts.push(
-          partSchema.parse({ ...base, kind: 'gallery', title, pictures: materials, layout, captions }),
-        );
-      }
+        };
+      case 'quote':
+        return { ...base, kind: 'quote', text: part.text, by: part.by };
+      case 'credits':
+        return { ...base, kind: 'credits' };
+      case 'contact':
+        return { ...base, kind: 'contact', words: part.words, email: part.email, link: '' };
+    }
+  };
+
+  const addProject = async (project: DemoProject): Promise<void> => {
+    const of = (file: string) => bring(`${project.folder}/${file}`);
+    const parts: Part[] = [];
+    for (const described of project.parts) {
+      const part = await partOf(described, of);
+      const before = parts.at(-1);
+      parts.push(
+        described.beside && before ? { ...part, beside: { with: before.id, share: described.beside } } : part,
+      );
     }
     const opening = [];
     for (const file of project.opening.pictures) opening.push(await of(file));

@@ -126,6 +126,7 @@ function Parts({ input }: { input: PageInput }) {
           return (
             <section key={part.id} className="band">
               <div className="wrap box">
+                {slots.before?.(at)}
                 <Pair share={share} second={second.id}>
                   {drawn(part, at)}
                   {drawn(second, at + 1)}
@@ -136,7 +137,10 @@ function Parts({ input }: { input: PageInput }) {
         const fullWidth = part.kind === 'picture' && part.width === 'full';
         return (
           <section key={part.id} className={part.kind === 'words' ? 'band close' : 'band'}>
-            <div className={fullWidth ? '' : 'wrap'}>{drawn(part, at)}</div>
+            <div className={fullWidth ? '' : 'wrap'}>
+              {slots.before?.(at)}
+              {drawn(part, at)}
+            </div>
           </section>
         );
       })}

@@ -19,8 +19,8 @@ export function Pair({ share, second, children }: PairProps) {
     <div
       {...attach({ '--share': `${share}fr`, '--rest': `${Math.round((1 - share) * 1000) / 1000}fr` }, 'pair')}
     >
-      <div>{one}</div>
-      <div>{other}</div>
+      <div className="half">{one}</div>
+      <div className="half">{other}</div>
       {slots.share?.(second, share)}
     </div>
   );

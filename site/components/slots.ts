@@ -11,6 +11,8 @@ export interface Slots {
   summary?: (shown: ReactNode) => ReactNode;
   opening?: (shown: ReactNode) => ReactNode;
   facts?: (shown: ReactNode) => ReactNode;
+  /** Between the part at this place and what stands above it. */
+  before?: (at: number) => ReactNode;
   /** Around each part, with its place in the page. */
   part?: (part: SeenPart, shown: ReactNode, at: number) => ReactNode;
   /** Between two parts that stand beside each other: moves the line between them. */

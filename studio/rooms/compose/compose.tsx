@@ -247,14 +247,10 @@ function ComposePage({ page }: { page: Page }) {
         {shown}
       </OpeningPanel>
     ),
+    before: tieLine,
     part: (seen, shown, at) => {
       const part = page.parts.find((one) => one.id === seen.id);
-      return part ? (
-        <>
-          {typeof beside[at] !== 'number' && tieLine(at)}
-          {frame(part, at, seen, shown)}
-        </>
-      ) : null;
+      return part ? frame(part, at, seen, shown) : null;
     },
     share: (second, share) => <ShareHandle share={share} onChange={(next) => parts.stand(second, next)} />,
     caption: (picture) => (
