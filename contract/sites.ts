@@ -8,6 +8,7 @@ import { warnings } from '#core/gallery/picture-quality.ts';
 import { partialDateSchema } from '#core/content/partial-date.ts';
 import { pageContentSchema, pageSchema } from '#core/content/page.ts';
 import { starterKeys } from '#core/content/starters.ts';
+import { partsChangeSchema } from '#core/content/parts-change.ts';
 import { tagsSchema } from '#core/content/tags.ts';
 import { siteContentSchema, siteSchema } from '#core/content/site.ts';
 import { shortened } from '#core/words/shortened.ts';
@@ -140,12 +141,26 @@ export const createProject = route({
   }),
   reply: patchSchema.extend({ page: idSchema }),
 });
+/**
+ * Changes a page. With `was`, the change is joined with whatever was changed on the page since, field by field and part by
+ * part; only where both changed the same to something else is it refused.
+ */
 export const changePage = route({
   method: 'PATCH',
   path: '/api/sites/:site/pages/:page',
   params: atPage,
-  body: changeOf(pageContentSchema),
-  reply: patchSchema,
+  body: changeOf(pageContentSchema).extend({
+    /** What was done to the parts; instead of all of them in `change`. */
+    parts: partsChangeSchema.optional(),
+    /** How the changed fields were before. */
+    was: pageContentSchema.omit({ parts: true }).partial().optional(),
+    /** Its maker has been asked and wants this one, whatever it was changed to meanwhile. */
+    overwrite: z.boolean().optional(),
+  }),
+  reply: patchSchema.extend({
+    /** Somebody else's changes to this page came in with it. */
+    joined: z.boolean(),
+  }),
 });
 /** Takes a part from one page and puts it at the end of another, as one step of undo. */
 export const movePart = route({

@@ -11,6 +11,7 @@ import { UploadsProvider } from './api/uploads-context.tsx';
 import { PlannedRoom } from './rooms/planned/planned-room.tsx';
 import { Projects } from './rooms/projects/projects.tsx';
 import { Share } from './rooms/share/share.tsx';
+import { ActionsProvider } from './ui/finder/actions-context.tsx';
 import { Frame } from './ui/frame.tsx';
 import { Loading, Trouble } from './ui/states.tsx';
 
@@ -37,11 +38,13 @@ function SiteRooms() {
   return (
     <SiteProvider key={site} id={site}>
       <UploadsProvider>
-        <Frame>
-          <Suspense fallback={<Loading what="Opening the room" />}>
-            <Outlet />
-          </Suspense>
-        </Frame>
+        <ActionsProvider>
+          <Frame>
+            <Suspense fallback={<Loading what="Opening the room" />}>
+              <Outlet />
+            </Suspense>
+          </Frame>
+        </ActionsProvider>
       </UploadsProvider>
     </SiteProvider>
   );

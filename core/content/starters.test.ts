@@ -7,7 +7,7 @@ import { partsSchema } from './part.ts';
 import { partsOfStarter, starterKeys, starters } from './starters.ts';
 
 let count = 0;
-const newId = () => `id-${(count += 1)}`;
+const newId = () => `part-${(count += 1)}`;
 
 describe.each(starterKeys)('the starter "%s"', (key) => {
   const parts = partsOfStarter(key, newId);

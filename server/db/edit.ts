@@ -140,6 +140,16 @@ async function write(tx: Transaction, scope: Scope, change: RowChange, revision:
   }
 }
 
+/** Refuses a change of what was changed meanwhile, with both versions. */
+export function newer({ row, revision }: Versioned<Rows[Table]>): Problem {
+  return new Problem(
+    409,
+    'newer',
+    'This was changed in another tab or on another device. Your words are kept here; choose which to keep.',
+    { details: { theirs: row, revision } },
+  );
+}
+
 /** Changes rows and remembers how they were. The only way anything a maker owns is written. */
 export class Edit {
   readonly changes: RowChange[] = [];
@@ -163,6 +173,17 @@ export class Edit {
     this.changes.push(change);
   }
 
+  /**
+   * A row as it is now, kept from changing until this edit ends.
+   *
+   * @throws Problem 404 when it is gone
+   */
+  async find<T extends Table>(table: T, id: string): Promise<Versioned<Rows[T]>> {
+    const found = await read(this.#tx, this.#scope, table, id);
+    if (!found) throw new Problem(404, 'gone', 'This was deleted in the meantime. Undo brings it back.');
+    return found;
+  }
+
   async insert<T extends Table>(table: T, row: Rows[T]): Promise<void> {
     await this.#apply({ table, id: row.id, before: null, after: row } as RowChange);
   }
@@ -179,16 +200,9 @@ export class Edit {
     change: Partial<Rows[T]>,
     seen?: number,
   ): Promise<Rows[T]> {
-    const found = await read(this.#tx, this.#scope, table, id);
-    if (!found) throw new Problem(404, 'gone', 'This was deleted in the meantime. Undo brings it back.');
+    const found = await this.find(table, id);
     const after = { ...found.row, ...change };
-    if (seen !== undefined && table !== 'site' && found.revision > seen)
-      throw new Problem(
-        409,
-        'newer',
-        'This was changed in another tab or on another device. Your words are kept here; choose which to keep.',
-        { details: { theirs: found.row, revision: found.revision } },
-      );
+    if (seen !== undefined && table !== 'site' && found.revision > seen) throw newer(found);
     if (!isDeepStrictEqual(after, found.row))
       await this.#apply({ table, id, before: found.row, after } as RowChange);
     return after;

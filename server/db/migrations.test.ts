@@ -29,8 +29,8 @@ const oldPage = {
     madeWith: '',
   },
   parts: [
-    { id: 'part-1', height: 'public', kind: 'gallery', title: 'Steps', pictures: ['m-1'] },
-    { id: 'part-2', height: 'private', kind: 'picture', material: 'm-2', width: 'full' },
+    { id: 'part-1', height: 'public', kind: 'gallery', title: 'Steps', pictures: ['picture-1'] },
+    { id: 'part-2', height: 'private', kind: 'picture', material: 'picture-2', width: 'full' },
     { id: 'part-3', height: 'public', kind: 'credits' },
   ],
   archived: false,
@@ -102,7 +102,7 @@ describe('pages written before case facts had months, people and a cover', () =>
       {
         kind: 'gallery',
         title: 'Steps',
-        pictures: ['m-1'],
+        pictures: ['picture-1'],
         layout: 'rows',
         captions: 'below',
         autoplay: false,

@@ -20,6 +20,7 @@ import { closeAtOnce, lowersSomething } from '../publish/close-at-once.ts';
 import type { PublishDeps } from '../publish/publish.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
 import { patchAfter } from '../sites/site-state.ts';
+import { joinedChange } from './joined-change.ts';
 import { emptyPage } from './new-page.ts';
 
 /** A project from materials: the first picture opens the page, the others hang in a gallery, all else stands below. */
@@ -93,8 +94,11 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
 
   handle(app, changePage, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
+    let joined = false;
     const result = await edit(db, scope, body, async (running) => {
-      const change: Partial<Page> = { ...body.change };
+      const joining = await joinedChange(running, params.page, body);
+      joined = joining.joined;
+      const change: Partial<Page> = { ...joining.change };
       const rows = await running.tx
         .select({ id: pages.id, slug: pages.slug, kind: pages.kind })
         .from(pages)
@@ -119,10 +123,10 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
           .limit(1);
         if (!released) change.slug = pageSlug(change.title, others);
       }
-      await running.update('page', params.page, change, body.seen);
+      await running.update('page', params.page, change);
     });
     if (lowersSomething(result.changes)) await closeAtOnce(deps, scope);
-    return patchAfter(db, scope, result);
+    return { ...(await patchAfter(db, scope, result)), joined };
   });
 
   handle(app, movePart, async ({ params, body }, request) => {

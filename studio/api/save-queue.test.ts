@@ -35,6 +35,7 @@ function queueWith(
   const queue = new SaveQueue({
     site: 'site-1',
     seen,
+    row: () => undefined,
     apply: (one, keep) => applied.push({ patch: one, keep: [...keep] }),
     store,
     send,

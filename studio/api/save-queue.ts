@@ -1,6 +1,8 @@
 import { changeMaterial, changePage, changeSite, type Patch } from '#contract/sites.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
+import type { Part } from '#core/content/part.ts';
+import { partsChange } from '#core/content/parts-change.ts';
 import type { Site } from '#core/content/site.ts';
 import { call, Refusal } from './call.ts';
 
@@ -16,6 +18,10 @@ export interface Pending {
   kind: RowKind;
   id: string;
   change: Record<string, unknown>;
+  /** How the changed fields were before, so that the change can be joined with those of others. */
+  was: Record<string, unknown>;
+  /** Its maker was asked and wants it, whatever others wrote. */
+  overwrite?: boolean;
   label: string;
   mergeKey: string;
   /** The revision the maker was looking at when the change began: what arrives later does not move it. */
@@ -34,11 +40,15 @@ export interface SaveQueueDeps {
   site: string;
   /** The revision the maker is looking at for a row. */
   seen: (row: string) => number;
+  /** A row as it is on the screen. */
+  row: (kind: RowKind, id: string) => object | undefined;
+  /** Changes made elsewhere came in with a change of ours. */
+  onJoined?: () => void;
   /** Lays what the server answered over the studio's copy, sparing rows that changed again meanwhile. */
   apply: (patch: Patch, keep: ReadonlySet<string>) => void;
   /** Where unsent changes outlive the tab; localStorage in the browser. */
   store: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
-  send?: (pending: Pending, seen: number) => Promise<Patch>;
+  send?: (pending: Pending, seen: number) => Promise<Patch & { joined?: boolean }>;
   /** How long to wait for more typing before sending, and before trying again when the line is down; in ms. */
   waitMs?: number;
   retryMs?: number;
@@ -46,9 +56,29 @@ export interface SaveQueueDeps {
 
 const routes = { site: changeSite, page: changePage, material: changeMaterial };
 
+const partsOf = (row: Record<string, unknown>): readonly Part[] | null =>
+  Array.isArray(row['parts']) ? (row['parts'] as readonly Part[]) : null;
+
+/** What is sent of a change. Of a page's parts only those that changed, with how they were. */
+function bodyOf({ kind, change, was, overwrite, label, mergeKey }: Pending, seen: number) {
+  const base = { seen, label, mergeKey };
+  const [before, now] = [partsOf(was), partsOf(change)];
+  // Kept by an older studio, or not of a page: as it is.
+  if (kind !== 'page' || Object.keys(change).some((name) => !(name in was))) return { ...base, change };
+  const { parts: _, ...fields } = change;
+  const { parts: _was, ...fieldsWere } = was;
+  return {
+    ...base,
+    change: fields,
+    was: fieldsWere,
+    ...(before && now ? { parts: partsChange(before, now) } : {}),
+    ...(overwrite ? { overwrite } : {}),
+  };
+}
+
 function sendTo(site: string) {
-  return (pending: Pending, seen: number): Promise<Patch> => {
-    const body = { seen, label: pending.label, mergeKey: pending.mergeKey, change: pending.change };
+  return (pending: Pending, seen: number): Promise<Patch & { joined?: boolean }> => {
+    const body = bodyOf(pending, seen);
     const params = pending.kind === 'site' ? { site } : { site, [pending.kind]: pending.id };
     return call(routes[pending.kind] as typeof changePage, { params, body });
   };
@@ -73,7 +103,8 @@ export class SaveQueue {
     try {
       const kept: unknown = JSON.parse(deps.store.getItem(this.#key) ?? '[]');
       // A note without a revision was kept by an older studio: at 0 the maker is asked, and nothing is lost.
-      if (Array.isArray(kept)) this.#pending = (kept as Pending[]).map((one) => ({ ...{ seen: 0 }, ...one }));
+      if (Array.isArray(kept))
+        this.#pending = (kept as Pending[]).map((one) => ({ ...{ seen: 0, was: {} }, ...one }));
     } catch {
       // A damaged note cannot be sent; what the server has is still whole.
     }
@@ -102,13 +133,16 @@ export class SaveQueue {
     label: string,
     mergeKey: string,
   ): void {
+    const row = this.#deps.row(kind, id) as Record<string, unknown> | undefined;
+    const was = row ? Object.fromEntries(Object.keys(change).map((name) => [name, row[name]])) : {};
     const last = this.#pending.at(-1);
     if (last && last.kind === kind && last.id === id && last.mergeKey === mergeKey)
       this.#pending = [
         ...this.#pending.slice(0, -1),
-        { ...last, change: { ...last.change, ...change }, label },
+        { ...last, change: { ...last.change, ...change }, was: { ...was, ...last.was }, label },
       ];
-    else this.#pending = [...this.#pending, { kind, id, change, label, mergeKey, seen: this.#seenNow(id) }];
+    else
+      this.#pending = [...this.#pending, { kind, id, change, was, label, mergeKey, seen: this.#seenNow(id) }];
     this.#keep();
     if (this.#state.kind === 'conflict' || this.#state.kind === 'offline') return this.#tell();
     this.#set({ kind: 'saving' });
@@ -138,7 +172,7 @@ export class SaveQueue {
     const { pending, theirRevision } = this.#state;
     this.#pending =
       choice === 'mine'
-        ? [{ ...pending, seen: theirRevision }, ...this.#pending]
+        ? [{ ...pending, seen: theirRevision, overwrite: true }, ...this.#pending]
         : this.#pending.filter((one) => one.id !== pending.id);
     this.#keep();
     this.#set(this.#pending.length > 0 ? { kind: 'saving' } : { kind: 'saved', at: Date.now() });
@@ -173,6 +207,7 @@ export class SaveQueue {
       this.builtOn(patch);
       this.#keep();
       this.#deps.apply(patch, new Set(this.#pending.map((one) => one.id)));
+      if (patch.joined) this.#deps.onJoined?.();
       if (this.#pending.length === 0) this.#set({ kind: 'saved', at: Date.now() });
       return true;
     } catch (error) {

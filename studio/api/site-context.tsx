@@ -67,6 +67,12 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       new SaveQueue({
         site: id,
         seen,
+        row: (kind, row) => {
+          const state = client.getQueryData<StudioSite>(key(id));
+          if (kind === 'site') return state?.site;
+          return state?.[kind === 'page' ? 'pages' : 'materials'].find((one) => one.id === row);
+        },
+        onJoined: () => toast('Joined with what was changed in another tab or on another device.'),
         apply: (patch, keep) =>
           client.setQueryData<StudioSite>(key(id), (old) => (old ? applyPatch(old, patch, keep) : old)),
         store: window.localStorage,
@@ -158,16 +164,17 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
             now: () => client.getQueryData<StudioSite>(key(id)) ?? state,
             saving,
             changeSite: (change, label) => {
-              show('site', id, change);
+              // The queue first: it notes how the row was.
               queue.change('site', id, change, label, `site ${Object.keys(change).join(' ')}`);
+              show('site', id, change);
             },
             changePage: (page, change, label, mergeKey) => {
-              show('page', page, change);
               queue.change('page', page, change, label, mergeKey);
+              show('page', page, change);
             },
             changeMaterial: (material, change, label, mergeKey) => {
-              show('material', material, change);
               queue.change('material', material, change, label, mergeKey);
+              show('material', material, change);
             },
             run,
             setLive: (live) =>

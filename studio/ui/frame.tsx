@@ -6,6 +6,7 @@ import { NavLink, useLocation, useNavigate } from 'react-router';
 import { type Me, signOut } from '#contract/account.ts';
 import { call } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
+import { Finding } from './finder/finding.tsx';
 import { KiteMark } from './kite-mark.tsx';
 import { rooms } from './rooms.ts';
 import { Strip } from './strip.tsx';
@@ -152,6 +153,7 @@ export function Frame({ children }: { children: ReactNode }) {
       </a>
       <Rail base={base} />
       <Strip />
+      <Finding />
       <main className="room" id="room" tabIndex={-1}>
         {children}
       </main>

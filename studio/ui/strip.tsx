@@ -2,6 +2,7 @@ import { Eye, Redo2, Undo2, User, Link2, Footprints } from 'lucide-react';
 import { DropdownMenu, Popover } from 'radix-ui';
 import { useState } from 'react';
 import { useSite } from '../api/site-context.tsx';
+import { useActions } from './finder/actions-context.tsx';
 import { DifferenceList } from './difference-list.tsx';
 import { liveWords, waitingWords } from './live-words.ts';
 import { PublishDialog } from './publish-dialog.tsx';
@@ -61,6 +62,16 @@ export function Strip() {
   const [publishing, setPublishing] = useState(false);
   const { live, history, site } = state;
   const path = live.addressPath ?? live.siteLinkPath;
+  useActions([
+    { name: 'Publish', also: 'release live readers', run: () => setPublishing(true) },
+    ...(history.undo ? [{ name: `Undo: ${history.undo}`, run: () => void undo() }] : []),
+    ...(history.redo ? [{ name: `Do again: ${history.redo}`, also: 'redo', run: () => void redo() }] : []),
+    ...readers.map(({ viewer, name }) => ({
+      name: `See it as: ${name.toLowerCase()}`,
+      also: 'preview read',
+      run: () => void window.open(`/studio/see/${site.id}/${viewer}/`, '_blank', 'noreferrer'),
+    })),
+  ]);
   return (
     <header className="strip">
       <div className="site-name">

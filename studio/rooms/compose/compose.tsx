@@ -9,7 +9,7 @@ import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { movedPart, placeAfter, standingBeside } from '#core/content/beside.ts';
 import type { Opening, Page } from '#core/content/page.ts';
-import { isEmptyPart, materialsOf, type Part, type PartKind } from '#core/content/part.ts';
+import { isEmptyPart, materialsOf, type Part } from '#core/content/part.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { PageView } from '#site/components/page-view.tsx';
 import { type Slots, SlotsContext } from '#site/components/slots.ts';
@@ -18,6 +18,8 @@ import { useSite } from '../../api/site-context.tsx';
 import { useTypedIn } from '../../api/use-typed-in.ts';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
+import { useActions } from '../../ui/finder/actions-context.tsx';
+import { isForStudio } from '../../ui/finder/single-keys.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
 import { PageState } from '../projects/page-state.tsx';
@@ -27,11 +29,11 @@ import { EditableLine } from './editable-line.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
 import { PartFrame } from './part-frame.tsx';
 import { PartPanel } from './part-panel.tsx';
-import { emptyWords, partNames } from './part-words.ts';
+import { emptyWords, partDetail, partNames } from './part-words.ts';
 import { ShareHandle } from './share-handle.tsx';
 import './site-look.css';
 import { Tail } from './tail.tsx';
-import { TieLine } from './tie-line.tsx';
+import { kinds, nameOf, type Tied, TieLine } from './tie-line.tsx';
 import { Tray } from './tray.tsx';
 import { useDocuments } from './use-documents.ts';
 import { useParts } from './use-parts.ts';
@@ -124,7 +126,7 @@ function ComposePage({ page }: { page: Page }) {
       else place([added.material]);
     });
   };
-  const tie = (kind: PartKind | 'side-by-side', at: number) =>
+  const tie = (kind: Tied, at: number) =>
     selectAndShow(kind === 'side-by-side' ? parts.insertPair(at) : parts.insert(kind, at));
   const tieLine = (at: number) => (
     <TieLine at={at} open={tyingAt === at} onOpen={(open) => setTyingAt(open ? at : null)} onTie={tie} />
@@ -132,16 +134,26 @@ function ComposePage({ page }: { page: Page }) {
   const tieAfter = useEffectEvent(() => setTyingAt(after));
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (event.key !== '/' || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented)
-        return;
-      if (target.isContentEditable || target.closest('input, textarea, select, [role="dialog"]')) return;
+      if (event.key !== '/' || !isForStudio(event)) return;
       event.preventDefault();
       tieAfter();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
+
+  useActions([
+    ...kinds.map((kind) => ({
+      name: `Tie in: ${nameOf(kind)}`,
+      also: 'part add insert',
+      run: () => tie(kind, after),
+    })),
+    ...page.parts.map((part, at) => ({
+      name: `Go to part ${at + 1}: ${partNames[part.kind]}`,
+      also: partDetail(part),
+      run: () => selectAndShow(part.id),
+    })),
+  ]);
 
   const moveTo = async (part: string, to: string) => {
     const moved = await run(() =>

@@ -4,9 +4,9 @@ import { useState } from 'react';
 import type { PartKind } from '#core/content/part.ts';
 import { partNames } from './part-words.ts';
 
-type Tied = PartKind | 'side-by-side';
-const nameOf = (kind: Tied): string => (kind === 'side-by-side' ? 'Side by side' : partNames[kind]);
-const kinds: readonly Tied[] = [
+export type Tied = PartKind | 'side-by-side';
+export const nameOf = (kind: Tied): string => (kind === 'side-by-side' ? 'Side by side' : partNames[kind]);
+export const kinds: readonly Tied[] = [
   'words',
   'picture',
   'gallery',

@@ -35,7 +35,14 @@ export function Gather() {
   const { materials, pages, site } = state;
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [address] = useSearchParams();
-  const [lookingAt, setLookingAt] = useState<string | null>(address.get('look'));
+  const wanted = address.get('look');
+  const [lookingAt, setLookingAt] = useState<string | null>(wanted);
+  // Found by name while this room was open already.
+  const [lastWanted, setLastWanted] = useState(wanted);
+  if (wanted !== lastWanted) {
+    setLastWanted(wanted);
+    if (wanted) setLookingAt(wanted);
+  }
   const [query, setQuery] = useState('');
   const [by, setBy] = useState<Grouping>('project');
   const [order, setOrder] = useState<Order>('added');

@@ -4,12 +4,13 @@ import { Link, useNavigate } from 'react-router';
 import { createProject } from '#contract/sites.ts';
 import type { ProjectGrouping } from '#core/content/group-projects.ts';
 import { byRank } from '#core/content/page.ts';
-import type { StarterKey } from '#core/content/starters.ts';
+import { type StarterKey, starterKeys, starters } from '#core/content/starters.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { Bow } from '../../ui/bow.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
+import { useActions } from '../../ui/finder/actions-context.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
@@ -56,6 +57,14 @@ export function Projects() {
     },
     [add, start],
   );
+
+  useActions([
+    { name: 'New project', run: () => void start([]) },
+    ...starterKeys.map((key) => ({
+      name: `New project from the outline: ${starters[key].name.toLowerCase()}`,
+      run: () => void start([], key),
+    })),
+  ]);
 
   return (
     <DropFiles onFiles={onFiles} className="min-h-full">

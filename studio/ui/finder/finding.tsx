@@ -1,0 +1,65 @@
+import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useSite } from '../../api/site-context.tsx';
+import { type Action, useActions, useAllActions } from './actions-context.tsx';
+import { KeysHelp } from './keys-help.tsx';
+import { isForStudio } from './single-keys.ts';
+
+const Finder = lazy(() => import('./finder.tsx'));
+
+/** The letter after G, and the room it leads to. */
+const roomKeys: Record<string, string> = {
+  g: 'gather',
+  p: 'projects',
+  a: 'about',
+  r: 'arrange',
+  l: 'look',
+  c: 'check',
+  s: 'share',
+  f: 'feedback',
+};
+/** How long G waits for its letter, in ms. */
+const patience = 1500;
+
+/** Ctrl-K, `?` and G with a letter, wherever the maker is. */
+export function Finding() {
+  const { state } = useSite();
+  const navigate = useNavigate();
+  const all = useAllActions();
+  const [offered, setOffered] = useState<readonly Action[] | null>(null);
+  const [helping, setHelping] = useState(false);
+  const pressedG = useRef(0);
+  useActions([{ name: 'Show the keys', also: 'shortcuts help', run: () => setHelping(true) }]);
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k' && !event.shiftKey) {
+      event.preventDefault();
+      return setOffered((now) => (now ? null : all()));
+    }
+    if (!isForStudio(event)) return;
+    const room = roomKeys[event.key.toLowerCase()];
+    if (room && event.timeStamp - pressedG.current < patience) {
+      pressedG.current = 0;
+      event.preventDefault();
+      void navigate(`/${state.site.id}/${room}`);
+    } else if (event.key === 'g') pressedG.current = event.timeStamp;
+    else if (event.key === '?') {
+      event.preventDefault();
+      setHelping(true);
+    }
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => onKey(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+  return (
+    <>
+      {offered && (
+        <Suspense fallback={null}>
+          <Finder actions={offered} onClose={() => setOffered(null)} />
+        </Suspense>
+      )}
+      <KeysHelp open={helping} onClose={() => setHelping(false)} />
+    </>
+  );
+}

@@ -1,0 +1,94 @@
+import { X } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { setSingleKeys, singleKeysOn } from './single-keys.ts';
+
+const groups: { name: string; keys: [keys: string[], what: string][] }[] = [
+  {
+    name: 'Everywhere',
+    keys: [
+      [['Ctrl', 'K'], 'find a page, a material or something to do'],
+      [['Ctrl', 'Z'], 'undo'],
+      [['Ctrl', 'Shift', 'Z'], 'do again'],
+      [['Esc'], 'close, or leave what is selected'],
+      [['?'], 'these keys'],
+      [['G', 'then', 'P'], 'to Projects; G for Gather, S for Share, C for Check, L for Look'],
+    ],
+  },
+  {
+    name: 'On a page',
+    keys: [
+      [['/'], 'tie something in, then type what it is'],
+      [['↑', '↓'], 'in the tail: the part above, the part below'],
+      [['Alt', '↑'], 'in the tail: move a part up; with ↓ down'],
+      [['Enter'], 'edit the part; in the tray: place it on the page'],
+      [['Del'], 'in the tail: take a part off'],
+      [['←', '→'], 'on the line between two parts: how wide the first is'],
+    ],
+  },
+  {
+    name: 'Moving things',
+    keys: [
+      [['Space'], 'on a handle: pick it up, and let it go'],
+      [['↑', '↓', '←', '→'], 'move what was picked up'],
+      [['F2'], 'in Gather: write a title'],
+    ],
+  },
+];
+
+/** All keys, and the switch for those that are pressed alone. */
+export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const [single, setSingle] = useState(singleKeysOn);
+  return (
+    <Dialog.Root open={open} onOpenChange={(wanted) => !wanted && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="dialog-shade" />
+        <Dialog.Content className="dialog wide" aria-describedby={undefined}>
+          <div className="mb-3 flex items-center gap-3">
+            <Dialog.Title className="flex-1">Keys</Dialog.Title>
+            <Dialog.Close className="icon-btn" aria-label="Close">
+              <X size={18} aria-hidden="true" />
+            </Dialog.Close>
+          </div>
+          <div className="keys-help">
+            {groups.map(({ name, keys }) => (
+              <section key={name}>
+                <h3>{name}</h3>
+                <dl>
+                  {keys.map(([pressed, what]) => (
+                    <div key={what}>
+                      <dt>
+                        {pressed.map((key, at) =>
+                          key === 'then' ? (
+                            <span key={at}> then </span>
+                          ) : (
+                            <kbd key={at} className="kbd">
+                              {key}
+                            </kbd>
+                          ),
+                        )}
+                      </dt>
+                      <dd>{what}</dd>
+                    </div>
+                  ))}
+                </dl>
+              </section>
+            ))}
+          </div>
+          <p className="note mt-3">On a Mac it is Cmd instead of Ctrl.</p>
+          <label className="check mt-2">
+            <input
+              type="checkbox"
+              checked={single}
+              onChange={(event) => {
+                setSingleKeys(event.target.checked);
+                setSingle(event.target.checked);
+              }}
+            />
+            Keys pressed alone do something ( / ? G )
+          </label>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
