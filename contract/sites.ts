@@ -284,6 +284,14 @@ export const addLink = route({
   body: z.object({ url: webAddressSchema }),
   reply: importReplySchema,
 });
+/** Gathers a picture that was copied from a web page, with where it came from. */
+export const addPictureFromWeb = route({
+  method: 'POST',
+  path: '/api/sites/:site/pictures/from-web',
+  params: atSite,
+  body: z.object({ url: webAddressSchema, alt: materialContentSchema.shape.alt }),
+  reply: importReplySchema,
+});
 /** Looks what the page says now. */
 export const readLinkAgain = route({
   method: 'POST',

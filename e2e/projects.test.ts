@@ -82,6 +82,104 @@ describe('the board of projects', () => {
     expect(await hanging()).toEqual(before);
   }, 60_000);
 
+  test('projects hang in the order their maker gives them, by mouse, by keys and by the menu; readers get the same', async () => {
+    await board();
+    const [first, second, ...others] = await hanging();
+    const grip = await studio.named('button', `Move ${first}`);
+    const target = await studio.named('button', `Move ${second}`);
+    const from = await grip.boundingBox();
+    const to = await target.boundingBox();
+    if (!from || !to) throw new Error('No handle is in sight.');
+    const { mouse } = studio.page;
+    await mouse.move(from.x + 8, from.y + 8);
+    await mouse.down();
+    await mouse.move(to.x + 20, to.y + 8, { steps: 12 });
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    await mouse.up();
+    const wait = (order: (string | null | undefined)[]) =>
+      studio.page.waitForFunction(
+        (wanted) =>
+          [...document.querySelectorAll('.hang h2')].map((head) => head.textContent).join('|') === wanted,
+        {},
+        order.join('|'),
+      );
+    await wait([second, first, ...others]);
+    await (await studio.named('button', `Move ${first}`)).focus();
+    await studio.page.keyboard.press('Space');
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    await studio.page.keyboard.press('ArrowLeft');
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    await studio.page.keyboard.press('Space');
+    await wait([first, second, ...others]);
+    await studio.press('button', `More for ${first}`);
+    await studio.press('menuitem', 'Hang it later');
+    await wait([second, first, ...others]);
+    await studio.saved();
+    await studio.page.reload();
+    await wait([second, first, ...others]);
+    await studio.press('button', /^Undo: Place of/);
+    await wait([first, second, ...others]);
+  }, 60_000);
+
+  test('they hang by year or by course, and the board stays as it was chosen', async () => {
+    await (await studio.page.$('[aria-label="How the projects hang"]'))?.select('year');
+    await studio.reads('2026');
+    const groups = () =>
+      studio.page.$$eval('.board-group', (all) =>
+        all.map((group) => [
+          group.querySelector('.board-head')?.textContent,
+          [...group.querySelectorAll('.hang h2')].map((head) => head.textContent).sort(),
+        ]),
+      );
+    expect(await groups()).toEqual([
+      ['2026', ['Fold-flat bee hotel']],
+      ['2025', ['Sailcloth satchel', 'Tide clock', 'Tide clock, second try']],
+    ]);
+    expect(await studio.axe()).toEqual([]);
+    await studio.page.reload();
+    await studio.reads('2026');
+    await (await studio.page.$('[aria-label="How the projects hang"]'))?.select('course');
+    await studio.reads('Making Things Last, year two');
+    expect((await groups()).map(([name]) => name)).toEqual([
+      'Making Things Last, year two',
+      'Made for nobody in particular',
+    ]);
+    await (await studio.page.$('[aria-label="How the projects hang"]'))?.select('none');
+  }, 60_000);
+
+  test('an outline is shown before it is taken, asks for one thing after another, and nothing of it is published', async () => {
+    await board();
+    await studio.press('button', 'From an outline');
+    await studio.press('radio', /^A study/);
+    await studio.reads('The question, in one sentence anybody understands.');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Start with this outline');
+    await studio.reads('Case facts');
+    await studio.reads('The question, in one sentence anybody understands.');
+    expect(await studio.page.$$eval('.tail .bow-line b', (all) => all.map((one) => one.textContent))).toEqual(
+      [
+        'Opening',
+        'Words',
+        'Words',
+        'Picture',
+        'Words',
+        'Document',
+        'Evidence',
+        'Link',
+        'Reflection',
+        'Credits',
+      ],
+    );
+    await studio.fill('Title', 'How long is a tide');
+    await studio.saved();
+    const see = await studio.page.goto(
+      `${rooms.replace('/studio/', '/studio/see/')}/maker/how-long-is-a-tide/`,
+    );
+    const html = (await see?.text()) ?? '';
+    expect(html).toContain('How long is a tide');
+    expect(html).not.toMatch(/one sentence anybody|beside it|Which decision/);
+  }, 60_000);
+
   test('on a phone nothing is cut and axe finds nothing', async () => {
     await studio.page.setViewport({ width: 390, height: 844 });
     await board();

@@ -3,7 +3,13 @@ import fc from 'fast-check';
 import { type Part, partsSchema } from './part.ts';
 import { partsChange, partsChangeSchema, withPartsChange } from './parts-change.ts';
 
-const quote = (letter: string, text = ''): Part => ({ id: `part-${letter}`, height: 'public', kind: 'quote', text, by: '' });
+const quote = (letter: string, text = ''): Part => ({
+  id: `part-${letter}`,
+  height: 'public',
+  kind: 'quote',
+  text,
+  by: '',
+});
 const told = (parts: readonly Part[]) =>
   parts.map((part) => `${part.id.slice(5)}${part.kind === 'quote' ? part.text : ''}`).join(' ');
 /** "a b! c": parts by their ids, with what is typed in each. */

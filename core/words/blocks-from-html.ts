@@ -138,7 +138,9 @@ class Walk {
       if (name === 'br') line.lineBreak();
       else if (name === 'img') {
         const src = node.attribs['src'] ?? '';
-        if (src !== '') {
+        // A picture of one dot is there to count readers.
+        const counts = ['width', 'height'].some((side) => Number(node.attribs[side] ?? 9) < 3);
+        if (src !== '' && !counts) {
           flush();
           found.push({ type: 'picture', src, alt: (node.attribs['alt'] ?? '').replace(/\s+/g, ' ').trim() });
         }

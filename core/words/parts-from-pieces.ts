@@ -1,17 +1,20 @@
-import type { DocumentPiece } from '../content/document.ts';
 import type { Id } from '../content/id.ts';
 import { newPart } from '../content/new-part.ts';
 import type { Part } from '../content/part.ts';
+import type { Block } from '../content/rich-text.ts';
+
+/** Words, or the name of the picture that stands between them. */
+export type PlacedPiece = { type: 'words'; blocks: Block[] } | { type: 'picture'; picture: string };
 
 /**
- * A document as parts of a page: its words as words, each of its pictures as a picture, in the same order. A heading
- * that repeats the page's title is left out, since the page says it already.
+ * A document, or what was pasted, as parts of a page: its words as words, each of its pictures as a picture, in the same
+ * order. A heading that repeats the page's title is left out, since the page says it already.
  *
- * @param materials materials that the document's pictures have become, by the hash of the picture
+ * @param materials materials that the document's pictures have become, by the name of the picture
  * @param newId makes an id for each part
  */
 export function partsFromPieces(
-  pieces: readonly DocumentPiece[],
+  pieces: readonly PlacedPiece[],
   materials: Readonly<Record<string, Id>>,
   pageTitle: string,
   newId: () => Id,

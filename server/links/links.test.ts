@@ -7,6 +7,7 @@ import sharp from 'sharp';
 import {
   addLink,
   addNote,
+  addPictureFromWeb,
   changeMaterial,
   deleteMaterials,
   findInWords,
@@ -386,4 +387,30 @@ describe('links and notes in Gather', () => {
     const rest = await maker.call(deleteMaterials, { params, body: { materials: [first.material] } });
     expect(rest.materials[first.material]).toBeNull();
   });
+});
+
+describe('a picture copied from a web page', () => {
+  test('is gathered with where it came from, as somebody else’s work; what is no picture is refused in a sentence', async () => {
+    const bytes = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#345678' } })
+      .png()
+      .toBuffer();
+    web.set('/pictures/old%20mill.png', (_, response) => void response.end(bytes));
+    web.set('/not-one', page('<p>Words</p>'));
+    const maker = await server.maker();
+    const { site } = await maker.site();
+    const take = (url: string) =>
+      maker.call(addPictureFromWeb, { params: { site: site.id }, body: { url, alt: 'A mill' } });
+    const url = `${origin}/pictures/old%20mill.png`;
+    const { material } = await take(url);
+    const state = await maker.state(site.id);
+    expect(state.materials.find(({ id }) => id === material)).toMatchObject({
+      kind: 'picture',
+      alt: 'A mill',
+      fileName: 'old mill.png',
+      provenance: { whose: 'someone-else', source: url },
+    });
+    for (const wrong of [`${origin}/not-one`, `${origin}/nothing-there`, 'http://10.0.0.1/a.png'])
+      await expect(take(wrong)).rejects.toMatchObject({ status: 422, message: /could not be fetched/ });
+    expect((await maker.state(site.id)).materials.length).toBe(1);
+  }, 60_000);
 });

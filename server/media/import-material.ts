@@ -3,6 +3,7 @@ import type { Readable } from 'node:stream';
 import type { DocumentContent } from '#core/content/document.ts';
 import type { MaterialKind } from '#core/content/material.ts';
 import type { Database } from '../db/connect.ts';
+import type { Material } from '#core/content/material.ts';
 import { edit, type EditResult } from '../db/edit.ts';
 import { materials } from '../db/schema.ts';
 import { rememberContent } from '../documents/document-contents.ts';
@@ -127,12 +128,14 @@ async function whatIsThere(
  * Takes one file in: stores its bytes, reads it, and adds it to the maker's materials. Nothing is left behind when
  * any step fails, and nothing else is touched.
  *
+ * @param said what is known of it beyond what its bytes tell
  * @throws Problem with a sentence when the file is of no kind the product takes, too large or broken
  */
 export async function importMaterial(
   deps: ImportDeps,
   scope: { site: string; account: string },
   file: { name: string; stream: Readable },
+  said: Partial<Pick<Material, 'alt' | 'provenance'>> = {},
 ): Promise<Imported> {
   return takeIn<Imported>(
     deps,
@@ -142,7 +145,7 @@ export async function importMaterial(
     async ({ hash, bytes, of, takenOn }) => {
       const title = titleFromFileName(file.name);
       const fileName = file.name.slice(0, 255);
-      const material = newMaterial({ original: hash, fileName, bytes, title, takenOn }, of);
+      const material = newMaterial({ original: hash, fileName, bytes, title, takenOn, ...said }, of);
       const result = await edit(deps.db, scope, { label: `Add ${title || of.kind}` }, (running) =>
         running.insert('material', material),
       );

@@ -5,6 +5,8 @@ interface DropFilesProps {
   onFiles: (files: File[]) => void;
   /** Gets words that are pasted outside of every field, or a link that is dropped. */
   onText?: (text: string) => void;
+  /** Gets what is pasted outside of every field with its structure: words of a document or a web page. */
+  onHtml?: (html: string, files: File[]) => void;
   /** Gets what opens the file picker. */
   children: (pick: () => void) => ReactNode;
   className?: string;
@@ -19,7 +21,7 @@ const takesText = (target: EventTarget | null): boolean =>
  * A place that takes files by drop, by paste anywhere in the room, or by the picker. What kind of file it is is
  * told by the server from its content, so nothing is turned away by name here.
  */
-export function DropFiles({ onFiles, onText, children, className = '' }: DropFilesProps) {
+export function DropFiles({ onFiles, onText, onHtml, children, className = '' }: DropFilesProps) {
   const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
     onDrop: (files) => files.length > 0 && onFiles(files),
     noClick: true,
@@ -28,9 +30,22 @@ export function DropFiles({ onFiles, onText, children, className = '' }: DropFil
   });
   useEffect(() => {
     const onPaste = (event: ClipboardEvent) => {
+      // An editor has taken it already.
+      if (event.defaultPrevented) return;
       const files = [...(event.clipboardData?.files ?? [])];
       const text = event.clipboardData?.getData('text/plain') ?? '';
-      if (files.length > 0) {
+      const html = event.clipboardData?.getData('text/html') ?? '';
+      // Some programs add a picture of the words to the words.
+      if (
+        onHtml &&
+        html !== '' &&
+        text.trim() !== '' &&
+        !takesText(event.target) &&
+        /\n|<(h\d|li|p|tr)\b/i.test(html)
+      ) {
+        event.preventDefault();
+        onHtml(html, files);
+      } else if (files.length > 0) {
         event.preventDefault();
         onFiles(files);
       } else if (onText && text.trim() !== '' && !takesText(event.target)) {
@@ -40,7 +55,7 @@ export function DropFiles({ onFiles, onText, children, className = '' }: DropFil
     };
     window.addEventListener('paste', onPaste);
     return () => window.removeEventListener('paste', onPaste);
-  }, [onFiles, onText]);
+  }, [onFiles, onHtml, onText]);
   return (
     <div
       {...getRootProps({

@@ -37,6 +37,7 @@ import { kinds, nameOf, type Tied, TieLine } from './tie-line.tsx';
 import { Tray } from './tray.tsx';
 import { useDocuments } from './use-documents.ts';
 import { useParts } from './use-parts.ts';
+import { usePasting } from './use-pasting.ts';
 import { usePlacing } from './use-placing.ts';
 import { WordsEditor } from './words-editor.tsx';
 
@@ -67,7 +68,7 @@ export function Compose() {
 }
 
 function ComposePage({ page }: { page: Page }) {
-  const { state, changePage, changeMaterial, run, seen } = useSite();
+  const { state, changePage, changeMaterial, now, run, seen } = useSite();
   const { add } = useUploads();
   const { link } = useTypedIn();
   const parts = useParts(page);
@@ -125,6 +126,13 @@ function ComposePage({ page }: { page: Page }) {
       if (added.material === null) toast.error(added.problem);
       else place([added.material]);
     });
+  };
+  const paste = usePasting();
+  const placeAfterPart = (id: string | null, made: readonly Part[]) => {
+    if (made.length === 0) return;
+    const list = now().pages.find((one) => one.id === page.id)?.parts ?? [];
+    const there = list.findIndex((one) => one.id === id);
+    selectAndShow(parts.insertParts(made, there < 0 ? list.length : placeAfter(list, there)));
   };
   const tie = (kind: Tied, at: number) =>
     selectAndShow(kind === 'side-by-side' ? parts.insertPair(at) : parts.insert(kind, at));
@@ -200,6 +208,15 @@ function ComposePage({ page }: { page: Page }) {
         <WordsEditor
           text={part.text}
           at={clickedAt}
+          onPaste={(html, files, intoWords) =>
+            void paste({
+              html,
+              files,
+              pageTitle: page.title,
+              intoWords,
+              place: (made) => placeAfterPart(part.id, made),
+            })
+          }
           onSlash={() => setTyingAt(placeAfter(page.parts, at))}
           onChange={(text) => parts.change({ ...part, text })}
         >
@@ -291,6 +308,9 @@ function ComposePage({ page }: { page: Page }) {
       <DropFiles
         onFiles={(files) => void add(files).then(place)}
         onText={onText}
+        onHtml={(html, files) =>
+          void paste({ html, files, pageTitle: page.title, place: (made) => placeAfterPart(selected, made) })
+        }
         className={`compose sheet-${sheet ?? 'none'}`}
       >
         {() => (

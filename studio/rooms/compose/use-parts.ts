@@ -48,6 +48,8 @@ export function useParts({ id: pageId }: Pick<Page, 'id'>) {
           `replace ${id}`,
         ),
       insert: (kind: PartKind, at: number): string => insert([newPart(kind, newId())], at),
+      /** Puts parts that exist already on the page, as one step. */
+      insertParts: (made: readonly Part[], at: number): string => insert(made, at),
       /** A picture with words beside it, to begin with; the id of the first. */
       insertPair: (at: number): string => {
         const picture = newPart('picture', newId());

@@ -1,10 +1,10 @@
-import { EditorContent, useEditor, type Editor } from '@tiptap/react';
+import { EditorContent, useEditor, type Editor, type JSONContent } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Code, Italic, Link2, List, ListOrdered, Quote } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { tableNodes } from './table-nodes.ts';
-import { type RichText, richTextSchema } from '#core/content/rich-text.ts';
+import { type Block, type RichText, richTextSchema } from '#core/content/rich-text.ts';
 
 /** "kite.example" becomes "https://kite.example"; null for what cannot be a link. */
 function linkAddress(typed: string): string | null {
@@ -172,16 +172,21 @@ interface WordsEditorProps {
   at: { x: number; y: number } | null;
   /** A stroke was typed where nothing stands yet: something else is to be tied in. */
   onSlash: () => void;
+  /** Something with a structure was pasted: takes it in, and gives the words to put where the caret is. */
+  onPaste: (html: string, files: File[], intoWords: (blocks: readonly Block[]) => void) => void;
   /** Draws the frame around the words with their tools in it. */
   children: (tools: ReactNode, words: ReactNode) => ReactNode;
 }
 
 /** Words edited in place, in the site's own type. What the closed schema does not know is dropped on the way in. */
-export function WordsEditor({ text, onChange, at, onSlash, children }: WordsEditorProps) {
+export function WordsEditor({ text, onChange, at, onSlash, onPaste, children }: WordsEditorProps) {
   // The editor is made once; what a stroke does may change while it lives.
   const slash = useRef(onSlash);
+  const paste = useRef(onPaste);
+  const insert = useRef<(blocks: readonly Block[]) => void>(() => {});
   useEffect(() => {
     slash.current = onSlash;
+    paste.current = onPaste;
   });
   const editor = useEditor({
     extensions: [
@@ -211,6 +216,14 @@ export function WordsEditor({ text, onChange, at, onSlash, children }: WordsEdit
         slash.current();
         return true;
       },
+      handlePaste: (_, event) => {
+        const html = event.clipboardData?.getData('text/html') ?? '';
+        // What was copied in this editor, and words without structure, it takes in by itself.
+        if (html === '' || html.includes('data-pm-slice')) return false;
+        event.preventDefault();
+        paste.current(html, [...(event.clipboardData?.files ?? [])], insert.current);
+        return true;
+      },
       attributes: {
         class: 'prose words-editor',
         'aria-label': 'Words',
@@ -223,6 +236,18 @@ export function WordsEditor({ text, onChange, at, onSlash, children }: WordsEdit
       if (parsed.success) onChange(parsed.data);
     },
   });
+  useEffect(() => {
+    insert.current = (blocks) => {
+      const [only] = blocks;
+      // One paragraph goes on where the caret stands, in whatever it stands.
+      const content = blocks.length === 1 && only?.type === 'paragraph' ? (only.content ?? []) : blocks;
+      editor
+        ?.chain()
+        .focus()
+        .insertContent(content as JSONContent[])
+        .run();
+    };
+  }, [editor]);
   useEffect(() => {
     if (!editor) return;
     const found = at && editor.view.posAtCoords({ left: at.x, top: at.y });

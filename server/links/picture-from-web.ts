@@ -1,0 +1,45 @@
+import { Readable } from 'node:stream';
+import { mine } from '#core/content/provenance.ts';
+import { Problem } from '../http/problem.ts';
+import { type ImportDeps, importMaterial, type Imported } from '../media/import-material.ts';
+import { kindOfFile } from '../media/kind-of-file.ts';
+import { OutgoingError } from './outgoing.ts';
+import type { LinkDeps } from './read-link.ts';
+
+const limits = { accept: 'image/*', mostBytes: 25 * 1024 * 1024, mostMs: 15_000 };
+
+const notThere = () =>
+  new Problem(
+    422,
+    'no-picture-there',
+    'This picture could not be fetched from the page it was copied from. Save it there and bring the file.',
+  );
+
+/**
+ * Gathers a picture from the web. It is taken for somebody else's work until its maker says otherwise, with its address as
+ * the source, so that it is credited.
+ *
+ * @throws Problem 422 when no picture is there, or where nobody may fetch
+ */
+export async function addPictureFromWeb(
+  deps: LinkDeps & ImportDeps,
+  scope: { site: string; account: string },
+  { url, alt }: { url: string; alt: string },
+): Promise<Imported> {
+  const answer = await deps.outgoing.fetch(url, limits).catch((error: unknown) => {
+    if (error instanceof OutgoingError) throw notThere();
+    throw error;
+  });
+  const { status, body, cut } = answer;
+  if (status !== 200 || cut || body.byteLength === 0) throw notThere();
+  const hash = await deps.blobs.put(body);
+  const kind = await kindOfFile(deps.blobs.pathOf(hash), body.byteLength, '').catch(() => null);
+  if (kind?.kind !== 'picture') throw notThere();
+  const name = decodeURIComponent(new URL(answer.url).pathname.split('/').at(-1) ?? '') || 'picture';
+  return importMaterial(
+    deps,
+    scope,
+    { name, stream: Readable.from(body) },
+    { alt, provenance: { ...mine, whose: 'someone-else', source: url } },
+  );
+}
