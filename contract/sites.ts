@@ -28,6 +28,8 @@ export const differenceSchema = z.object({
   page: idSchema.nullable(),
   title: z.string(),
   what: z.array(z.string()),
+  opening: z.boolean(),
+  parts: z.array(idSchema),
   access: accessChangeSchema.nullable(),
 });
 

@@ -3,6 +3,9 @@ import fc from 'fast-check';
 import { draftArbitrary, marker } from '../access/arbitrary-draft.ts';
 import { seenBy } from '../access/seen-by.ts';
 import type { Viewer } from '../access/viewer.ts';
+import { newPart } from '../content/new-part.ts';
+import type { Page } from '../content/page.ts';
+import type { Part } from '../content/part.ts';
 import type { Draft } from '../content/site.ts';
 import { differences } from './differences.ts';
 import { releasable } from './released.ts';
@@ -61,7 +64,15 @@ describe('differences', () => {
     };
     const renamed: Draft = { ...open, pages: open.pages.map((page) => ({ ...page, summary: 'New line' })) };
     expect(differences(releasable(open), renamed)).toEqual([
-      { kind: 'changed', page: 'page-0', title: 'Tide clock', what: ['summary'], access: null },
+      {
+        kind: 'changed',
+        page: 'page-0',
+        title: 'Tide clock',
+        what: ['summary'],
+        opening: false,
+        parts: [],
+        access: null,
+      },
     ]);
     const closed: Draft = { ...open, site: { ...open.site, height: 'private' } };
     expect(differences(releasable(open), closed)).toEqual([
@@ -70,9 +81,43 @@ describe('differences', () => {
         page: null,
         title: 'The whole site',
         what: ['Public becomes Private'],
+        opening: false,
+        parts: [],
         access: { before: 'public', after: 'private' },
       },
     ]);
     expect(differences(null, open).map((one) => one.kind)).toEqual(['changed', 'added']);
+  });
+
+  test('name the parts that readers do not have as they are, and no others', () => {
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 7 });
+    const quote = (id: string, text: string): Part => ({ ...newPart('quote', id), text }) as Part;
+    const page = {
+      ...(draft?.pages[0] as Page),
+      height: 'public' as const,
+      parent: null,
+      opening: { layout: 'words' as const, pictures: [] },
+      parts: [quote('part-stays', 'a'), quote('part-says-more', 'b'), quote('part-goes', 'c')],
+    };
+    const before: Draft = {
+      ...(draft as Draft),
+      site: { ...(draft as Draft).site, height: 'public' },
+      pages: [page],
+    };
+    const after: Draft = {
+      ...before,
+      pages: [
+        {
+          ...page,
+          parts: [quote('part-new', 'd'), quote('part-stays', 'a'), quote('part-says-more', 'b b')],
+        },
+      ],
+    };
+    const [found] = differences(releasable(before), after);
+    expect(found).toMatchObject({
+      what: ['quote added', 'quote changed', 'quote removed'],
+      opening: false,
+      parts: ['part-new', 'part-says-more'],
+    });
   });
 });

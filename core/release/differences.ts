@@ -16,6 +16,10 @@ export interface Difference {
   title: string;
   /** What changes, in a reader's words, for example "words rewritten". Never empty. */
   what: string[];
+  /** The opening is among it. */
+  opening: boolean;
+  /** Parts that readers do not have yet as they are. */
+  parts: Id[];
   /** Set when somebody can open more or less than before. */
   access: { before: Height; after: Height } | null;
 }
@@ -52,56 +56,74 @@ function shownPicture(draft: Draft, id: Id): unknown {
   return [...own, title, transcript, facts, shower && [shower.original, shower.alt, shower.fixes]];
 }
 
-function partChanges(before: Draft, after: Draft, old: readonly Part[], now: readonly Part[]): string[] {
+interface Changes {
+  what: string[];
+  opening: boolean;
+  parts: Id[];
+}
+
+function partChanges(
+  before: Draft,
+  after: Draft,
+  old: readonly Part[],
+  now: readonly Part[],
+): Pick<Changes, 'what' | 'parts'> {
   const what: string[] = [];
+  const parts: Id[] = [];
   const oldById = new Map(old.map((part) => [part.id, part]));
   const nowIds = new Set(now.map((part) => part.id));
   for (const part of now) {
     const was = oldById.get(part.id);
     const name = partNames[part.kind];
-    if (!was) what.push(`${name} added`);
-    else if (part.kind === 'words' && !same(was, part)) what.push('words rewritten');
-    else if (!same(was, part)) what.push(`${name} changed`);
+    const change = (words: string) => {
+      what.push(words);
+      parts.push(part.id);
+    };
+    if (!was) change(`${name} added`);
+    else if (!same(was, part)) change(part.kind === 'words' ? 'words rewritten' : `${name} changed`);
     else if (
       !same(
         materialsOf(was).map((id) => shownPicture(before, id)),
         materialsOf(part).map((id) => shownPicture(after, id)),
       )
     )
-      what.push(`caption, alt text or fixes in a ${name}`);
+      change(`caption, alt text or fixes in a ${name}`);
   }
   for (const part of old) if (!nowIds.has(part.id)) what.push(`${partNames[part.kind]} removed`);
   const common = (list: readonly Part[], other: ReadonlySet<Id>) =>
     list.filter((part) => other.has(part.id)).map((part) => part.id);
   if (!same(common(old, nowIds), common(now, new Set(oldById.keys())))) what.push('parts in another order');
-  return what;
+  return { what, parts };
 }
 
 function credits({ materials }: Draft, page: Page): unknown {
   return creditsOf(materialsOn(page), new Map(materials.map((one) => [one.id, one])));
 }
 
-function pageChanges(before: Draft, after: Draft, was: Page, page: Page): string[] {
+function pageChanges(before: Draft, after: Draft, was: Page, page: Page): Changes {
   const what: string[] = [];
   if (was.title !== page.title) what.push('title');
   if (was.summary !== page.summary) what.push('summary');
   if (was.slug !== page.slug) what.push('address of the page');
   if (!same(was.facts, page.facts)) what.push('case facts');
   if (!same(was.cover, page.cover)) what.push('cover');
-  if (
+  const opening =
     !same(was.opening, page.opening) ||
     !same(
       was.opening.pictures.map((id) => shownPicture(before, id)),
       page.opening.pictures.map((id) => shownPicture(after, id)),
-    )
-  )
-    what.push('opening');
-  what.push(...partChanges(before, after, was.parts, page.parts));
+    );
+  if (opening) what.push('opening');
+  const ofParts = partChanges(before, after, was.parts, page.parts);
+  what.push(...ofParts.what);
   if (page.parts.some(({ kind }) => kind === 'credits') && !same(credits(before, was), credits(after, page)))
     what.push('credits');
   if (was.parent !== page.parent || was.rank !== page.rank) what.push('place in the site');
-  return what;
+  return { what, opening, parts: ofParts.parts };
 }
+
+/** A change that lies on no single part. */
+const onNoPart = { opening: false, parts: [] };
 
 const heightNames: Record<Height, string> = {
   private: 'Private',
@@ -129,6 +151,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
       page: null,
       title: 'The whole site',
       what,
+      ...onNoPart,
       access: siteWas === siteIs ? null : { before: siteWas, after: siteIs },
     });
 
@@ -144,6 +167,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
         page: page.id,
         title: page.title || 'Untitled',
         what: [pictures > 0 ? plural(pictures, 'picture') : 'new page', heightNames[isAt]],
+        ...onNoPart,
         access: { before: 'private', after: isAt },
       });
       continue;
@@ -152,13 +176,13 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
     const changes = pageChanges(live, after, was, page);
     // A page that rises or sinks only with the whole site is told once, with the site.
     const ownHeightMoved = was.height !== page.height && wasAt !== isAt;
-    if (ownHeightMoved) changes.push(`${heightNames[wasAt]} becomes ${heightNames[isAt]}`);
-    if (changes.length > 0)
+    if (ownHeightMoved) changes.what.push(`${heightNames[wasAt]} becomes ${heightNames[isAt]}`);
+    if (changes.what.length > 0)
       list.push({
         kind: 'changed',
         page: page.id,
         title: page.title || 'Untitled',
-        what: changes,
+        ...changes,
         access: heightLevel(wasAt) === heightLevel(isAt) ? null : { before: wasAt, after: isAt },
       });
   }
@@ -170,6 +194,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
         page: was.id,
         title: was.title || 'Untitled',
         what: ['readers can no longer open it'],
+        ...onNoPart,
         access: { before: effectiveHeight(live, { page: was.id }).height, after: 'private' },
       });
   return list;

@@ -10,7 +10,15 @@ const base: Live = {
   siteLinkPath: '/l/key/',
   pageLinkPaths: {},
 };
-const edit = { kind: 'changed' as const, page: 'page-1', title: 'Clock', what: ['title'], access: null };
+const edit = {
+  kind: 'changed' as const,
+  page: 'page-1',
+  title: 'Clock',
+  what: ['title'],
+  opening: false,
+  parts: [],
+  access: null,
+};
 
 describe('the live statement', () => {
   test.each<[string, Partial<Live>, boolean, string]>([

@@ -1,3 +1,4 @@
+import { PanelRightClose, PanelRightOpen } from 'lucide-react';
 import { useMemo } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { type CaseFacts, ownLicences } from '#core/content/case-facts.ts';
@@ -22,7 +23,15 @@ const lines: Record<Line, { label: string; hint?: string; example: string; most:
 };
 
 /** Height of the page, its cover, and the facts that stand in a line below its opening. */
-export function CaseFactsColumn({ page }: { page: Page }) {
+export function CaseFactsColumn({
+  page,
+  folded,
+  onFold,
+}: {
+  page: Page;
+  folded: boolean;
+  onFold: (folded: boolean) => void;
+}) {
   const { state, changePage } = useSite();
   const name = page.title || 'this page';
   const link = state.live.pageLinkPaths[page.id];
@@ -59,65 +68,84 @@ export function CaseFactsColumn({ page }: { page: Page }) {
   };
   return (
     <aside className="case-facts" aria-labelledby="case-facts">
-      <h2 id="case-facts" className="text-base">
-        {page.kind === 'project' ? 'Case facts' : 'Front page'}
-      </h2>
-      <div>
-        <p className="field-name">Height</p>
-        <HeightRow
-          effective={effectiveHeight(state, { page: page.id })}
-          of={name}
-          onChange={(height) => changePage(page.id, { height }, `Height of ${name}`, `${page.id} height`)}
-        />
-        {link && (
-          <p className="note mt-1">
-            Has its own link.{' '}
-            <a className="link" href={link} target="_blank" rel="noreferrer">
-              Open it
-            </a>
+      <div className="flex items-center gap-2">
+        <h2 id="case-facts" className="facts-title flex-1 text-base">
+          {page.kind === 'project' ? 'Case facts' : 'Front page'}
+        </h2>
+        <button
+          type="button"
+          className="icon-btn sm max-[1020px]:hidden"
+          aria-label={folded ? 'Open the facts' : 'Fold the facts away'}
+          aria-expanded={!folded}
+          onClick={() => onFold(!folded)}
+        >
+          {folded ? (
+            <PanelRightOpen size={18} aria-hidden="true" />
+          ) : (
+            <PanelRightClose size={18} aria-hidden="true" />
+          )}
+        </button>
+      </div>
+      <div className="facts-fields">
+        <div>
+          <p className="field-name">Height</p>
+          <HeightRow
+            effective={effectiveHeight(state, { page: page.id })}
+            of={name}
+            onChange={(height) => changePage(page.id, { height }, `Height of ${name}`, `${page.id} height`)}
+          />
+          {link && (
+            <p className="note mt-1">
+              Has its own link.{' '}
+              <a className="link" href={link} target="_blank" rel="noreferrer">
+                Open it
+              </a>
+            </p>
+          )}
+        </div>
+        {page.kind === 'project' && (
+          <>
+            <p className="note">
+              What you fill in below stands in a line under the opening. What you leave empty stays off the
+              page.
+            </p>
+            <WhenFields facts={facts} suggested={suggested} onChange={(change) => set(change, 'When')} />
+            {line('role')}
+            <PeopleField people={facts.withWhom} onChange={(withWhom) => set({ withWhom }, 'With whom')} />
+            {line('course')}
+            {line('field')}
+            {line('madeWith')}
+            {line('materials')}
+            <TagField tags={facts.tags} onChange={(tags) => set({ tags }, 'Tags')} />
+            <label className="field">
+              <span className="field-name">
+                Licence <em>what others may do</em>
+              </span>
+              <select
+                className="input"
+                value={facts.licence ?? ''}
+                onChange={(event) =>
+                  set({ licence: (event.target.value || null) as Licence | null }, 'Licence')
+                }
+              >
+                <option value="">Nothing said</option>
+                {ownLicences.map((licence) => (
+                  <option key={licence} value={licence}>
+                    {licenceName(licence)}
+                  </option>
+                ))}
+              </select>
+            </label>
+            {line('when')}
+            <CoverField page={page} />
+          </>
+        )}
+        {page.kind !== 'project' && (
+          <p className="note">
+            Say in one sentence what you make. Your projects hang below it by themselves.
           </p>
         )}
       </div>
-      {page.kind === 'project' && (
-        <>
-          <CoverField page={page} />
-          <p className="note">
-            What you fill in below stands in a line under the opening. What you leave empty stays off the
-            page.
-          </p>
-          <WhenFields facts={facts} suggested={suggested} onChange={(change) => set(change, 'When')} />
-          {line('role')}
-          <PeopleField people={facts.withWhom} onChange={(withWhom) => set({ withWhom }, 'With whom')} />
-          {line('course')}
-          {line('field')}
-          {line('madeWith')}
-          {line('materials')}
-          <TagField tags={facts.tags} onChange={(tags) => set({ tags }, 'Tags')} />
-          <label className="field">
-            <span className="field-name">
-              Licence <em>what others may do</em>
-            </span>
-            <select
-              className="input"
-              value={facts.licence ?? ''}
-              onChange={(event) =>
-                set({ licence: (event.target.value || null) as Licence | null }, 'Licence')
-              }
-            >
-              <option value="">Nothing said</option>
-              {ownLicences.map((licence) => (
-                <option key={licence} value={licence}>
-                  {licenceName(licence)}
-                </option>
-              ))}
-            </select>
-          </label>
-          {line('when')}
-        </>
-      )}
-      {page.kind !== 'project' && (
-        <p className="note">Say in one sentence what you make. Your projects hang below it by themselves.</p>
-      )}
     </aside>
   );
 }

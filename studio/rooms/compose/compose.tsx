@@ -1,15 +1,12 @@
-import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core';
-import { ArrowLeft, BookOpen, Images, ListTree, Monitor, Smartphone, Tablet } from 'lucide-react';
-import { type ReactNode, useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
+import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { movePart } from '#contract/sites.ts';
 import { webAddressIn } from '#contract/web-address.ts';
-import { effectiveHeight } from '#core/access/effective-height.ts';
-import type { SeenPart } from '#core/access/seen-by.ts';
-import { movedPart, placeAfter, standingBeside } from '#core/content/beside.ts';
+import { placeAfter } from '#core/content/beside.ts';
 import type { Opening, Page } from '#core/content/page.ts';
-import { isEmptyPart, materialsOf, type Part } from '#core/content/part.ts';
+import { materialsOf, type Part } from '#core/content/part.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { PageView } from '#site/components/page-view.tsx';
 import { type Slots, SlotsContext } from '#site/components/slots.ts';
@@ -17,35 +14,29 @@ import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useTypedIn } from '../../api/use-typed-in.ts';
 import { useUploads } from '../../api/uploads-context.tsx';
-import { DropFiles } from '../../ui/drop-files.tsx';
+import { DropFiles, type Point } from '../../ui/drop-files.tsx';
 import { useActions } from '../../ui/finder/actions-context.tsx';
 import { isForStudio } from '../../ui/finder/single-keys.ts';
-import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
-import { PageState } from '../projects/page-state.tsx';
+import { useKeptChoice } from '../../ui/use-kept-choice.ts';
 import { CaseFactsColumn } from './case-facts.tsx';
+import { ComposeBar, type PageWidth, pageWidths } from './compose-bar.tsx';
 import { composeInput } from './compose-input.ts';
+import { ComposeSheets, type Sheet } from './compose-sheets.tsx';
+import { ComposedPart } from './composed-part.tsx';
 import { EditableLine } from './editable-line.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
-import { PartFrame } from './part-frame.tsx';
-import { PartPanel } from './part-panel.tsx';
-import { emptyWords, partDetail, partNames } from './part-words.ts';
+import { partDetail, partNames } from './part-words.ts';
 import { ShareHandle } from './share-handle.tsx';
 import './site-look.css';
 import { Tail } from './tail.tsx';
 import { kinds, nameOf, type Tied, TieLine } from './tie-line.tsx';
 import { Tray } from './tray.tsx';
+import { FilesOver, placeAt, toPlace } from './use-drop-place.ts';
 import { useDocuments } from './use-documents.ts';
 import { useParts } from './use-parts.ts';
 import { usePasting } from './use-pasting.ts';
 import { usePlacing } from './use-placing.ts';
-import { WordsEditor } from './words-editor.tsx';
-
-const widths = [
-  { name: 'Desktop', px: null, icon: Monitor },
-  { name: 'Tablet', px: 760, icon: Tablet },
-  { name: 'Phone', px: 390, icon: Smartphone },
-] as const;
 
 /** Compose: one page, edited where it stands, in the site's own look. */
 export function Compose() {
@@ -73,10 +64,14 @@ function ComposePage({ page }: { page: Page }) {
   const { link } = useTypedIn();
   const parts = useParts(page);
   const [selected, setSelected] = useState<string | null>(null);
-  const [clickedAt, setClickedAt] = useState<{ x: number; y: number } | null>(null);
-  const [width, setWidth] = useState<(typeof widths)[number]['name']>('Desktop');
+  const [clickedAt, setClickedAt] = useState<Point | null>(null);
+  const [width, setWidth] = useState<PageWidth>('Desktop');
   const [tyingAt, setTyingAt] = useState<number | null>(null);
-  const [sheet, setSheet] = useState<'facts' | 'tray' | null>(null);
+  const [sheet, setSheet] = useState<Sheet>(null);
+  const [factsAre, setFactsAre] = useKeptChoice('case facts', ['open', 'folded']);
+  const [trayIs, setTrayIs] = useKeptChoice('tray', ['open', 'folded']);
+  const [picked, setPicked] = useState<readonly string[]>([]);
+  const [filesOver, setFilesOver] = useState<string | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
 
   const documents = useMemo(() => {
@@ -102,7 +97,7 @@ function ComposePage({ page }: { page: Page }) {
       ),
     [changePage, page.id, page.title],
   );
-  const select = (part: string | null, at: { x: number; y: number } | null = null) => {
+  const select = (part: string | null, at: Point | null = null) => {
     setClickedAt(at);
     setSelected(part);
   };
@@ -117,15 +112,28 @@ function ComposePage({ page }: { page: Page }) {
   const selectedAt = page.parts.findIndex((part) => part.id === selected);
   const after =
     selectedAt < 0 ? (selected === 'opening' ? 0 : page.parts.length) : placeAfter(page.parts, selectedAt);
-  const beside = standingBeside(page.parts);
-  const { place, drop } = usePlacing({ page, parts, selected, setOpening, show: selectAndShow });
-  const onText = (text: string) => {
+  const { here, placeCalled, put } = usePlacing({ page, parts, selected, setOpening, show: selectAndShow });
+  /** Where something was let go of, or where the maker is; settled before anything is sent or fetched. */
+  const whereAt = (at: Point | null) => (at && placeCalled(placeAt(at))) ?? here();
+  const onText = (text: string, at: Point | null) => {
     const address = webAddressIn(text);
     if (address === null) return;
+    const where = whereAt(at);
     void link(address).then((added) => {
       if (added.material === null) toast.error(added.problem);
-      else place([added.material]);
+      else put([added.material], where);
     });
+  };
+  const onFiles = (files: File[], at: Point | null) => {
+    const where = whereAt(at);
+    void add(files).then((materials) => put(materials, where));
+  };
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const material = String(active.id).replace(/^tray /, '');
+    const where = placeCalled(over ? String(over.id) : null);
+    if (!where) return;
+    put(picked.includes(material) ? picked : [material], where);
+    setPicked([]);
   };
   const paste = usePasting();
   const placeAfterPart = (id: string | null, made: readonly Part[]) => {
@@ -139,6 +147,10 @@ function ComposePage({ page }: { page: Page }) {
   const tieLine = (at: number) => (
     <TieLine at={at} open={tyingAt === at} onOpen={(open) => setTyingAt(open ? at : null)} onTie={tie} />
   );
+  const tieAfterAll = () => {
+    setTyingAt(page.parts.length);
+    requestAnimationFrame(() => document.querySelector('.tie-open')?.scrollIntoView({ block: 'center' }));
+  };
   const tieAfter = useEffectEvent(() => setTyingAt(after));
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -174,72 +186,6 @@ function ComposePage({ page }: { page: Page }) {
     select(null);
     const there = state.pages.find(({ id }) => id === to);
     toast(`It stands at the end of ${there?.title || 'the other page'} now. Undo brings it back.`);
-  };
-
-  /** @param seen the part as readers get it */
-  const frame = (part: Part, at: number, seen: SeenPart, shown: ReactNode) => {
-    const isSelected = selected === part.id;
-    const common = {
-      part,
-      at,
-      count: page.parts.length,
-      selected: isSelected,
-      effective: effectiveHeight(state, { page: page.id, part: part.id }),
-      onSelect: (point: { x: number; y: number } | null) => select(part.id, point),
-      onMove: (by: number) => parts.order(movedPart(page.parts, at, at + by), part.id),
-      isBeside: typeof beside[at] === 'number',
-      mayBeBeside: at > 0 && typeof beside[at - 1] !== 'number' && typeof beside[at + 1] !== 'number',
-      onBeside: (isBeside: boolean) => parts.stand(part.id, isBeside ? 0.5 : null),
-      onRemove: () => {
-        parts.remove(part.id);
-        select(null);
-      },
-      onCopy: () => selectAndShow(parts.copy(part.id)),
-      others: state.pages.filter(
-        (one) => one.id !== page.id && one.kind !== 'heading' && one.kind !== 'link',
-      ),
-      onMoveTo: (to: string) => void moveTo(part.id, to),
-      onHeight: (height: Part['height']) => parts.change({ ...part, height }),
-    };
-    const empty = <p className="part-empty">{part.prompt ?? emptyWords[part.kind]}</p>;
-    const drawn = isEmptyPart(part) || (seen.kind === 'credits' && seen.credits.length === 0) ? empty : shown;
-    if (part.kind === 'words' && isSelected)
-      return (
-        <WordsEditor
-          text={part.text}
-          at={clickedAt}
-          onPaste={(html, files, intoWords) =>
-            void paste({
-              html,
-              files,
-              pageTitle: page.title,
-              intoWords,
-              place: (made) => placeAfterPart(part.id, made),
-            })
-          }
-          onSlash={() => setTyingAt(placeAfter(page.parts, at))}
-          onChange={(text) => parts.change({ ...part, text })}
-        >
-          {(tools, words) => (
-            <PartFrame {...common} tools={tools}>
-              {words}
-            </PartFrame>
-          )}
-        </WordsEditor>
-      );
-    const onReplace = (by: Part[]) => {
-      parts.replace(part.id, by);
-      select(by[0]?.id ?? null);
-    };
-    const panel =
-      part.kind === 'words' ? undefined : (
-        <PartPanel part={part} page={page} onChange={parts.change} onReplace={onReplace} />
-      );
-    return (
-      <PartFrame {...common} panel={panel}>
-        {drawn}
-      </PartFrame>
-    );
   };
 
   const name = page.title || 'a page';
@@ -279,7 +225,32 @@ function ComposePage({ page }: { page: Page }) {
     before: tieLine,
     part: (seen, shown, at) => {
       const part = page.parts.find((one) => one.id === seen.id);
-      return part ? frame(part, at, seen, shown) : null;
+      if (!part) return null;
+      return (
+        <ComposedPart
+          page={page}
+          part={part}
+          at={at}
+          seen={seen}
+          shown={shown}
+          selected={selected === part.id}
+          clickedAt={clickedAt}
+          parts={parts}
+          onSelect={select}
+          onShow={selectAndShow}
+          onMoveTo={(to) => void moveTo(part.id, to)}
+          onSlash={() => setTyingAt(placeAfter(page.parts, at))}
+          onPaste={(html, files, intoWords) =>
+            void paste({
+              html,
+              files,
+              pageTitle: page.title,
+              intoWords,
+              place: (made) => placeAfterPart(part.id, made),
+            })
+          }
+        />
+      );
     },
     share: (second, share) => <ShareHandle share={share} onChange={(next) => parts.stand(second, next)} />,
     caption: (picture) => (
@@ -302,60 +273,21 @@ function ComposePage({ page }: { page: Page }) {
         : selectedPart
           ? `after ${partNames[selectedPart.kind]}`
           : 'at the end';
-  const px = widths.find((one) => one.name === width)?.px;
+  const px = pageWidths.find((one) => one.name === width)?.px;
   return (
-    <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={drop}>
+    <DndContext sensors={sensors} collisionDetection={toPlace} onDragEnd={onDragEnd}>
       <DropFiles
-        onFiles={(files) => void add(files).then(place)}
+        onFiles={onFiles}
         onText={onText}
         onHtml={(html, files) =>
           void paste({ html, files, pageTitle: page.title, place: (made) => placeAfterPart(selected, made) })
         }
-        className={`compose sheet-${sheet ?? 'none'}`}
+        onOver={(at) => setFilesOver(at && placeAt(at))}
+        className={`compose sheet-${sheet ?? 'none'} facts-${factsAre}`}
       >
         {() => (
           <>
-            <div className="compose-bar">
-              <Link
-                to={`/${state.site.id}/projects`}
-                className="btn bare sm"
-                aria-label="Back to the projects"
-              >
-                <ArrowLeft size={16} aria-hidden="true" />
-                <span className="max-md:hidden">Projects</span>
-              </Link>
-              <h1 className="min-w-0 truncate text-xl">
-                {page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}
-              </h1>
-              <span className="max-sm:hidden">
-                <PageState page={page} />
-              </span>
-              <span className="ml-auto">
-                <SaveWords />
-              </span>
-              <div className="seg max-md:hidden" role="group" aria-label="Width of the page">
-                {widths.map(({ name: one, icon: Icon }) => (
-                  <button
-                    key={one}
-                    type="button"
-                    aria-pressed={width === one}
-                    aria-label={one}
-                    onClick={() => setWidth(one)}
-                  >
-                    <Icon size={16} aria-hidden="true" />
-                  </button>
-                ))}
-              </div>
-              <a
-                className="btn sm max-md:hidden"
-                href={`/studio/see/${state.site.id}/maker/${page.kind === 'home' ? '' : `${page.slug}/`}`}
-                target="_blank"
-                rel="noreferrer"
-              >
-                <BookOpen size={16} aria-hidden="true" />
-                Read as visitors
-              </a>
-            </div>
+            <ComposeBar page={page} width={width} onWidth={setWidth} />
             <Tail
               page={page}
               materials={state.materials}
@@ -363,57 +295,49 @@ function ComposePage({ page }: { page: Page }) {
               onSelect={selectAndShow}
               onOrder={parts.order}
               onRemove={parts.remove}
+              onTie={() => tieAfterAll()}
             />
             <div className="compose-page">
               <UploadList />
               <div className="page-sheet" style={px ? { maxWidth: px } : undefined} data-width={width}>
                 {input ? (
-                  <SlotsContext value={slots}>
-                    <div
-                      onClickCapture={(event) => {
-                        // Links of the page lead nowhere while it is composed; the studio's own do.
-                        const link = (event.target as HTMLElement).closest('.site a');
-                        if (link && !link.closest('.studio-ui')) event.preventDefault();
-                      }}
-                    >
-                      <PageView input={input} within />
-                    </div>
-                  </SlotsContext>
+                  <FilesOver value={filesOver}>
+                    <SlotsContext value={slots}>
+                      <div
+                        onClickCapture={(event) => {
+                          // Links of the page lead nowhere while it is composed; the studio's own do.
+                          const link = (event.target as HTMLElement).closest('.site a');
+                          if (link && !link.closest('.studio-ui')) event.preventDefault();
+                        }}
+                      >
+                        <PageView input={input} within />
+                      </div>
+                    </SlotsContext>
+                  </FilesOver>
                 ) : (
                   <p className="p-6">This page cannot be drawn. Undo the last step.</p>
                 )}
               </div>
             </div>
-            <CaseFactsColumn page={page} />
+            <CaseFactsColumn
+              page={page}
+              folded={factsAre === 'folded'}
+              onFold={(folded) => setFactsAre(folded ? 'folded' : 'open')}
+            />
             <Tray
               loose={loose}
               total={state.materials.length}
               where={where}
-              onPlace={(material) => place([material])}
+              picked={picked}
+              onPicked={setPicked}
+              onPlace={(materials) => {
+                put(materials, here());
+                setPicked([]);
+              }}
+              folded={trayIs === 'folded'}
+              onFold={(folded) => setTrayIs(folded ? 'folded' : 'open')}
             />
-            <div className="compose-sheets">
-              <button
-                type="button"
-                aria-expanded={sheet === 'tray'}
-                onClick={() => setSheet(sheet === 'tray' ? null : 'tray')}
-              >
-                <Images size={17} aria-hidden="true" /> Not used {loose.length}
-              </button>
-              <button
-                type="button"
-                aria-expanded={sheet === 'facts'}
-                onClick={() => setSheet(sheet === 'facts' ? null : 'facts')}
-              >
-                <ListTree size={17} aria-hidden="true" /> {page.kind === 'home' ? 'Height' : 'Case facts'}
-              </button>
-              <a
-                href={`/studio/see/${state.site.id}/maker/${page.kind === 'home' ? '' : `${page.slug}/`}`}
-                target="_blank"
-                rel="noreferrer"
-              >
-                <BookOpen size={17} aria-hidden="true" /> Read it
-              </a>
-            </div>
+            <ComposeSheets page={page} loose={loose.length} sheet={sheet} onSheet={setSheet} />
           </>
         )}
       </DropFiles>

@@ -1,8 +1,8 @@
-import { useDroppable } from '@dnd-kit/core';
 import { ImagePlus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Opening } from '#core/content/page.ts';
 import { PictureList } from './picture-list.tsx';
+import { useDropPlace } from './use-drop-place.ts';
 
 const layouts = [
   { layout: 'full', name: 'Full picture', needs: 1 },
@@ -20,15 +20,10 @@ interface OpeningPanelProps {
 
 /** The opening on the page, with the choice of its layout and pictures. */
 export function OpeningPanel({ opening, selected, onSelect, onChange, children }: OpeningPanelProps) {
-  const { setNodeRef, isOver } = useDroppable({ id: 'opening frame' });
+  const { place } = useDropPlace('opening frame');
   const shownLayout = opening.pictures.length === 0 ? 'words' : opening.layout;
   return (
-    <div
-      ref={setNodeRef}
-      id="opening-frame"
-      className={`part opening-part ${selected ? 'sel' : ''}`}
-      data-over={isOver || undefined}
-    >
+    <div {...place} id="opening-frame" className={`part opening-part ${selected ? 'sel' : ''}`}>
       {children}
       <div className="studio-ui opening-button">
         <button type="button" className="btn sm" aria-expanded={selected} onClick={onSelect}>

@@ -1,4 +1,3 @@
-import { useDroppable } from '@dnd-kit/core';
 import { ArrowDown, ArrowUp, Columns2, Copy, CornerUpRight, Ellipsis, Rows2, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
@@ -6,8 +5,10 @@ import type { EffectiveHeight } from '#core/access/effective-height.ts';
 import type { Height } from '#core/content/height.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
+import { takesMore } from '#core/content/with-materials.ts';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { partNames } from './part-words.ts';
+import { useDropPlace } from './use-drop-place.ts';
 
 interface PartFrameProps {
   part: Part;
@@ -56,16 +57,10 @@ export function PartFrame(props: PartFrameProps) {
     others,
     onMoveTo,
   } = props;
-  const { setNodeRef, isOver } = useDroppable({ id: `part ${part.id}`, disabled: part.kind !== 'gallery' });
+  const { place } = useDropPlace(`part ${part.id}`, takesMore(part));
   const name = partNames[part.kind];
   return (
-    <div
-      ref={setNodeRef}
-      id={`part-${part.id}`}
-      className={`part ${selected ? 'sel' : ''}`}
-      data-over={isOver || undefined}
-      data-kind={part.kind}
-    >
+    <div {...place} id={`part-${part.id}`} className={`part ${selected ? 'sel' : ''}`} data-kind={part.kind}>
       {selected && (
         <div className="studio-ui part-tools" role="toolbar" aria-label={`${name} tools`}>
           <span className="part-name">{name}</span>

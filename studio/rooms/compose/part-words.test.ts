@@ -49,7 +49,7 @@ describe('whether a part is ready', () => {
   test.each(kinds.filter((kind) => kind !== 'credits'))(
     'a new %s is empty, and readers do not get it',
     (kind) => {
-      expect(partState(newPart(kind, 'part-one'), [])).toEqual({
+      expect(partState(newPart(kind, 'part-one'), [], false)).toEqual({
         sign: 'empty',
         words: 'Empty: readers do not get it',
       });
@@ -58,15 +58,21 @@ describe('whether a part is ready', () => {
 
   test('evidence asks for the thing first, then for each answer', () => {
     const said = sampleSound(sound.id, { transcript: 'Hello.' });
-    expect(partState({ ...evidence, material: null }, [said]).words).toBe('Needs the thing itself');
-    expect(partState({ ...evidence, shows: '' }, [said]).words).toBe('Needs 1 more answer');
-    expect(partState({ ...evidence, why: '', shows: '' }, [said]).words).toBe('Needs 2 more answers');
-    expect(partState(evidence, [said])).toEqual({ sign: 'fine', words: 'Ready' });
+    expect(partState({ ...evidence, material: null }, [said], false).words).toBe('Needs the thing itself');
+    expect(partState({ ...evidence, shows: '' }, [said], false).words).toBe('Needs 1 more answer');
+    expect(partState({ ...evidence, why: '', shows: '' }, [said], false).words).toBe('Needs 2 more answers');
+    expect(partState(evidence, [said], false)).toEqual({ sign: 'fine', words: 'Ready' });
+  });
+
+  test('newer than the release is said of a part that needs nothing else', () => {
+    const said = sampleSound(sound.id, { transcript: 'Hello.' });
+    expect(partState(evidence, [said], true).sign).toBe('edited');
+    expect(partState({ ...evidence, shows: '' }, [said], true).sign).toBe('needs');
   });
 
   test('what can only be heard asks for its words, in whatever part it stands', () => {
     for (const part of [newPart('sound', 'part-one', [sound.id]), evidence])
-      expect(partState(part, [sound])).toEqual({
+      expect(partState(part, [sound], false)).toEqual({
         sign: 'needs',
         words: 'Needs a transcript, for people who cannot hear it',
       });

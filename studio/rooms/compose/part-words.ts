@@ -68,10 +68,27 @@ export function partDetail(part: Part): string {
   }
 }
 
-export type PartState = { sign: 'empty' | 'needs' | 'fine'; words: string };
+export interface PartState {
+  sign: 'empty' | 'needs' | 'edited' | 'fine';
+  words: string;
+}
 
-/** Whether a part is empty or needs something before it is shown. */
-export function partState(part: Part, materials: readonly Material[]): PartState {
+export const editedSince: PartState = { sign: 'edited', words: 'Edited since the release' };
+const ready: PartState = { sign: 'fine', words: 'Ready' };
+/** The signs of the tail, for a maker who has not met them yet. */
+export const legend: readonly PartState[] = [
+  ready,
+  editedSince,
+  { sign: 'needs', words: 'Needs something' },
+  { sign: 'empty', words: 'Empty' },
+];
+
+/**
+ * Whether a part is empty, needs something before it is shown, or is newer than what readers see.
+ *
+ * @param edited readers see an older state of it
+ */
+export function partState(part: Part, materials: readonly Material[], edited: boolean): PartState {
   if (isEmptyPart(part)) return { sign: 'empty', words: 'Empty: readers do not get it' };
   const shown = materials.filter(({ id }) => materialsOf(part).includes(id));
   const missing = shown.filter((one) => one.kind === 'picture' && one.alt.trim() === '').length;
@@ -84,7 +101,6 @@ export function partState(part: Part, materials: readonly Material[]): PartState
   const silent = shown.some(
     (one) => (one.kind === 'sound' || one.kind === 'clip') && one.transcript.trim() === '',
   );
-  return silent
-    ? { sign: 'needs', words: 'Needs a transcript, for people who cannot hear it' }
-    : { sign: 'fine', words: 'Ready' };
+  if (silent) return { sign: 'needs', words: 'Needs a transcript, for people who cannot hear it' };
+  return edited ? editedSince : ready;
 }

@@ -13,18 +13,32 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical } from 'lucide-react';
+import { GripVertical, Plus } from 'lucide-react';
 import { movedPart, standingBeside } from '#core/content/beside.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
+import { useSite } from '../../api/site-context.tsx';
 import { Bow } from '../../ui/bow.tsx';
-import { partDetail, partNames, partState, type PartState } from './part-words.ts';
+import { editedSince, legend, partDetail, partNames, partState, type PartState } from './part-words.ts';
 
 function Sign({ state }: { state: PartState }) {
   return (
-    <svg width="14" height="14" viewBox="0 0 14 14" role="img" aria-label={state.words}>
+    <svg
+      width="14"
+      height="14"
+      viewBox="0 0 14 14"
+      {...(state.words ? { role: 'img', 'aria-label': state.words } : { 'aria-hidden': true })}
+    >
       {state.sign === 'fine' && <circle cx="7" cy="7" r="4" fill="var(--meadow)" />}
+      {state.sign === 'edited' && (
+        <path
+          d="M7 1.6 12.4 7 7 12.4 1.6 7Z"
+          fill="var(--straw)"
+          stroke="var(--straw-ink)"
+          strokeWidth="0.8"
+        />
+      )}
       {state.sign === 'empty' && (
         <circle cx="7" cy="7" r="4.2" fill="none" stroke="var(--ink-3)" strokeWidth="1.5" />
       )}
@@ -50,6 +64,8 @@ interface TailProps {
   onSelect: (id: string) => void;
   onOrder: (parts: Part[], moved: string) => void;
   onRemove: (id: string) => void;
+  /** Opens the line at the end of the page. */
+  onTie: () => void;
 }
 
 function PartBow({
@@ -58,6 +74,7 @@ function PartBow({
   materials,
   selected,
   beside,
+  edited,
   onSelect,
   onMove,
   onRemove,
@@ -68,6 +85,8 @@ function PartBow({
   selected: boolean;
   /** It stands beside the one before it. */
   beside: boolean;
+  /** Readers see an older state of it. */
+  edited: boolean;
   onSelect: () => void;
   onMove: (by: number) => void;
   onRemove: () => void;
@@ -103,7 +122,7 @@ function PartBow({
         <Bow chosen={selected} className={at % 2 ? 'tilt' : ''} />
         <b>{partNames[part.kind]}</b>
         <span>{[beside && 'beside it', partDetail(part)].filter(Boolean).join(', ')}</span>
-        <Sign state={partState(part, materials)} />
+        <Sign state={partState(part, materials, edited)} />
       </button>
       <button
         type="button"
@@ -119,7 +138,11 @@ function PartBow({
 }
 
 /** The outline of a page, drawn as a kite's tail: a bow for each part, in the order of the page. */
-export function Tail({ page, materials, selected, onSelect, onOrder, onRemove }: TailProps) {
+export function Tail(props: TailProps) {
+  const { page, materials, selected, onSelect, onOrder, onRemove, onTie } = props;
+  const { live } = useSite().state;
+  const waits = live.waiting.find((one) => one.page === page.id);
+  const isLive = live.release !== null && waits?.kind !== 'added';
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -170,6 +193,7 @@ export function Tail({ page, materials, selected, onSelect, onOrder, onRemove }:
                       ? 'full picture'
                       : page.opening.layout}
                 </span>
+                {isLive && waits?.opening && <Sign state={editedSince} />}
               </button>
             </li>
             {parts.map((part, at) => (
@@ -180,6 +204,7 @@ export function Tail({ page, materials, selected, onSelect, onOrder, onRemove }:
                 materials={materials}
                 selected={selected === part.id}
                 beside={typeof beside[at] === 'number'}
+                edited={isLive && (waits?.parts.includes(part.id) ?? false)}
                 onSelect={() => onSelect(part.id)}
                 onMove={(by) => move(at, at + by)}
                 onRemove={() => onRemove(part.id)}
@@ -188,10 +213,24 @@ export function Tail({ page, materials, selected, onSelect, onOrder, onRemove }:
           </ol>
         </SortableContext>
       </DndContext>
-      <p className="tail-legend note">
-        <span className="kbd">Alt</span> <span className="kbd">↑</span> <span className="kbd">↓</span> moves a
-        part, <span className="kbd">Del</span> takes it off
-      </p>
+      <button type="button" className="tail-tie" onClick={onTie}>
+        <Plus size={14} aria-hidden="true" />
+        <span>Tie something at the end</span>
+      </button>
+      <div className="tail-legend note">
+        <ul aria-label="What the signs mean">
+          {legend.map((state) => (
+            <li key={state.sign}>
+              <Sign state={{ ...state, words: '' }} />
+              {state.words}
+            </li>
+          ))}
+        </ul>
+        <p>
+          <span className="kbd">Alt</span> <span className="kbd">↑</span> <span className="kbd">↓</span> moves
+          a part, <span className="kbd">Del</span> takes it off
+        </p>
+      </div>
     </nav>
   );
 }

@@ -1,8 +1,8 @@
-import { useDroppable } from '@dnd-kit/core';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import type { PartKind } from '#core/content/part.ts';
 import { partNames } from './part-words.ts';
+import { useDropPlace } from './use-drop-place.ts';
 
 export type Tied = PartKind | 'side-by-side';
 export const nameOf = (kind: Tied): string => (kind === 'side-by-side' ? 'Side by side' : partNames[kind]);
@@ -100,15 +100,15 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
 /** A place between two parts: tie something here, or let go of a material from the tray. */
 export function TieLine(props: TieLineProps) {
   const { at, open, onOpen } = props;
-  const { setNodeRef, isOver } = useDroppable({ id: `tie ${at}` });
+  const { over, place } = useDropPlace(`tie ${at}`);
   return (
-    <div ref={setNodeRef} className="studio-ui tie-place" data-over={isOver || undefined}>
+    <div {...place} className="studio-ui tie-place">
       {open ? (
         <TieMenu {...props} />
       ) : (
         <button type="button" className="tie-line" onClick={() => onOpen(true)}>
           <span>
-            <Plus size={14} aria-hidden="true" /> tie something here
+            <Plus size={14} aria-hidden="true" /> {over ? 'let go to tie it here' : 'tie something here'}
           </span>
         </button>
       )}

@@ -1,17 +1,20 @@
-import { useDraggable } from '@dnd-kit/core';
+import { DragOverlay, useDndMonitor, useDraggable } from '@dnd-kit/core';
+import { ChevronDown, ChevronUp } from 'lucide-react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Material } from '#core/content/material.ts';
 import { materialName, MaterialPicture } from '../../ui/material-picture.tsx';
 
-function TrayItem({
-  material,
-  number,
-  onPlace,
-}: {
+interface TrayItemProps {
   material: Material;
   number: number;
+  /** Picked to be placed together with others. */
+  picked: boolean;
+  onPick: () => void;
   onPlace: () => void;
-}) {
+}
+
+function TrayItem({ material, number, picked, onPick, onPlace }: TrayItemProps) {
   const { attributes, listeners, setNodeRef, isDragging } = useDraggable({ id: `tray ${material.id}` });
   // By keyboard a press places the picture; only the pointer drags it.
   const { onKeyDown: _byKeyboard, ...byPointer } = listeners ?? {};
@@ -24,7 +27,13 @@ function TrayItem({
         aria-label={`Place ${materialName(material)} ${number}`}
         {...rest}
         {...byPointer}
-        onClick={onPlace}
+        aria-pressed={picked}
+        onKeyDown={(event) => {
+          if (event.key !== ' ') return;
+          event.preventDefault();
+          onPick();
+        }}
+        onClick={(event) => (event.ctrlKey || event.metaKey || event.shiftKey ? onPick() : onPlace())}
       >
         <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />{' '}
         <span className="font-mono">{number}</span>
@@ -33,30 +42,64 @@ function TrayItem({
   );
 }
 
-/** Materials not used yet, ready to be placed on the page. */
-export function Tray({
-  loose,
-  total,
-  where,
-  onPlace,
-}: {
+interface TrayProps {
   loose: readonly Material[];
   total: number;
   /** Where a press places a picture, in words. */
   where: string;
-  onPlace: (id: string) => void;
-}) {
+  /** Picked to be placed together, in this order. */
+  picked: readonly string[];
+  onPicked: (picked: string[]) => void;
+  onPlace: (ids: string[]) => void;
+  folded: boolean;
+  onFold: (folded: boolean) => void;
+}
+
+/** Materials not used yet, ready to be placed on the page: one, or several that were picked. */
+export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, onFold }: TrayProps) {
+  const [dragged, setDragged] = useState<string | null>(null);
+  useDndMonitor({
+    onDragStart: ({ active }) => setDragged(String(active.id).replace(/^tray /, '')),
+    onDragEnd: () => setDragged(null),
+    onDragCancel: () => setDragged(null),
+  });
+  const inHand = loose.find(({ id }) => id === dragged);
+  const together = inHand && picked.includes(inHand.id) ? picked.length : 1;
   return (
-    <section className="tray" aria-labelledby="tray-title">
+    <section className="tray" data-folded={folded || undefined} aria-labelledby="tray-title">
       <div className="flex min-h-8 items-center gap-3">
         <h2 id="tray-title" className="text-sm font-[650]">
-          Not used yet <span className="ml-1">{loose.length}</span>
+          <button type="button" className="tray-fold" aria-expanded={!folded} onClick={() => onFold(!folded)}>
+            {folded ? (
+              <ChevronUp size={16} aria-hidden="true" />
+            ) : (
+              <ChevronDown size={16} aria-hidden="true" />
+            )}
+            Not used yet <span className="ml-1">{loose.length}</span>
+          </button>
         </h2>
-        <p className="note max-md:hidden">
-          {loose.length > 0
-            ? `Drag onto the page, or press Enter to place ${where}`
-            : 'Everything gathered is on a page.'}
-        </p>
+        {picked.length > 0 ? (
+          <p className="flex items-center gap-2" role="status">
+            <span className="note">{picked.length} picked</span>
+            <button type="button" className="btn sm" onClick={() => onPlace([...picked])}>
+              Place {picked.length === 1 ? 'it' : 'them'} {where}
+            </button>
+            <button type="button" className="btn bare sm" onClick={() => onPicked([])}>
+              Pick none
+            </button>
+          </p>
+        ) : (
+          <p className="note max-md:hidden">
+            {loose.length > 0 ? (
+              <>
+                Drag onto the page, or press <span className="kbd">Enter</span> to place {where};{' '}
+                <span className="kbd">Space</span> picks several
+              </>
+            ) : (
+              'Everything gathered is on a page.'
+            )}
+          </p>
+        )}
         <Link to="../gather" className="link ml-auto text-[0.8125rem]">
           All {total} in Gather
         </Link>
@@ -67,10 +110,26 @@ export function Tray({
             key={material.id}
             material={material}
             number={at + 1}
-            onPlace={() => onPlace(material.id)}
+            picked={picked.includes(material.id)}
+            onPick={() =>
+              onPicked(
+                picked.includes(material.id)
+                  ? picked.filter((one) => one !== material.id)
+                  : [...picked, material.id],
+              )
+            }
+            onPlace={() => onPlace(picked.includes(material.id) ? [...picked] : [material.id])}
           />
         ))}
       </ul>
+      <DragOverlay dropAnimation={null}>
+        {inHand && (
+          <div className="tray-item in-hand">
+            <MaterialPicture material={inHand} alt="" className="h-full w-full object-cover" />
+            {together > 1 && <span className="font-mono">{together} together</span>}
+          </div>
+        )}
+      </DragOverlay>
     </section>
   );
 }

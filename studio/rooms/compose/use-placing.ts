@@ -1,9 +1,14 @@
-import type { DragEndEvent } from '@dnd-kit/core';
 import { placeAfter } from '#core/content/beside.ts';
 import type { Opening, Page } from '#core/content/page.ts';
-import type { Part } from '#core/content/part.ts';
+import { withMaterials } from '#core/content/with-materials.ts';
 import { useSite } from '../../api/site-context.tsx';
 import type { PartSteps } from './use-parts.ts';
+
+/**
+ * Somewhere on a page, told so that it stays the same place while other parts come and go: the opening, a part, or the
+ * line after a part (null: the line at the top).
+ */
+export type Where = { kind: 'opening' } | { kind: 'part'; id: string } | { kind: 'after'; id: string | null };
 
 interface Placing {
   page: Page;
@@ -19,29 +24,8 @@ interface Placing {
 export function usePlacing({ page: { id: pageId }, parts, selected, setOpening, show }: Placing) {
   const { now } = useSite();
   const pageNow = () => now().pages.find(({ id }) => id === pageId);
-  const kindOf = (id: string) => now().materials.find((one) => one.id === id)?.kind;
+  const partsNow = () => pageNow()?.parts ?? [];
 
-  const placeIn = (part: Part | undefined, at: number, materials: readonly string[]) => {
-    const all = now().materials;
-    const known = materials.flatMap((id) => all.find((one) => one.id === id) ?? []);
-    const [only] = known;
-    if (!only) return;
-    if (part?.kind === 'gallery' && known.every(({ kind }) => kind === 'picture'))
-      return parts.change({
-        ...part,
-        pictures: [...new Set([...part.pictures, ...known.map(({ id }) => id)])],
-      });
-    if (part && 'material' in part && part.kind === only.kind && !part.material && known.length === 1)
-      return parts.change({ ...part, material: only.id });
-    const list = pageNow()?.parts ?? [];
-    const after = part
-      ? placeAfter(
-          list,
-          list.findIndex(({ id }) => id === part.id),
-        )
-      : at;
-    show(parts.insertFor(known, after));
-  };
   const intoOpening = (pictures: readonly string[]) => {
     const opening = pageNow()?.opening;
     if (opening)
@@ -52,26 +36,35 @@ export function usePlacing({ page: { id: pageId }, parts, selected, setOpening, 
   };
 
   return {
-    /** Where the maker is: in what is selected, after it, or at the end. */
-    place: (materials: readonly string[]) => {
-      const page = pageNow();
-      if (!page) return;
-      const part = page.parts.find(({ id }) => id === selected);
-      if (selected === 'opening' && materials.every((id) => kindOf(id) === 'picture')) intoOpening(materials);
-      else placeIn(part, selected === 'opening' ? 0 : page.parts.length, materials);
+    /** Where the maker is: in what is selected, or at the end. */
+    here: (): Where => {
+      if (selected === 'opening') return { kind: 'opening' };
+      return selected !== null && partsNow().some(({ id }) => id === selected)
+        ? { kind: 'part', id: selected }
+        : { kind: 'after', id: partsNow().at(-1)?.id ?? null };
     },
-    /** Where it was let go of. */
-    drop: ({ active, over }: DragEndEvent) => {
-      const material = String(active.id).replace(/^tray /, '');
-      const [kind, where = ''] = String(over?.id ?? '').split(' ');
-      if (kind === 'tie') placeIn(undefined, Number(where), [material]);
-      else if (kind === 'part')
-        placeIn(
-          pageNow()?.parts.find(({ id }) => id === where),
-          0,
-          [material],
-        );
-      else if (kind === 'opening' && kindOf(material) === 'picture') intoOpening([material]);
+    /** The place with a name that `useDropPlace` gave; null for none. */
+    placeCalled: (name: string | null): Where | null => {
+      const [kind, which = ''] = (name ?? '').split(' ');
+      if (kind === 'opening') return { kind };
+      if (kind === 'part') return { kind, id: which };
+      if (kind === 'tie') return { kind: 'after', id: partsNow()[Number(which) - 1]?.id ?? null };
+      return null;
+    },
+    put: (materials: readonly string[], where: Where) => {
+      const known = materials.flatMap((id) => now().materials.find((one) => one.id === id) ?? []);
+      if (known.length === 0) return;
+      if (where.kind === 'opening' && known.every(({ kind }) => kind === 'picture'))
+        return intoOpening(materials);
+      const list = partsNow();
+      const part = where.kind === 'part' ? list.find(({ id }) => id === where.id) : undefined;
+      const filled = part && withMaterials(part, known);
+      if (filled) return parts.change(filled);
+      const before = where.kind === 'opening' ? null : where.id;
+      const at = list.findIndex(({ id }) => id === before);
+      // The part it was to stand after was taken off meanwhile: at the end, where it is found.
+      const after = before === null ? 0 : at < 0 ? list.length : placeAfter(list, at);
+      show(parts.insertFor(known, after));
     },
   };
 }

@@ -165,7 +165,7 @@ function Tools({ editor }: { editor: Editor }) {
   );
 }
 
-interface WordsEditorProps {
+export interface WordsEditorProps {
   text: RichText;
   onChange: (text: RichText) => void;
   /** Where the click that opened the editor was, so that the caret stands there. */

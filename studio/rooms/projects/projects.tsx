@@ -2,7 +2,7 @@ import { Plus } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { createProject } from '#contract/sites.ts';
-import type { ProjectGrouping } from '#core/content/group-projects.ts';
+import { type ProjectGrouping, projectGroupings } from '#core/content/group-projects.ts';
 import { byRank } from '#core/content/page.ts';
 import { type StarterKey, starterKeys, starters } from '#core/content/starters.ts';
 import { call } from '../../api/call.ts';
@@ -14,10 +14,10 @@ import { useActions } from '../../ui/finder/actions-context.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
+import { useKeptChoice } from '../../ui/use-kept-choice.ts';
 import { Board } from './board.tsx';
 import { PutAway } from './put-away.tsx';
 import { StarterDialog } from './starter-dialog.tsx';
-import { useGrouping } from './use-grouping.ts';
 
 const groupings: [ProjectGrouping, string][] = [
   ['none', 'In one row'],
@@ -32,7 +32,7 @@ export function Projects() {
   const navigate = useNavigate();
   const site = state.site.id;
   const all = state.pages.filter((page) => page.kind === 'project').sort(byRank);
-  const [by, setBy] = useGrouping(site);
+  const [by, setBy] = useKeptChoice(`${site} projects by`, projectGroupings);
   const projects = all.filter(({ archived }) => !archived);
   const home = state.pages.find((page) => page.kind === 'home');
 

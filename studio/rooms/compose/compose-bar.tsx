@@ -1,0 +1,69 @@
+import { ArrowLeft, BookOpen, Monitor, Smartphone, Tablet } from 'lucide-react';
+import { Link } from 'react-router';
+import { effectiveHeight } from '#core/access/effective-height.ts';
+import type { Page } from '#core/content/page.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { HeightChip } from '../../ui/height-control.tsx';
+import { SaveWords } from '../../ui/save-words.tsx';
+import { PageState } from '../projects/page-state.tsx';
+
+export const pageWidths = [
+  { name: 'Desktop', px: null, icon: Monitor },
+  { name: 'Tablet', px: 760, icon: Tablet },
+  { name: 'Phone', px: 390, icon: Smartphone },
+] as const;
+export type PageWidth = (typeof pageWidths)[number]['name'];
+
+/** Address at which a page is seen as its maker's visitors would see it. */
+export const seenAt = (site: string, page: Pick<Page, 'kind' | 'slug'>): string =>
+  `/studio/see/${site}/maker/${page.kind === 'home' ? '' : `${page.slug}/`}`;
+
+/** Above a page being composed: which one it is, where it stands, and how wide it is shown. */
+export function ComposeBar({
+  page,
+  width,
+  onWidth,
+}: {
+  page: Page;
+  width: PageWidth;
+  onWidth: (width: PageWidth) => void;
+}) {
+  const { state } = useSite();
+  return (
+    <div className="compose-bar">
+      <Link to={`/${state.site.id}/projects`} className="btn bare sm" aria-label="Back to the projects">
+        <ArrowLeft size={16} aria-hidden="true" />
+        <span className="max-md:hidden">Projects</span>
+      </Link>
+      <h1 className="min-w-0 truncate text-xl">
+        {page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}
+      </h1>
+      <span className="max-sm:hidden">
+        <PageState page={page} />
+      </span>
+      <span className="max-md:hidden">
+        <HeightChip effective={effectiveHeight(state, { page: page.id })} />
+      </span>
+      <span className="ml-auto">
+        <SaveWords />
+      </span>
+      <div className="seg max-md:hidden" role="group" aria-label="Width of the page">
+        {pageWidths.map(({ name, icon: Icon }) => (
+          <button
+            key={name}
+            type="button"
+            aria-pressed={width === name}
+            aria-label={name}
+            onClick={() => onWidth(name)}
+          >
+            <Icon size={16} aria-hidden="true" />
+          </button>
+        ))}
+      </div>
+      <a className="btn sm max-md:hidden" href={seenAt(state.site.id, page)} target="_blank" rel="noreferrer">
+        <BookOpen size={16} aria-hidden="true" />
+        Read as visitors
+      </a>
+    </div>
+  );
+}

@@ -1,0 +1,36 @@
+import { BookOpen, Images, ListTree } from 'lucide-react';
+import type { Page } from '#core/content/page.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { seenAt } from './compose-bar.tsx';
+
+export type Sheet = 'facts' | 'tray' | null;
+
+/** On a narrow screen: what opens the tray and the facts as sheets. */
+export function ComposeSheets({
+  page,
+  loose,
+  sheet,
+  onSheet,
+}: {
+  page: Page;
+  /** How many materials are not used yet. */
+  loose: number;
+  sheet: Sheet;
+  onSheet: (sheet: Sheet) => void;
+}) {
+  const { state } = useSite();
+  const toggle = (which: 'facts' | 'tray') => onSheet(sheet === which ? null : which);
+  return (
+    <div className="compose-sheets">
+      <button type="button" aria-expanded={sheet === 'tray'} onClick={() => toggle('tray')}>
+        <Images size={17} aria-hidden="true" /> Not used {loose}
+      </button>
+      <button type="button" aria-expanded={sheet === 'facts'} onClick={() => toggle('facts')}>
+        <ListTree size={17} aria-hidden="true" /> {page.kind === 'home' ? 'Height' : 'Case facts'}
+      </button>
+      <a href={seenAt(state.site.id, page)} target="_blank" rel="noreferrer">
+        <BookOpen size={17} aria-hidden="true" /> Read it
+      </a>
+    </div>
+  );
+}
