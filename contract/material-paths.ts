@@ -1,5 +1,5 @@
 import { burntIn, type Fixes } from '#core/content/fixes.ts';
-import type { ShownPicture } from '#core/gallery/picture-source.ts';
+import { fixesOntoPage, type ShownPicture } from '#core/gallery/picture-source.ts';
 
 export const previewSizes = [480, 1400] as const;
 /** Longest side, in pixels, of a picture shown in the studio. */
@@ -29,13 +29,8 @@ export function previewPath(
 export function shownPicturePath({ id, source }: ShownPicture, size: PreviewSize): string {
   const [material = id, piece] = id.split(/[/:]/, 2);
   const { page, fixes } = source;
-  if (page !== null) return previewPath({ id: material, fixes: ontoPage(fixes, page) }, size, { page });
+  if (page !== null) return previewPath({ id: material, fixes: fixesOntoPage(fixes, page) }, size, { page });
   return previewPath({ id: material, fixes }, size, piece === undefined ? {} : { piece });
-}
-
-/** Fixes of a page as if it were a picture, put back on that page. */
-function ontoPage({ blackOut }: Fixes, page: number): Fixes {
-  return blackOut ? { blackOut: blackOut.map((one) => ({ ...one, page })) } : {};
 }
 
 /** Path of a material's own file in the studio, for its maker only. */

@@ -35,6 +35,16 @@ export const fixesSchema = z.object({
   blackOut: z.array(blackOutSchema).max(100, 'At most 100 regions can be blacked out.').optional(),
   /** Degrees clockwise. What is more or less than a quarter turn is cut to a frame without empty corners. */
   turn: z.number().gt(-180).max(180).optional(),
+  /** Of a document: pages that lie on their side or head, each with the quarters it is turned by, clockwise. */
+  pageTurns: z
+    .array(
+      z.object({
+        page: z.number().int().min(0).max(9999),
+        turn: z.union([z.literal(90), z.literal(180), z.literal(-90)]),
+      }),
+    )
+    .max(500, 'At most 500 pages of a document can be turned.')
+    .optional(),
   /** What is kept of the turned picture. */
   crop: regionSchema
     .refine(({ width, height }) => width >= 0.01 && height >= 0.01, 'A cut keeps at least a hundredth.')
@@ -50,13 +60,14 @@ export type Fixes = z.infer<typeof fixesSchema>;
  * The fixes that are burnt into files, in one order and without those that do nothing: equal results have equal JSON.
  * The focus point is not among them; it moves a crop in the reader's browser.
  */
-export function burntIn({ brightness, contrast, blackOut, turn, crop, round }: Fixes): Fixes {
+export function burntIn({ brightness, contrast, blackOut, turn, pageTurns, crop, round }: Fixes): Fixes {
   const whole = crop?.width === 1 && crop.height === 1;
   return {
     ...(brightness ? { brightness } : {}),
     ...(contrast ? { contrast } : {}),
     ...(blackOut && blackOut.length > 0 ? { blackOut } : {}),
     ...(turn ? { turn } : {}),
+    ...(pageTurns && pageTurns.length > 0 ? { pageTurns } : {}),
     ...(crop && !whole ? { crop } : {}),
     ...(round ? { round } : {}),
   };

@@ -1,7 +1,7 @@
 import type { SeenMaterial, SeenMaterialOf } from '../access/seen-by.ts';
 import { type DocumentContent, type DocumentFacts, pageSizePx } from '../content/document.ts';
 import { type Fixes, hasBurntIn } from '../content/fixes.ts';
-import type { Size } from './fixed-frame.ts';
+import { shownSize, type Size } from './fixed-frame.ts';
 
 /** Where the pixels of a picture come from: a picture file, or a page of a PDF. */
 export interface PictureSource extends Size {
@@ -45,7 +45,27 @@ export function fixesOfPage(fixes: Fixes, page: number): Fixes {
   const blackOut = (fixes.blackOut ?? [])
     .filter((one) => one.page === page)
     .map((one) => ({ ...one, page: 0 }));
-  return blackOut.length > 0 ? { blackOut } : {};
+  const turn = fixes.pageTurns?.find((one) => one.page === page)?.turn;
+  return { ...(blackOut.length > 0 ? { blackOut } : {}), ...(turn ? { turn } : {}) };
+}
+
+/** Fixes of a page as if it were a picture, put back on that page of its document. */
+export function fixesOntoPage({ blackOut, turn }: Fixes, page: number): Fixes {
+  const quarter = ([90, 180, -90] as const).find((one) => one === turn);
+  return {
+    ...(blackOut ? { blackOut: blackOut.map((one) => ({ ...one, page })) } : {}),
+    ...(quarter ? { pageTurns: [{ page, turn: quarter }] } : {}),
+  };
+}
+
+/** The fixes of a document with one page turned by a quarter more; a page that is upright again is not among them. */
+export function withPageTurned(fixes: Fixes, page: number, by: 90 | -90): Fixes {
+  const others = (fixes.pageTurns ?? []).filter((one) => one.page !== page);
+  const was = fixes.pageTurns?.find((one) => one.page === page)?.turn ?? 0;
+  const turn = ([90, 180, -90] as const).find((one) => (((was + by - one) % 360) + 360) % 360 === 0);
+  const { pageTurns: _, ...rest } = fixes;
+  const pageTurns = turn ? [...others, { page, turn }] : others;
+  return pageTurns.length > 0 ? { ...rest, pageTurns } : rest;
 }
 
 /** A page of a PDF as the source of a picture; null when there is no such page. */
@@ -54,7 +74,9 @@ export function pageSource(
   page: number,
 ): PictureSource | null {
   const size = facts.pages[page];
-  return size ? { original, page, fixes: fixesOfPage(fixes, page), ...pageSizePx(size) } : null;
+  if (!size) return null;
+  const own = fixesOfPage(fixes, page);
+  return { original, page, fixes: own, ...shownSize(pageSizePx(size), own) };
 }
 
 function ofDocument(

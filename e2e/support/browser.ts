@@ -31,6 +31,8 @@ export async function launchBrowser(): Promise<Browser> {
       '--disable-sync',
       '--force-color-profile=srgb',
       '--lang=en-GB',
+      // A machine without a mouse would pass for a touch screen: pages get one that points and hovers.
+      '--blink-settings=primaryHoverType=2,availableHoverTypes=2,primaryPointerType=4,availablePointerTypes=4',
       // A camera that shows a test picture and a microphone that beeps; permission is each page's to get or not.
       '--use-fake-device-for-media-stream',
     ],

@@ -21,7 +21,7 @@ import { noCover } from '#core/content/page.ts';
 import { withoutMaterial } from '#core/content/part.ts';
 import type { Material } from '#core/content/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
-import { pageSource, type PictureSource } from '#core/gallery/picture-source.ts';
+import { fixesOfPage, pageSource, type PictureSource } from '#core/gallery/picture-source.ts';
 import { withTags } from '#core/content/tags.ts';
 import { idSchema } from '#core/content/id.ts';
 import { makerOf } from '../accounts/sessions.ts';
@@ -276,8 +276,8 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, id)));
     const material = row && contentOf.material(row);
     const source = material && (await previewSource(db, material, { fixes, page, piece }));
-    const make =
-      source && (() => previewWithFixes(deps, source, material.fixes, size === '480' ? 480 : 1400));
+    const kept = material && (source?.page ? fixesOfPage(material.fixes, source.page) : material.fixes);
+    const make = source && kept && (() => previewWithFixes(deps, source, kept, size === '480' ? 480 : 1400));
     // What is ready does not wait behind pictures that are being read.
     const ready = source && !hasBurntIn(source.fixes) && !source.page && piece === undefined;
     const picture = make && (ready ? await make() : await deps.decoding.run(make));

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { standingBeside } from '#core/content/beside.ts';
 import { factsLine } from '#core/content/facts-line.ts';
@@ -100,21 +101,23 @@ function Facts({ input }: { input: PageInput }) {
   return slots.facts ? slots.facts(shown) : shown;
 }
 
+/** One part, and around it what the studio puts there. */
+function PlacedPart({ part, at, input }: { part: SeenPart; at: number; input: PageInput }) {
+  const slots = useSlots();
+  const { pictures, toRoot } = input;
+  const medium = input.media[part.id] ?? null;
+  const shown = useMemo(
+    () => <PartView part={part} pictures={pictures} medium={medium} toRoot={toRoot} />,
+    [part, pictures, medium, toRoot],
+  );
+  return slots.part ? slots.part(part, shown, at) : shown;
+}
+
 function Parts({ input }: { input: PageInput }) {
   const slots = useSlots();
   const { parts } = input.page;
   const beside = standingBeside(parts);
-  const drawn = (part: SeenPart, at: number) => {
-    const shown = (
-      <PartView
-        part={part}
-        pictures={input.pictures}
-        medium={input.media[part.id] ?? null}
-        toRoot={input.toRoot}
-      />
-    );
-    return slots.part ? slots.part(part, shown, at) : shown;
-  };
+  const drawn = (part: SeenPart, at: number) => <PlacedPart part={part} at={at} input={input} />;
   return (
     <>
       {parts.map((part, at) => {

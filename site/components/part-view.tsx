@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { useProperties } from '../render/declarations.ts';
 import type { Picture } from '../render/page-input.ts';
@@ -29,8 +30,8 @@ const pictureSizes = {
   full: '100vw',
 } as const;
 
-/** One part as readers see it. */
-export function PartView({ part, pictures, medium, toRoot }: PartViewProps) {
+/** One part as readers see it. In the studio it is drawn again only when something of it changed. */
+export const PartView = memo(function PartView({ part, pictures, medium, toRoot }: PartViewProps) {
   const attach = useProperties();
   switch (part.kind) {
     case 'words':
@@ -90,4 +91,4 @@ export function PartView({ part, pictures, medium, toRoot }: PartViewProps) {
     case 'contact':
       return <ContactView words={part.words} email={part.email} link={part.link} />;
   }
-}
+});

@@ -1,6 +1,7 @@
 import PhotoSwipe from 'photoswipe';
 import 'photoswipe/style.css';
 import './lightbox.css';
+import { turnButton } from './turn-button.ts';
 
 /** Loads the style sheet that the build placed beside this script. */
 function loadStyles(): Promise<void> {
@@ -37,6 +38,7 @@ export async function openLightbox(links: readonly HTMLAnchorElement[], index: n
     returnFocus: false,
     wheelToZoom: true,
   });
+  turnButton(box);
   box.on('uiRegister', () => {
     box.ui?.registerElement({
       name: 'caption',

@@ -57,6 +57,24 @@ describe('SaveQueue', () => {
     expect(queue.state.kind).toBe('saved');
   });
 
+  test('never says saved of words that are typed and in no change yet', async () => {
+    const { queue } = queueWith(async () => patch(6));
+    queue.setTyping(true);
+    expect(queue.state.kind).toBe('saving');
+    queue.change('page', 'page-1', { title: 'T' }, 'Title', 'page-1 title');
+    await queue.flush();
+    // What was taken over is saved, and more has been typed since.
+    expect(queue.state.kind).toBe('saving');
+    queue.setTyping(false);
+    expect(queue.state.kind).toBe('saved');
+    queue.setTyping(true);
+    queue.change('page', 'page-1', { title: 'Ti' }, 'Title', 'page-1 title');
+    queue.setTyping(false);
+    expect(queue.state.kind).toBe('saving');
+    await queue.flush();
+    expect(queue.state.kind).toBe('saved');
+  });
+
   test('never says saved while something is unsent, and spares rows changed meanwhile', async () => {
     let typedMore = false;
     const { queue, applied } = queueWith(async () => {

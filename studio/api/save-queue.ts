@@ -91,6 +91,7 @@ function sendTo(site: string) {
 export class SaveQueue {
   #pending: Pending[] = [];
   #sending: Pending | null = null;
+  #typing = false;
   #state: SaveState = { kind: 'saved', at: null };
   #timer: ReturnType<typeof setTimeout> | undefined;
   readonly #deps: SaveQueueDeps;
@@ -159,6 +160,17 @@ export class SaveQueue {
     this.#pending = this.#pending.map((one) => (rows.has(one.id) ? { ...one, seen: patch.revision } : one));
   }
 
+  /** Words are being typed that no change holds yet: until they are, nothing is called saved. */
+  setTyping(typing: boolean): void {
+    this.#typing = typing;
+    if (typing && this.#state.kind === 'saved') this.#set({ kind: 'saving' });
+    else if (!typing && this.unsent.length === 0 && this.#state.kind === 'saving') this.#nothingLeft();
+  }
+
+  #nothingLeft(): void {
+    this.#set(this.#typing ? { kind: 'saving' } : { kind: 'saved', at: Date.now() });
+  }
+
   /** Sends everything now; resolves when it is saved or cannot be. */
   async flush(): Promise<void> {
     clearTimeout(this.#timer);
@@ -208,7 +220,7 @@ export class SaveQueue {
       this.#keep();
       this.#deps.apply(patch, new Set(this.#pending.map((one) => one.id)));
       if (patch.joined) this.#deps.onJoined?.();
-      if (this.#pending.length === 0) this.#set({ kind: 'saved', at: Date.now() });
+      if (this.#pending.length === 0) this.#nothingLeft();
       return true;
     } catch (error) {
       this.#sending = null;

@@ -33,6 +33,8 @@ interface SiteApi {
   run<P extends Patch>(command: () => Promise<P>): Promise<P | null>;
   setLive(live: Live): void;
   flush(): Promise<void>;
+  /** Says that words are being typed which no change holds yet. */
+  setTyping(typing: boolean): void;
   /** The revision at which a row was last received, as it is when this is called. */
   seen(row: string): number;
   undo(): Promise<void>;
@@ -125,6 +127,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
     },
     [apply, client, queue],
   );
+  const setTyping = useCallback((typing: boolean) => queue.setTyping(typing), [queue]);
   const state = query.data;
   const step = useCallback(
     async (direction: 'undo' | 'redo') => {
@@ -180,6 +183,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
             setLive: (live) =>
               client.setQueryData<StudioSite>(key(id), (old) => (old ? { ...old, live } : old)),
             flush: () => queue.flush(),
+            setTyping,
             seen,
             undo: () => step('undo'),
             redo: () => step('redo'),
@@ -190,7 +194,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
             retry: () => queue.retry(),
           }
         : null,
-    [client, id, query, queue, run, saving, seen, show, state, step],
+    [client, id, query, queue, run, saving, seen, setTyping, show, state, step],
   );
 
   if (query.isPending) return <Loading what="Opening the site" />;

@@ -62,7 +62,7 @@ export function Strip() {
   const [publishing, setPublishing] = useState(false);
   const { live, history, site } = state;
   const path = live.addressPath ?? live.siteLinkPath;
-  useActions([
+  useActions(() => [
     { name: 'Publish', also: 'release live readers', run: () => setPublishing(true) },
     ...(history.undo ? [{ name: `Undo: ${history.undo}`, run: () => void undo() }] : []),
     ...(history.redo ? [{ name: `Do again: ${history.redo}`, also: 'redo', run: () => void redo() }] : []),

@@ -38,10 +38,10 @@ export function ComposeBar({
       <h1 className="min-w-0 truncate text-xl">
         {page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}
       </h1>
-      <span className="max-sm:hidden">
+      <span className="flex max-sm:hidden">
         <PageState page={page} />
       </span>
-      <span className="max-md:hidden">
+      <span className="flex max-md:hidden">
         <HeightChip effective={effectiveHeight(state, { page: page.id })} />
       </span>
       <span className="ml-auto">

@@ -4,7 +4,8 @@ import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { movePart } from '#contract/sites.ts';
 import { webAddressIn } from '#contract/web-address.ts';
-import { placeAfter } from '#core/content/beside.ts';
+import { effectiveHeight } from '#core/access/effective-height.ts';
+import { movedPart, placeAfter, standingBeside } from '#core/content/beside.ts';
 import type { Opening, Page } from '#core/content/page.ts';
 import { materialsOf, type Part } from '#core/content/part.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
@@ -19,6 +20,8 @@ import { useActions } from '../../ui/finder/actions-context.tsx';
 import { isForStudio } from '../../ui/finder/single-keys.ts';
 import { UploadList } from '../../ui/upload-list.tsx';
 import { useKeptChoice } from '../../ui/use-kept-choice.ts';
+import { useShared } from '../../ui/use-shared.ts';
+import { useStable } from '../../ui/use-stable.ts';
 import { CaseFactsColumn } from './case-facts.tsx';
 import { ComposeBar, type PageWidth, pageWidths } from './compose-bar.tsx';
 import { composeInput } from './compose-input.ts';
@@ -37,6 +40,7 @@ import { useDocuments } from './use-documents.ts';
 import { useParts } from './use-parts.ts';
 import { usePasting } from './use-pasting.ts';
 import { usePlacing } from './use-placing.ts';
+import type { WordsEditorProps } from './words-editor.tsx';
 
 /** Compose: one page, edited where it stands, in the site's own look. */
 export function Compose() {
@@ -81,7 +85,20 @@ function ComposePage({ page }: { page: Page }) {
     return [...own, ...state.materials.filter(({ id }) => shownBy.has(id))];
   }, [page.parts, state.materials]);
   const contents = useDocuments(state.site.id, documents);
-  const input = useMemo(() => composeInput(state, page, contents), [state, page, contents]);
+  // What did not change stays the same thing, so that one more letter draws one part again and not sixty.
+  const input = useShared(useMemo(() => composeInput(state, page, contents), [state, page, contents]));
+  const pageHeight = effectiveHeight(state, { page: page.id });
+  const heights = useShared(
+    page.parts.map((part) => effectiveHeight(state, { page: page.id, part: part.id })),
+  );
+  const beside = standingBeside(page.parts);
+  const others = useMemo(
+    () =>
+      state.pages.filter(
+        (one) => one.id !== page.id && one.kind !== 'heading' && one.kind !== 'link' && !one.archived,
+      ),
+    [page.id, state.pages],
+  );
   const loose = useMemo(() => {
     const used = usedMaterials(state.pages);
     return state.materials.filter(({ id }) => !used.has(id));
@@ -144,8 +161,40 @@ function ComposePage({ page }: { page: Page }) {
   };
   const tie = (kind: Tied, at: number) =>
     selectAndShow(kind === 'side-by-side' ? parts.insertPair(at) : parts.insert(kind, at));
+  const moveTo = async (part: string, to: string) => {
+    const moved = await run(() =>
+      call(movePart, {
+        params: { site: state.site.id, page: page.id, part },
+        body: { to, seen: seen(page.id), seenThere: seen(to) },
+      }),
+    );
+    if (!moved) return;
+    select(null);
+    const there = state.pages.find(({ id }) => id === to);
+    toast(`It stands at the end of ${there?.title || 'the other page'} now. Undo brings it back.`);
+  };
+  const placeOf = (part: string) => page.parts.findIndex(({ id }) => id === part);
+  const actions = useStable({
+    select,
+    show: selectAndShow,
+    tie,
+    openLine: (at: number | null) => setTyingAt(at),
+    moveBy: (part: string, by: number) =>
+      parts.order(movedPart(page.parts, placeOf(part), placeOf(part) + by), part),
+    moveTo: (part: string, to: string) => void moveTo(part, to),
+    remove: parts.remove,
+    tieAfter: (part: string) => setTyingAt(placeAfter(page.parts, placeOf(part))),
+    paste: (part: string, ...[html, files, intoWords]: Parameters<WordsEditorProps['onPaste']>) =>
+      void paste({
+        html,
+        files,
+        pageTitle: page.title,
+        intoWords,
+        place: (made) => placeAfterPart(part, made),
+      }),
+  });
   const tieLine = (at: number) => (
-    <TieLine at={at} open={tyingAt === at} onOpen={(open) => setTyingAt(open ? at : null)} onTie={tie} />
+    <TieLine at={at} open={tyingAt === at} onOpen={actions.openLine} onTie={actions.tie} />
   );
   const tieAfterAll = () => {
     setTyingAt(page.parts.length);
@@ -162,7 +211,7 @@ function ComposePage({ page }: { page: Page }) {
     return () => window.removeEventListener('keydown', onKey);
   }, []);
 
-  useActions([
+  useActions(() => [
     ...kinds.map((kind) => ({
       name: `Tie in: ${nameOf(kind)}`,
       also: 'part add insert',
@@ -174,19 +223,6 @@ function ComposePage({ page }: { page: Page }) {
       run: () => selectAndShow(part.id),
     })),
   ]);
-
-  const moveTo = async (part: string, to: string) => {
-    const moved = await run(() =>
-      call(movePart, {
-        params: { site: state.site.id, page: page.id, part },
-        body: { to, seen: seen(page.id), seenThere: seen(to) },
-      }),
-    );
-    if (!moved) return;
-    select(null);
-    const there = state.pages.find(({ id }) => id === to);
-    toast(`It stands at the end of ${there?.title || 'the other page'} now. Undo brings it back.`);
-  };
 
   const name = page.title || 'a page';
   const slots: Slots = {
@@ -228,27 +264,17 @@ function ComposePage({ page }: { page: Page }) {
       if (!part) return null;
       return (
         <ComposedPart
-          page={page}
           part={part}
           at={at}
+          count={page.parts.length}
+          effective={heights[at] ?? pageHeight}
+          isBeside={typeof beside[at] === 'number'}
+          mayBeBeside={at > 0 && typeof beside[at - 1] !== 'number' && typeof beside[at + 1] !== 'number'}
           seen={seen}
           shown={shown}
-          selected={selected === part.id}
-          clickedAt={clickedAt}
+          selected={selected === part.id ? { page, clickedAt, others } : null}
           parts={parts}
-          onSelect={select}
-          onShow={selectAndShow}
-          onMoveTo={(to) => void moveTo(part.id, to)}
-          onSlash={() => setTyingAt(placeAfter(page.parts, at))}
-          onPaste={(html, files, intoWords) =>
-            void paste({
-              html,
-              files,
-              pageTitle: page.title,
-              intoWords,
-              place: (made) => placeAfterPart(part.id, made),
-            })
-          }
+          actions={actions}
         />
       );
     },
@@ -292,10 +318,9 @@ function ComposePage({ page }: { page: Page }) {
               page={page}
               materials={state.materials}
               selected={selected}
-              onSelect={selectAndShow}
+              actions={actions}
               onOrder={parts.order}
-              onRemove={parts.remove}
-              onTie={() => tieAfterAll()}
+              onTie={tieAfterAll}
             />
             <div className="compose-page">
               <UploadList />

@@ -1,10 +1,8 @@
-import type { ReactNode } from 'react';
-import { effectiveHeight } from '#core/access/effective-height.ts';
+import { memo, type ReactNode } from 'react';
+import type { EffectiveHeight } from '#core/access/effective-height.ts';
 import type { SeenPart } from '#core/access/seen-by.ts';
-import { movedPart, standingBeside } from '#core/content/beside.ts';
 import type { Page } from '#core/content/page.ts';
 import { isEmptyPart, type Part } from '#core/content/part.ts';
-import { useSite } from '../../api/site-context.tsx';
 import type { Point } from '../../ui/drop-files.tsx';
 import { GalleryHint } from './gallery-hint.tsx';
 import { PartFrame } from './part-frame.tsx';
@@ -13,60 +11,70 @@ import { emptyWords } from './part-words.ts';
 import type { PartSteps } from './use-parts.ts';
 import { WordsEditor, type WordsEditorProps } from './words-editor.tsx';
 
-interface ComposedPartProps {
-  page: Page;
+/** What can be done from a part; the same functions at each drawing. */
+export interface ComposeActions {
+  select: (part: string | null, at?: Point | null) => void;
+  /** Selects a part and brings it into view. */
+  show: (part: string) => void;
+  moveBy: (part: string, by: number) => void;
+  moveTo: (part: string, page: string) => void;
+  tieAfter: (part: string) => void;
+  paste: (part: string, ...pasted: Parameters<WordsEditorProps['onPaste']>) => void;
+}
+
+export interface ComposedPartProps {
   part: Part;
   at: number;
+  count: number;
+  effective: EffectiveHeight;
+  isBeside: boolean;
+  mayBeBeside: boolean;
   /** The part as readers get it. */
   seen: SeenPart;
   /** That part drawn. */
   shown: ReactNode;
-  selected: boolean;
-  /** Where the click was that selected it. */
-  clickedAt: Point | null;
+  /** Set while the part is selected; what is worked out for it then is not worked out for the others. */
+  selected: {
+    page: Page;
+    /** Where the click was that selected it. */
+    clickedAt: Point | null;
+    /** Pages it can be moved to. */
+    others: readonly Page[];
+  } | null;
   parts: PartSteps;
-  onSelect: (part: string | null, at?: Point | null) => void;
-  /** Selects a part and brings it into view. */
-  onShow: (part: string) => void;
-  onMoveTo: (page: string) => void;
-  onSlash: () => void;
-  onPaste: WordsEditorProps['onPaste'];
+  actions: ComposeActions;
 }
 
 /** A part on the page being composed: as readers see it, with what its maker can do to it. */
-export function ComposedPart(props: ComposedPartProps) {
-  const { page, part, at, seen, shown, selected, clickedAt, parts, onSelect, onShow } = props;
-  const { state } = useSite();
-  const beside = standingBeside(page.parts);
+export const ComposedPart = memo(function ComposedPart(props: ComposedPartProps) {
+  const { part, at, count, seen, shown, selected, parts, actions } = props;
   const common = {
     part,
     at,
-    count: page.parts.length,
-    selected,
-    effective: effectiveHeight(state, { page: page.id, part: part.id }),
-    onSelect: (point: Point | null) => onSelect(part.id, point),
-    onMove: (by: number) => parts.order(movedPart(page.parts, at, at + by), part.id),
-    isBeside: typeof beside[at] === 'number',
-    mayBeBeside: at > 0 && typeof beside[at - 1] !== 'number' && typeof beside[at + 1] !== 'number',
+    count,
+    selected: selected !== null,
+    effective: props.effective,
+    onSelect: (point: Point | null) => actions.select(part.id, point),
+    onMove: (by: number) => actions.moveBy(part.id, by),
+    isBeside: props.isBeside,
+    mayBeBeside: props.mayBeBeside,
     onBeside: (isBeside: boolean) => parts.stand(part.id, isBeside ? 0.5 : null),
     onRemove: () => {
       parts.remove(part.id);
-      onSelect(null);
+      actions.select(null);
     },
-    onCopy: () => onShow(parts.copy(part.id)),
-    others: state.pages.filter(
-      (one) => one.id !== page.id && one.kind !== 'heading' && one.kind !== 'link' && !one.archived,
-    ),
-    onMoveTo: props.onMoveTo,
+    onCopy: () => actions.show(parts.copy(part.id)),
+    others: selected?.others ?? [],
+    onMoveTo: (to: string) => actions.moveTo(part.id, to),
     onHeight: (height: Part['height']) => parts.change({ ...part, height }),
   };
   if (part.kind === 'words' && selected)
     return (
       <WordsEditor
         text={part.text}
-        at={clickedAt}
-        onPaste={props.onPaste}
-        onSlash={props.onSlash}
+        at={selected.clickedAt}
+        onPaste={(...pasted) => actions.paste(part.id, ...pasted)}
+        onSlash={() => actions.tieAfter(part.id)}
         onChange={(text) => parts.change({ ...part, text })}
       >
         {(tools, words) => (
@@ -82,14 +90,15 @@ export function ComposedPart(props: ComposedPartProps) {
       {...common}
       tools={part.kind === 'gallery' && selected && <GalleryHint part={part} />}
       panel={
+        selected &&
         part.kind !== 'words' && (
           <PartPanel
             part={part}
-            page={page}
+            page={selected.page}
             onChange={parts.change}
             onReplace={(by) => {
               parts.replace(part.id, by);
-              onSelect(by[0]?.id ?? null);
+              actions.select(by[0]?.id ?? null);
             }}
           />
         )
@@ -98,4 +107,4 @@ export function ComposedPart(props: ComposedPartProps) {
       {bare ? <p className="part-empty">{part.prompt ?? emptyWords[part.kind]}</p> : shown}
     </PartFrame>
   );
-}
+});

@@ -78,9 +78,9 @@ const ready: PartState = { sign: 'fine', words: 'Ready' };
 /** The signs of the tail, for a maker who has not met them yet. */
 export const legend: readonly PartState[] = [
   ready,
-  editedSince,
   { sign: 'needs', words: 'Needs something' },
   { sign: 'empty', words: 'Empty' },
+  { ...editedSince, words: 'Edited since live' },
 ];
 
 /**

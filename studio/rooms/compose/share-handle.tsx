@@ -13,6 +13,8 @@ const kept = (share: number): number => Math.round(Math.min(1 - least, Math.max(
 export function ShareHandle({ share, onChange }: ShareHandleProps) {
   const handle = useRef<HTMLDivElement>(null);
   const [pulled, setPulled] = useState<number | null>(null);
+  // Where the line is now: letting go may come before the last move has been drawn.
+  const latest = useRef<number | null>(null);
   const shown = pulled ?? share;
   /** Moves the line there, on the page too, without a step of undo for each pixel. */
   const pull = (clientX: number) => {
@@ -22,6 +24,7 @@ export function ShareHandle({ share, onChange }: ShareHandleProps) {
     const next = kept((clientX - box.left) / box.width);
     pair.style.setProperty('--share', `${next}fr`);
     pair.style.setProperty('--rest', `${1 - next}fr`);
+    latest.current = next;
     setPulled(next);
   };
   return (
@@ -50,16 +53,21 @@ export function ShareHandle({ share, onChange }: ShareHandleProps) {
         event.preventDefault();
         event.currentTarget.setPointerCapture(event.pointerId);
         event.currentTarget.focus();
+        latest.current = share;
         setPulled(share);
       }}
       onPointerMove={(event) => {
-        if (pulled !== null) pull(event.clientX);
+        if (latest.current !== null) pull(event.clientX);
       }}
       onPointerUp={() => {
-        if (pulled !== null && pulled !== share) onChange(pulled);
+        if (latest.current !== null && latest.current !== share) onChange(latest.current);
+        latest.current = null;
         setPulled(null);
       }}
-      onPointerCancel={() => setPulled(null)}
+      onPointerCancel={() => {
+        latest.current = null;
+        setPulled(null);
+      }}
     >
       {pulled !== null && <span>{Math.round(pulled * 100)} %</span>}
     </div>

@@ -14,12 +14,15 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
+import { memo } from 'react';
 import { movedPart, standingBeside } from '#core/content/beside.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Part } from '#core/content/part.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Bow } from '../../ui/bow.tsx';
+import { useShared } from '../../ui/use-shared.ts';
+import type { ComposeActions } from './composed-part.tsx';
 import { editedSince, legend, partDetail, partNames, partState, type PartState } from './part-words.ts';
 
 function Sign({ state }: { state: PartState }) {
@@ -57,27 +60,27 @@ function Sign({ state }: { state: PartState }) {
   );
 }
 
+/** What can be done from a line of the tail; the same functions at each drawing. */
+type BowActions = Pick<ComposeActions, 'show' | 'moveBy'> & { remove: (part: string) => void };
+
 interface TailProps {
   page: Page;
   materials: readonly Material[];
   selected: string | null;
-  onSelect: (id: string) => void;
+  actions: BowActions;
   onOrder: (parts: Part[], moved: string) => void;
-  onRemove: (id: string) => void;
   /** Opens the line at the end of the page. */
   onTie: () => void;
 }
 
-function PartBow({
+const PartBow = memo(function PartBow({
   part,
   at,
   materials,
   selected,
   beside,
   edited,
-  onSelect,
-  onMove,
-  onRemove,
+  actions,
 }: {
   part: Part;
   at: number;
@@ -87,9 +90,7 @@ function PartBow({
   beside: boolean;
   /** Readers see an older state of it. */
   edited: boolean;
-  onSelect: () => void;
-  onMove: (by: number) => void;
-  onRemove: () => void;
+  actions: BowActions;
 }) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: part.id });
   return (
@@ -102,14 +103,14 @@ function PartBow({
         type="button"
         className="bow-line"
         aria-current={selected || undefined}
-        onClick={onSelect}
+        onClick={() => actions.show(part.id)}
         onKeyDown={(event) => {
           if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
             event.preventDefault();
-            onMove(event.key === 'ArrowUp' ? -1 : 1);
+            actions.moveBy(part.id, event.key === 'ArrowUp' ? -1 : 1);
           } else if (event.key === 'Delete') {
             event.preventDefault();
-            onRemove();
+            actions.remove(part.id);
           } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
             event.preventDefault();
             const lines = [
@@ -135,11 +136,11 @@ function PartBow({
       </button>
     </li>
   );
-}
+});
 
 /** The outline of a page, drawn as a kite's tail: a bow for each part, in the order of the page. */
 export function Tail(props: TailProps) {
-  const { page, materials, selected, onSelect, onOrder, onRemove, onTie } = props;
+  const { page, materials, selected, actions, onOrder, onTie } = props;
   const { live } = useSite().state;
   const waits = live.waiting.find((one) => one.page === page.id);
   const isLive = live.release !== null && waits?.kind !== 'added';
@@ -149,6 +150,7 @@ export function Tail(props: TailProps) {
   );
   const { parts } = page;
   const beside = standingBeside(parts);
+  const ids = useShared(parts.map(({ id }) => id));
   const move = (from: number, to: number) => {
     const part = parts[from];
     if (part && to >= 0 && to < parts.length) onOrder(movedPart(parts, from, to), part.id);
@@ -175,14 +177,14 @@ export function Tail(props: TailProps) {
           );
         }}
       >
-        <SortableContext items={parts.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <ol>
             <li className={selected === 'opening' ? 'sel' : ''}>
               <button
                 type="button"
                 className="bow-line"
                 aria-current={selected === 'opening' || undefined}
-                onClick={() => onSelect('opening')}
+                onClick={() => actions.show('opening')}
               >
                 <Bow chosen={selected === 'opening'} />
                 <b>Opening</b>
@@ -205,9 +207,7 @@ export function Tail(props: TailProps) {
                 selected={selected === part.id}
                 beside={typeof beside[at] === 'number'}
                 edited={isLive && (waits?.parts.includes(part.id) ?? false)}
-                onSelect={() => onSelect(part.id)}
-                onMove={(by) => move(at, at + by)}
-                onRemove={() => onRemove(part.id)}
+                actions={actions}
               />
             ))}
           </ol>

@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { PartKind } from '#core/content/part.ts';
 import { partNames } from './part-words.ts';
 import { useDropPlace } from './use-drop-place.ts';
@@ -27,7 +27,8 @@ interface TieLineProps {
   at: number;
   /** Something is being tied here now. */
   open: boolean;
-  onOpen: (open: boolean) => void;
+  /** Opens this place to tie something in; null: closes it. */
+  onOpen: (at: number | null) => void;
   onTie: (kind: Tied, at: number) => void;
 }
 
@@ -41,7 +42,7 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
     .filter((kind) => nameOf(kind).toLowerCase().includes(wanted))
     .sort((a, b) => Number(begins(b)) - Number(begins(a)));
   const tie = (kind: Tied) => {
-    onOpen(false);
+    onOpen(null);
     onTie(kind, at);
   };
   return (
@@ -56,7 +57,7 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
       onKeyDown={(event) => {
         if (event.key !== 'Escape') return;
         event.stopPropagation();
-        onOpen(false);
+        onOpen(null);
       }}
     >
       <input
@@ -89,7 +90,7 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
         type="button"
         className="icon-btn sm"
         aria-label="Tie nothing here"
-        onClick={() => onOpen(false)}
+        onClick={() => onOpen(null)}
       >
         <X size={16} aria-hidden="true" />
       </button>
@@ -98,7 +99,7 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
 }
 
 /** A place between two parts: tie something here, or let go of a material from the tray. */
-export function TieLine(props: TieLineProps) {
+export const TieLine = memo(function TieLine(props: TieLineProps) {
   const { at, open, onOpen } = props;
   const { over, place } = useDropPlace(`tie ${at}`);
   return (
@@ -106,7 +107,7 @@ export function TieLine(props: TieLineProps) {
       {open ? (
         <TieMenu {...props} />
       ) : (
-        <button type="button" className="tie-line" onClick={() => onOpen(true)}>
+        <button type="button" className="tie-line" onClick={() => onOpen(at)}>
           <span>
             <Plus size={14} aria-hidden="true" /> {over ? 'let go to tie it here' : 'tie something here'}
           </span>
@@ -114,4 +115,4 @@ export function TieLine(props: TieLineProps) {
       )}
     </div>
   );
-}
+});

@@ -1,4 +1,3 @@
-import { useMemo } from 'react';
 import { toast } from 'sonner';
 import type { Material } from '#core/content/material.ts';
 import { placeAfter } from '#core/content/beside.ts';
@@ -7,6 +6,7 @@ import type { Page } from '#core/content/page.ts';
 import type { Part, PartKind } from '#core/content/part.ts';
 import { partsFor } from '#core/content/parts-for.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useStable } from '../../ui/use-stable.ts';
 import { partNames } from './part-words.ts';
 
 const newId = () => crypto.randomUUID().slice(0, 13);
@@ -17,85 +17,86 @@ const newId = () => crypto.randomUUID().slice(0, 13);
  */
 export function useParts({ id: pageId }: Pick<Page, 'id'>) {
   const { changePage, now } = useSite();
-  return useMemo(() => {
-    const page = () => now().pages.find(({ id }) => id === pageId);
-    const partsNow = (): readonly Part[] => page()?.parts ?? [];
-    const set = (parts: Part[], label: string, step: string) =>
-      changePage(pageId, { parts }, `${label} in ${page()?.title || 'a page'}`, `${pageId} ${step}`);
-    const insert = (made: readonly Part[], at: number): string => {
-      const [first] = made;
-      set(
-        [...partsNow().slice(0, at), ...made, ...partsNow().slice(at)],
-        made.length === 1 && first ? `${partNames[first.kind]} tied` : `${made.length} parts tied`,
-        `insert ${first?.id ?? ''}`,
-      );
-      return first?.id ?? '';
-    };
-    return {
-      /** Changes one part; quick successive changes of the same kind are one step of undo. */
-      change: (part: Part) =>
+  const page = () => now().pages.find(({ id }) => id === pageId);
+  const partsNow = (): readonly Part[] => page()?.parts ?? [];
+  const set = (parts: Part[], label: string, step: string) =>
+    changePage(pageId, { parts }, `${label} in ${page()?.title || 'a page'}`, `${pageId} ${step}`);
+  const insert = (made: readonly Part[], at: number): string => {
+    const [first] = made;
+    set(
+      [...partsNow().slice(0, at), ...made, ...partsNow().slice(at)],
+      made.length === 1 && first ? `${partNames[first.kind]} tied` : `${made.length} parts tied`,
+      `insert ${first?.id ?? ''}`,
+    );
+    return first?.id ?? '';
+  };
+  return useStable({
+    /** Changes one part; quick successive changes of the same kind are one step of undo. */
+    change: (part: Part) => {
+      const list = partsNow();
+      // Taken off or moved away meanwhile: there is nothing to change any more.
+      if (list.some(({ id }) => id === part.id))
         set(
-          partsNow().map((one) => (one.id === part.id ? part : one)),
+          list.map((one) => (one.id === part.id ? part : one)),
           partNames[part.kind],
           `part ${part.id}`,
-        ),
-      order: (parts: Part[], moved: string) => set(parts, 'Order of parts', `order ${moved} ${Date.now()}`),
-      /** Puts other parts in the place of one. */
-      replace: (id: string, by: readonly Part[]) =>
-        set(
-          partsNow().flatMap((part) => (part.id === id ? [...by] : [part])),
-          'Words of a document',
-          `replace ${id}`,
-        ),
-      insert: (kind: PartKind, at: number): string => insert([newPart(kind, newId())], at),
-      /** Puts parts that exist already on the page, as one step. */
-      insertParts: (made: readonly Part[], at: number): string => insert(made, at),
-      /** A picture with words beside it, to begin with; the id of the first. */
-      insertPair: (at: number): string => {
-        const picture = newPart('picture', newId());
-        return insert(
-          [picture, { ...newPart('words', newId()), beside: { with: picture.id, share: 0.5 } }],
-          at,
         );
-      },
-      /** Puts a part beside the one before it, or below it again. */
-      stand: (id: string, share: number | null) => {
-        const list = partsNow();
-        const before = list[list.findIndex((one) => one.id === id) - 1];
-        if (!before) return;
-        set(
-          list.map((part) => {
-            if (part.id !== id) return part;
-            const { beside: _, ...alone } = part;
-            return share === null ? alone : { ...alone, beside: { with: before.id, share } };
-          }),
-          share === null ? 'Below each other' : 'Side by side',
-          `beside ${id}`,
-        );
-      },
-      /** Puts materials on the page as the parts that show them, as one step; the id of the first part. */
-      insertFor: (materials: readonly Material[], at: number): string =>
-        insert(partsFor(materials, newId), at),
-      /** A second one right below; returns its id. */
-      copy: (id: string): string => {
-        const at = partsNow().findIndex((one) => one.id === id);
-        const part = partsNow()[at];
-        if (!part) return id;
-        const { beside: _, ...alone } = part;
-        return insert([{ ...alone, id: newId() }], placeAfter(partsNow(), at));
-      },
-      remove: (id: string) => {
-        const part = partsNow().find((one) => one.id === id);
-        if (!part) return;
-        set(
-          partsNow().filter((one) => one.id !== id),
-          `${partNames[part.kind]} taken off`,
-          `remove ${id}`,
-        );
-        toast(`${partNames[part.kind]} taken off. Undo brings it back.`);
-      },
-    };
-  }, [changePage, now, pageId]);
+    },
+    order: (parts: Part[], moved: string) => set(parts, 'Order of parts', `order ${moved} ${Date.now()}`),
+    /** Puts other parts in the place of one. */
+    replace: (id: string, by: readonly Part[]) =>
+      set(
+        partsNow().flatMap((part) => (part.id === id ? [...by] : [part])),
+        'Words of a document',
+        `replace ${id}`,
+      ),
+    insert: (kind: PartKind, at: number): string => insert([newPart(kind, newId())], at),
+    /** Puts parts that exist already on the page, as one step. */
+    insertParts: (made: readonly Part[], at: number): string => insert(made, at),
+    /** A picture with words beside it, to begin with; the id of the first. */
+    insertPair: (at: number): string => {
+      const picture = newPart('picture', newId());
+      return insert(
+        [picture, { ...newPart('words', newId()), beside: { with: picture.id, share: 0.5 } }],
+        at,
+      );
+    },
+    /** Puts a part beside the one before it, or below it again. */
+    stand: (id: string, share: number | null) => {
+      const list = partsNow();
+      const before = list[list.findIndex((one) => one.id === id) - 1];
+      if (!before) return;
+      set(
+        list.map((part) => {
+          if (part.id !== id) return part;
+          const { beside: _, ...alone } = part;
+          return share === null ? alone : { ...alone, beside: { with: before.id, share } };
+        }),
+        share === null ? 'Below each other' : 'Side by side',
+        `beside ${id}`,
+      );
+    },
+    /** Puts materials on the page as the parts that show them, as one step; the id of the first part. */
+    insertFor: (materials: readonly Material[], at: number): string => insert(partsFor(materials, newId), at),
+    /** A second one right below; returns its id. */
+    copy: (id: string): string => {
+      const at = partsNow().findIndex((one) => one.id === id);
+      const part = partsNow()[at];
+      if (!part) return id;
+      const { beside: _, ...alone } = part;
+      return insert([{ ...alone, id: newId() }], placeAfter(partsNow(), at));
+    },
+    remove: (id: string) => {
+      const part = partsNow().find((one) => one.id === id);
+      if (!part) return;
+      set(
+        partsNow().filter((one) => one.id !== id),
+        `${partNames[part.kind]} taken off`,
+        `remove ${id}`,
+      );
+      toast(`${partNames[part.kind]} taken off. Undo brings it back.`);
+    },
+  });
 }
 
 export type PartSteps = ReturnType<typeof useParts>;

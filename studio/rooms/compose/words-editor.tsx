@@ -2,8 +2,10 @@ import { EditorContent, useEditor, type Editor, type JSONContent } from '@tiptap
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Code, Italic, Link2, List, ListOrdered, Quote } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useSite } from '../../api/site-context.tsx';
 import { tableNodes } from './table-nodes.ts';
+import { TypingPause } from './typing-pause.ts';
 import { type Block, type RichText, richTextSchema } from '#core/content/rich-text.ts';
 
 /** "kite.example" becomes "https://kite.example"; null for what cannot be a link. */
@@ -180,13 +182,17 @@ export interface WordsEditorProps {
 
 /** Words edited in place, in the site's own type. What the closed schema does not know is dropped on the way in. */
 export function WordsEditor({ text, onChange, at, onSlash, onPaste, children }: WordsEditorProps) {
+  const { setTyping } = useSite();
   // The editor is made once; what a stroke does may change while it lives.
   const slash = useRef(onSlash);
   const paste = useRef(onPaste);
+  const change = useRef(onChange);
   const insert = useRef<(blocks: readonly Block[]) => void>(() => {});
-  useEffect(() => {
+  const typing = useRef<TypingPause | null>(null);
+  useLayoutEffect(() => {
     slash.current = onSlash;
     paste.current = onPaste;
+    change.current = onChange;
   });
   const editor = useEditor({
     extensions: [
@@ -213,6 +219,7 @@ export function WordsEditor({ text, onChange, at, onSlash, onPaste, children }: 
         const blank = empty && $from.parent.type.name === 'paragraph' && $from.parent.content.size === 0;
         if (event.key !== '/' || !blank) return false;
         event.preventDefault();
+        typing.current?.flush();
         slash.current();
         return true;
       },
@@ -231,11 +238,28 @@ export function WordsEditor({ text, onChange, at, onSlash, onPaste, children }: 
         'aria-multiline': 'true',
       },
     },
-    onUpdate: ({ editor: changed }) => {
-      const parsed = richTextSchema.safeParse(changed.getJSON());
-      if (parsed.success) onChange(parsed.data);
-    },
+    onUpdate: () => typing.current?.typed(),
+    onBlur: () => typing.current?.flush(),
   });
+  useLayoutEffect(() => {
+    if (!editor) return;
+    const pause = new TypingPause({
+      take: () => {
+        const parsed = richTextSchema.safeParse(editor.getJSON());
+        if (parsed.success) change.current(parsed.data);
+      },
+      onWaits: setTyping,
+    });
+    typing.current = pause;
+    const leaving = () => pause.flush();
+    // Before the queue of what is to be saved listens, so that it gets these words too.
+    window.addEventListener('pagehide', leaving, { capture: true });
+    return () => {
+      window.removeEventListener('pagehide', leaving, { capture: true });
+      pause.flush();
+      typing.current = null;
+    };
+  }, [editor, setTyping]);
   useEffect(() => {
     insert.current = (blocks) => {
       const [only] = blocks;
@@ -256,7 +280,8 @@ export function WordsEditor({ text, onChange, at, onSlash, onPaste, children }: 
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [editor]);
   useEffect(() => {
-    if (!editor) return;
+    // Newer words stand here and are on their way.
+    if (!editor || typing.current?.waits) return;
     const now = richTextSchema.safeParse(editor.getJSON());
     const shown = editor.schema.nodeFromJSON(
       text.content.length > 0 ? text : { type: 'doc', content: [{ type: 'paragraph' }] },

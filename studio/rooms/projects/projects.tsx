@@ -58,7 +58,7 @@ export function Projects() {
     [add, start],
   );
 
-  useActions([
+  useActions(() => [
     { name: 'New project', run: () => void start([]) },
     ...starterKeys.map((key) => ({
       name: `New project from the outline: ${starters[key].name.toLowerCase()}`,

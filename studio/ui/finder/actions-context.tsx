@@ -39,11 +39,11 @@ export function ActionsProvider({ children }: { children: ReactNode }) {
   return <ActionsContext value={registry}>{children}</ActionsContext>;
 }
 
-/** Offers actions in the finder while the component that calls this is on the screen. */
-export function useActions(actions: readonly Action[]): void {
+/** Offers actions in the finder while the component that calls this is on the screen; asked for when it opens. */
+export function useActions(actions: () => readonly Action[]): void {
   const registry = useContext(ActionsContext);
   const key = useId();
-  const latest = useEffectEvent(() => actions);
+  const latest = useEffectEvent(actions);
   useEffect(() => registry?.set(key, () => latest()), [key, registry]);
 }
 

@@ -29,11 +29,12 @@ export function Finding() {
   const [offered, setOffered] = useState<readonly Action[] | null>(null);
   const [helping, setHelping] = useState(false);
   const pressedG = useRef(0);
-  useActions([{ name: 'Show the keys', also: 'shortcuts help', run: () => setHelping(true) }]);
+  useActions(() => [{ name: 'Show the keys', also: 'shortcuts help', run: () => setHelping(true) }]);
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k' && !event.shiftKey) {
       event.preventDefault();
-      return setOffered((now) => (now ? null : all()));
+      // Asked for here and not while drawing: what is offered calls what was last drawn.
+      return setOffered(offered ? null : all());
     }
     if (!isForStudio(event)) return;
     const room = roomKeys[event.key.toLowerCase()];

@@ -11,6 +11,7 @@ import { useBlackOutTab } from './black-out-tab.tsx';
 import { useFocusTab } from './focus-tab.tsx';
 import { useFrameTab } from './frame-tab.tsx';
 import { useLightTab } from './light-tab.tsx';
+import { usePageTurnTab } from './page-turn-tab.tsx';
 import { type FixesState, useFixes } from './use-fixes.ts';
 
 const tabs = [
@@ -93,22 +94,28 @@ function FixPicture({ material }: { material: MaterialOf<'picture'> }) {
   );
 }
 
-/** Black-out on the pages of a PDF. */
+/** Black-out and quarter turns on the pages of a PDF. */
 function FixPages({ material }: { material: MaterialOf<'document'> }) {
   const [page, setPage] = useState(0);
+  const [open, setOpen] = useState('black-out');
   const state = useFixes(material);
   const { pages } = material.facts;
   const size = pages[page];
-  const { stage, controls } = useBlackOutTab(
+  const blackOut = useBlackOutTab(
     material,
     state,
     page,
     size ? pageSizePx(size) : { widthPx: 1, heightPx: 1 },
   );
+  const turn = usePageTurnTab(material, state, page);
   return (
-    <div className="fix-layout">
+    <Tabs.Root value={open} onValueChange={setOpen} className="fix-layout">
       <Head material={material} />
       <div className="fix-tabs flex items-center gap-3">
+        <Tabs.List className="seg" aria-label="Kinds of fixes">
+          <Tabs.Trigger value="black-out">Black out</Tabs.Trigger>
+          <Tabs.Trigger value="turn">Turn</Tabs.Trigger>
+        </Tabs.List>
         <button
           type="button"
           className="icon-btn sm"
@@ -131,17 +138,24 @@ function FixPages({ material }: { material: MaterialOf<'document'> }) {
           <ChevronRight size={18} aria-hidden="true" />
         </button>
       </div>
-      <div className="fix-content">
-        <div className="fix-stage">{stage}</div>
+      <Tabs.Content value="black-out" className="fix-content">
+        <div className="fix-stage">{blackOut.stage}</div>
         <div className="fix-controls">
-          {controls}
+          {blackOut.controls}
           <p className="note">
             Words under a region are gone from what is published and found, too. The file cannot be offered
             for download any more, since it still holds them.
           </p>
           <BackToOriginal state={state} />
         </div>
-      </div>
-    </div>
+      </Tabs.Content>
+      <Tabs.Content value="turn" className="fix-content">
+        <div className="fix-stage">{turn.stage}</div>
+        <div className="fix-controls">
+          {turn.controls}
+          <BackToOriginal state={state} />
+        </div>
+      </Tabs.Content>
+    </Tabs.Root>
   );
 }
