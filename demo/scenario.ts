@@ -3,7 +3,7 @@ import type { galleryCaptions, galleryLayouts } from '#core/content/part.ts';
 import type { Provenance } from '#core/content/provenance.ts';
 
 /**
- * A second-year product-making student in an invented harbour town, in the middle of the work: two projects that
+ * A second-year product-making student in an invented harbour town, in the middle of the work: four projects that
  * are live, edits waiting on one of them, a rough draft, and loose pictures. Everything here is made up.
  */
 export interface DemoProject {
@@ -169,6 +169,127 @@ The first version was crooked, and bees moved in anyway. That told me the holes 
       },
       { kind: 'document', file: 'build-notes.docx' },
       { kind: 'link', page: '/open' },
+    ],
+  },
+  {
+    folder: 'float-lamp',
+    title: 'Float lamp',
+    summary: 'A table lamp of fourteen rings, melted from net and crate plastic off the tideline.',
+    facts: {
+      from: '2026-02',
+      to: '2026-05',
+      role: 'Material tests, design, making',
+      course: 'Waste as a Material, year two',
+      madeWith: 'A sandwich press, a scroll saw, one cold evening a week',
+      materials: 'Beach plastic, brass rod, a 4 watt bulb',
+      tags: ['lamp', 'plastic', 'reclaimed'],
+      licence: 'CC-BY-4.0',
+    },
+    opening: { layout: 'full', pictures: ['07-hero-dark-room.jpg'] },
+    parts: [
+      {
+        kind: 'words',
+        text: `# The colour is whatever the sea brought
+
+Every storm leaves a blue line of net and broken crate along our slip. It is one kind of plastic, it melts at the heat of a sandwich press, and nobody wants it.
+
+Fourteen flat rings stand on three brass rods with a finger's gap between them. The light comes out through the gaps, so nothing has to be moulded, and a broken ring is one ring and not a lamp.`,
+      },
+      {
+        kind: 'gallery',
+        title: '',
+        layout: 'columns',
+        files: ['03-recycled-sheet.jpg', '04-ring-stack-exploded.jpg', '02-cardboard-mock-up.jpg'],
+      },
+      {
+        kind: 'evidence',
+        file: '03-recycled-sheet.jpg',
+        what: 'The ninth sheet: the first one without a bubble you can see light through.',
+        why: 'The eight before it are the real work. This is the one where I wrote down heat, weight and minutes and could do it again.',
+        shows: 'I can turn a lucky result into a recipe.',
+      },
+      {
+        kind: 'evidence',
+        file: '02-cardboard-mock-up.jpg',
+        what: 'The curve in cardboard, stacked and cut again until it stood still from every side.',
+        why: 'A ring of plastic takes two evenings. A ring of cardboard takes four minutes.',
+        shows: 'I make mistakes where they are cheap.',
+      },
+      {
+        kind: 'evidence',
+        file: '04-ring-stack-exploded.jpg',
+        what: 'All fourteen rings laid out with their numbers, ready to be threaded.',
+        why: 'It shows that somebody else could put it together, which was the point of numbering them.',
+        shows: 'I design for the person who takes it apart.',
+      },
+      { kind: 'picture', file: '05-pair-in-two-colours.jpg', width: 'full' },
+      {
+        kind: 'reflection',
+        answers: [
+          [
+            'What went well, and why?',
+            'The gaps. I meant them to save plastic, and they turned out to be the lamp.',
+          ],
+          [
+            'Which decision was the hardest?',
+            'Leaving the specks in. I had learnt to sand a thing until it says nothing, and this one says where it has been.',
+          ],
+        ],
+      },
+    ],
+  },
+  {
+    folder: 'tool-board',
+    title: 'Shared tool board',
+    summary: 'A wall for the tools five of us share, which shows at a glance what is out and who has it.',
+    facts: {
+      from: '2025-03',
+      to: '2025-04',
+      role: 'Layout and outlines; planing the frame',
+      withWhom: [
+        { name: 'Idris', did: 'the frame' },
+        { name: 'Ola', did: 'asked everybody what they use' },
+      ],
+      course: 'Working Together, year one',
+      materials: 'Old shelving, one tin of blue paint',
+      tags: ['team', 'workshop'],
+    },
+    opening: { layout: 'full', pictures: ['05-hero.jpg'] },
+    parts: [
+      {
+        kind: 'words',
+        text: `# Who has the chisel?
+
+Five people, one drawer, and every Friday the same question. Ola kept a list for two weeks of what was looked for, and for how long. Half of all the looking was for four tools.
+
+So those four hang at eye height, and every place has a painted outline. A bare outline is a question the wall asks by itself.`,
+      },
+      {
+        kind: 'compare',
+        before: '01-before-messy-pile.jpg',
+        after: '05-hero.jpg',
+        names: ['A Friday in February', 'Since April'],
+      },
+      { kind: 'picture', file: '02-layout-sketch.jpg', width: 'wide' },
+      {
+        kind: 'words',
+        beside: 0.5,
+        text: `# What was mine
+
+I drew the layout from Ola's list, cut the outlines from tape and painted them. Idris made the frame; I planed what he had joined. **The rule that nothing hangs behind anything else** came from an evening of moving paper tools about with all five of us.`,
+      },
+      {
+        kind: 'gallery',
+        title: '',
+        layout: 'grid',
+        captions: 'on-hover',
+        files: ['03-outlines-detail.jpg', '04-corner.jpg'],
+      },
+      {
+        kind: 'quote',
+        text: 'I put it back because the empty shape looked at me.',
+        by: 'One of the five',
+      },
     ],
   },
 ];

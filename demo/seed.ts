@@ -227,7 +227,7 @@ export async function seedDemo(
   await publish(
     deps,
     await loadDraft(db, row),
-    'First two projects',
+    'The first four projects',
     (now, done, total) => {
       if (now !== step || done === total) say(`  ${now} ${done} of ${total}`);
       step = now;

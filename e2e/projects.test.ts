@@ -20,7 +20,13 @@ const textOf = (title: string) =>
   );
 const status = async (path: string) =>
   (await fetch(`${server.origin}${path}`, { redirect: 'manual' })).status;
-const demoProjects = ['Tide clock', 'Fold-flat bee hotel', 'Sailcloth satchel'];
+const demoProjects = [
+  'Tide clock',
+  'Fold-flat bee hotel',
+  'Float lamp',
+  'Shared tool board',
+  'Sailcloth satchel',
+];
 
 describe('the board of projects', () => {
   test('says of each where it stands and what it still needs', async () => {
@@ -28,6 +34,7 @@ describe('the board of projects', () => {
     expect(await hanging()).toEqual(demoProjects);
     expect(await textOf('Tide clock')).toMatch(/As readers see it.*Public.*Still needs 2 more evidence/);
     expect(await textOf('Fold-flat bee hotel')).toMatch(/1 edit waiting/);
+    expect(await textOf('Float lamp')).toMatch(/As readers see it.*Nothing missing/);
     expect(await textOf('Sailcloth satchel')).toMatch(
       /Draft.*Still needs a one-line summary, 3 more evidence/,
     );
@@ -132,8 +139,8 @@ describe('the board of projects', () => {
         ]),
       );
     expect(await groups()).toEqual([
-      ['2026', ['Fold-flat bee hotel']],
-      ['2025', ['Sailcloth satchel', 'Tide clock', 'Tide clock, second try']],
+      ['2026', ['Float lamp', 'Fold-flat bee hotel']],
+      ['2025', ['Sailcloth satchel', 'Shared tool board', 'Tide clock', 'Tide clock, second try']],
     ]);
     expect(await studio.axe()).toEqual([]);
     await studio.page.reload();
@@ -142,6 +149,8 @@ describe('the board of projects', () => {
     await studio.reads('Making Things Last, year two');
     expect((await groups()).map(([name]) => name)).toEqual([
       'Making Things Last, year two',
+      'Waste as a Material, year two',
+      'Working Together, year one',
       'Made for nobody in particular',
     ]);
     await (await studio.page.$('[aria-label="How the projects hang"]'))?.select('none');

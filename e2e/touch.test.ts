@@ -35,7 +35,7 @@ describe('by touch on a phone', () => {
     await studio.reads('what exactly did you do');
     await tap('button', 'Start with this outline');
     await studio.reads('Untitled project');
-    await write('Title', 'Shared tool board');
+    await write('Title', 'Peg rail');
     await tap('button', /^Edit Words, part 1/);
     await studio.page.waitForSelector('.words-editor:focus');
     await studio.page.keyboard.type('Five of us made it. I cut the pegs.');
@@ -67,7 +67,7 @@ describe('by touch on a phone', () => {
   }, 180_000);
 
   test('a reader gets what was filled in, in its order, and nothing of the outline', async () => {
-    const reader = await asStranger('/wren-makes/shared-tool-board/');
+    const reader = await asStranger('/wren-makes/peg-rail/');
     const said = await reader.page.evaluate(() => document.body.innerText);
     expect(said).toContain('Five of us made it. I cut the pegs.');
     expect(said).toContain('Pegs');

@@ -160,6 +160,7 @@ test('two tabs write in different parts: both are kept, and the one that comes s
   await studio.saved();
   await studio.reads('From the second tab.');
   await studio.reads('From the first tab.');
+  await other.page.bringToFront();
   await other.page.reload();
   await other.reads('From the first tab.');
   await other.reads('From the second tab.');

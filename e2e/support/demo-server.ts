@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { existsSync } from 'node:fs';
+import { cp, mkdtemp, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -15,6 +16,30 @@ function freePort(): Promise<number> {
       probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
     });
   });
+}
+
+/**
+ * Puts demo data into a folder. It is made once for each build, by the demo itself, and copied for each test that wants it.
+ *
+ * @returns the port at which the links in it expect the stand-ins
+ */
+async function demoData(folder: string): Promise<string> {
+  const template = join(root, '.cache/demo');
+  const stamp = join(template, 'made-by');
+  const build = String((await stat(join(root, 'dist/built'))).mtimeMs);
+  const made = existsSync(stamp) ? (await readFile(stamp, 'utf8')).split(' ') : [];
+  if (made[0] !== build) {
+    await rm(template, { recursive: true, force: true });
+    const making = `${template}-making`;
+    await rm(making, { recursive: true, force: true });
+    const port = String(await freePort());
+    await BuiltServer.makeDemo(join(making, 'data'), { STANDINS_PORT: port });
+    await writeFile(join(making, 'made-by'), `${build} ${port}`);
+    await rename(making, template);
+    made[1] = port;
+  }
+  await cp(join(template, 'data'), folder, { recursive: true });
+  return made[1] ?? '0';
 }
 
 /** The built program in a process of its own, as a maker runs it, with a data folder that is thrown away. */
@@ -42,10 +67,26 @@ export class BuiltServer {
     environment: Record<string, string> = {},
   ): Promise<BuiltServer> {
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-e2e-'));
+    if (program === 'server') return BuiltServer.#on(folder, program, environment);
+    const standInsPort = await demoData(folder);
+    return BuiltServer.#on(folder, program, { STANDINS_PORT: standInsPort, ...environment });
+  }
+
+  static async #on(
+    folder: string,
+    program: 'server' | 'demo',
+    environment: Record<string, string>,
+  ): Promise<BuiltServer> {
     const port = await freePort();
     const server = new BuiltServer(`http://127.0.0.1:${port}`, folder, program, port, environment);
     await server.run();
     return server;
+  }
+
+  /** Makes demo data in a folder and ends as the program itself would. */
+  static async makeDemo(folder: string, environment: Record<string, string>): Promise<void> {
+    const server = await BuiltServer.#on(folder, 'demo', environment);
+    await server.#end('SIGTERM');
   }
 
   get process(): number {
@@ -82,11 +123,15 @@ export class BuiltServer {
   }
 
   /** Pulls the plug: no time to finish anything. */
-  async kill(): Promise<void> {
+  kill(): Promise<void> {
+    return this.#end('SIGKILL');
+  }
+
+  async #end(signal: NodeJS.Signals): Promise<void> {
     const child = this.#child;
     if (!child || child.exitCode !== null) return;
     const gone = new Promise((resolve) => child.once('exit', resolve));
-    child.kill('SIGKILL');
+    child.kill(signal);
     await gone;
   }
 
