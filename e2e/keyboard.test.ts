@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
 import { launchBrowser } from './support/browser.ts';
 import { BuiltServer } from './support/demo-server.ts';
+import { Keys } from './support/keys.ts';
 import { demoPictures, Driver } from './support/studio-driver.ts';
 
 /** From pictures to a page an outsider reads, with a keyboard and nothing else. */
@@ -22,35 +23,10 @@ afterAll(async () => {
   await server?.stop();
 });
 
-const key = (name: 'Tab' | 'Enter' | 'Escape' | 'ArrowUp' | 'ArrowDown' | 'Space') =>
-  studio.page.keyboard.press(name);
-
-/** What the focus is on, as it is named, and whether one can see that it is there. */
-const focused = () =>
-  studio.page.evaluate(() => {
-    const at = document.activeElement as HTMLElement | null;
-    if (!at || at === document.body) return { name: '', visible: true };
-    const labels = [...((at as HTMLInputElement).labels ?? [])].map((label) => label.textContent ?? '');
-    const name =
-      at.getAttribute('aria-label') ?? (labels.length > 0 ? labels.join(' ') : (at.textContent ?? ''));
-    const box = at.getBoundingClientRect();
-    return { name: name.replace(/\s+/g, ' ').trim(), visible: box.width > 0 && box.height > 0 };
-  });
-
-/** Goes on with Tab until something of that name has the focus. Everything on the way must be visible. */
-async function tabTo(name: string | RegExp, most = 120): Promise<void> {
-  const passed: string[] = [];
-  for (let n = 0; n < most; n++) {
-    await key('Tab');
-    const now = await focused();
-    if (typeof name === 'string' ? now.name === name : name.test(now.name)) {
-      expect(now.visible).toBe(true);
-      return;
-    }
-    passed.push(now.name.slice(0, 30));
-  }
-  throw new Error(`Tab never came to ${String(name)}. It came by: ${passed.join(' | ')}`);
-}
+const keys = () => new Keys(studio);
+const key = (name: Parameters<Keys['press']>[0]) => keys().press(name);
+const focused = () => keys().focused();
+const tabTo = (name: string | RegExp) => keys().tabTo(name);
 
 describe('with a keyboard only', () => {
   test('an account, a site, pictures, words, a height, a release', async () => {

@@ -45,14 +45,14 @@ describe('the demo site in the studio', () => {
   test('wrong files each get a sentence, and good ones beside them are taken', async () => {
     const broken = join(server.folder, 'broken.jpg');
     const letter = join(server.folder, 'letter.jpg');
-    const picture = await readFile(join(demoPictures, 'tool-board/05-hero.jpg'));
+    const picture = await readFile(join(demoPictures, 'bike-trailer/05-loaded-with-crates.jpg'));
     await writeFile(broken, picture.subarray(0, 9000));
     await writeFile(letter, 'Dear harbour office, this is not a picture.');
     await studio.page.goto(`${rooms}/gather`);
     await studio.reads('none used');
     await studio.choose([
       broken,
-      join(demoPictures, 'tool-board/05-hero.jpg'),
+      join(demoPictures, 'bike-trailer/05-loaded-with-crates.jpg'),
       letter,
       join(demoPictures, 'tide-clock/01-sketch.jpg'),
     ]);

@@ -62,6 +62,34 @@ export class Driver {
     await mouse.up();
   }
 
+  /**
+   * Drags files from the desktop over something and lets go of them there, as the browser itself hands them on.
+   *
+   * @param at where on it, as shares of its width and height
+   * @returns the place on the page that said it would take them, as it is named in the page; null for none
+   */
+  async dropFiles(
+    files: readonly string[],
+    onto: ElementHandle,
+    at: { x: number; y: number } = { x: 0.5, y: 0.5 },
+  ): Promise<string | null> {
+    await onto.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+    const box = await onto.boundingBox();
+    if (!box) throw new Error('What the files are to be dropped on is not in sight.');
+    const client = await this.page.createCDPSession();
+    const data = { items: [], files: [...files], dragOperationsMask: 1 };
+    const point = { x: box.x + box.width * at.x, y: box.y + box.height * at.y, data };
+    await client.send('Input.dispatchDragEvent', { type: 'dragEnter', ...point });
+    await client.send('Input.dispatchDragEvent', { type: 'dragOver', ...point });
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    const over = await this.page.evaluate(
+      () => document.querySelector<HTMLElement>('[data-over]')?.dataset['drop'] ?? null,
+    );
+    await client.send('Input.dispatchDragEvent', { type: 'drop', ...point });
+    await client.detach();
+    return over;
+  }
+
   async fill(label: string | RegExp, text: string, role = 'textbox'): Promise<void> {
     const field = await this.named(role, label);
     await field.evaluate((element) => element.scrollIntoView({ block: 'center' }));
