@@ -8,6 +8,7 @@ import { benchPublish } from './publish.ts';
 import { benchServe } from './serve.ts';
 import { benchLookAlikes } from './look-alikes.ts';
 import { benchSizes } from './sizes.ts';
+import { benchTyping } from './typing.ts';
 import { type Row, table } from './table.ts';
 
 const root = join(import.meta.dirname, '..');
@@ -34,6 +35,7 @@ const remarks = `
   a busy machine the ratio lay between 1.15 and 1.32, in the middle 1.23.
 - Serving: as many reading processes as there are cores against as many workers of nginx, with wrk on the same cores. One
   process of Node's HTTP module, even answering a constant body, gave 0.3 to 0.5 of nginx in the same minutes.
+- Typing: Event Timing as the browser gives it, in steps of 8 ms; 16 is its least.
 `;
 
 const wanted = process.argv.slice(2);
@@ -42,6 +44,7 @@ const benches: Record<string, () => Promise<Row | Row[]>> = {
   publish: benchPublish,
   serve: benchServe,
   looks: benchLookAlikes,
+  typing: benchTyping,
   sizes: benchSizes,
 };
 const rows: Row[] = [];

@@ -196,12 +196,6 @@ Every storm leaves a blue line of net and broken crate along our slip. It is one
 Fourteen flat rings stand on three brass rods with a finger's gap between them. The light comes out through the gaps, so nothing has to be moulded, and a broken ring is one ring and not a lamp.`,
       },
       {
-        kind: 'gallery',
-        title: '',
-        layout: 'columns',
-        files: ['03-recycled-sheet.jpg', '04-ring-stack-exploded.jpg', '02-cardboard-mock-up.jpg'],
-      },
-      {
         kind: 'evidence',
         file: '03-recycled-sheet.jpg',
         what: 'The ninth sheet: the first one without a bubble you can see light through.',

@@ -110,9 +110,9 @@ describe('finding and sorting', () => {
     };
     await replace('tide-clock/narration.mp3');
     await studio.reads(/You have this file already|only a picture can stand/);
-    await replace('tool-board/04-corner.jpg');
+    await replace('bike-trailer/06-three-quarter-rear.jpg');
     await studio.reads('The file is another one now');
-    await studio.reads('04-corner.jpg');
+    await studio.reads('06-three-quarter-rear.jpg');
     await studio.press('button', /^Undo: Another file/);
     await studio.reads('04-strap-detail.jpg');
     await studio.press('button', 'Close the facts');

@@ -76,6 +76,14 @@ describe('gathering', () => {
     await studio.press('button', 'Next page');
     await studio.reads('Page 2 of 2');
     expect(await studio.axe()).toEqual([]);
+    // The second page is turned on its side; the first stays as it is.
+    await studio.press('tab', 'Turn');
+    await studio.press('button', 'Turn right');
+    await studio.page.waitForFunction(() => {
+      const page = document.querySelector<HTMLImageElement>('.fix-stage img');
+      return page !== null && page.complete && page.naturalWidth > page.naturalHeight;
+    });
+    expect(await studio.axe()).toEqual([]);
     await studio.saved();
     await studio.page.keyboard.press('Escape');
     await studio.press('checkbox', /^Choose Workshop test sheet/);
@@ -107,6 +115,29 @@ describe('gathering', () => {
       return most;
     });
     expect(black).toBeLessThan(24);
+    const upright = await reader.page.$$eval('.pages img', (pages) =>
+      pages.map((page) => Number(page.getAttribute('height')) > Number(page.getAttribute('width'))),
+    );
+    expect(upright).toEqual([true, false]);
+    // Large, a reader turns it for a look.
+    const pages = await reader.page.$$('.pages a');
+    await pages[1]?.click();
+    await reader.page.waitForSelector('.pswp--open .pswp__img');
+    await reader.press('button', 'Turn by a quarter');
+    const turned = await reader.page.$eval('.pswp__item:not([aria-hidden="true"]) .pswp__img', (page) => ({
+      rotate: (page as HTMLElement).style.rotate,
+      box: page.getBoundingClientRect().toJSON() as {
+        top: number;
+        bottom: number;
+        width: number;
+        height: number;
+      },
+      tall: innerHeight,
+    }));
+    expect(turned.rotate).toBe('90deg');
+    expect(turned.box.height).toBeGreaterThan(turned.box.width);
+    expect(turned.box.top).toBeGreaterThanOrEqual(0);
+    expect(turned.box.bottom).toBeLessThanOrEqual(turned.tall + 1);
   }, 120_000);
 
   test('documents, slides, sound and a clip are taken in, each with what it is', async () => {

@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { openDemoStudio } from './support/demo-studio.ts';
 import { demoPictures, Driver } from './support/studio-driver.ts';
+import { keyTimes, openLongPage, quantile } from './support/typing.ts';
 
 /** Writing a page: pasted from elsewhere, found by name, in two tabs at once, and fast on a long one. */
 const { browser, studio, rooms, close } = await openDemoStudio();
@@ -169,70 +170,19 @@ test('two tabs write in different parts: both are kept, and the one that comes s
 
 test('on a page of 60 parts and 80 pictures typing is traced, and only what changed is sent', async () => {
   await studio.page.bringToFront();
-  await studio.page.goto(`${rooms}/projects`);
-  await studio.press('button', 'New project');
-  await studio.reads('Case facts');
-  const page = studio.page.url().split('/').at(-1) ?? '';
-  const site = rooms.split('/').at(-1) ?? '';
-  await studio.page.evaluate(
-    async (siteId, pageId) => {
-      const state = (await (await fetch(`/api/sites/${siteId}`)).json()) as {
-        revision: number;
-        materials: { id: string; kind: string }[];
-      };
-      const pictures = state.materials.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
-      const parts = Array.from({ length: 60 }, (_, at) => {
-        const base = { id: `long-part-${at}`, height: 'public' };
-        if (at % 3 === 2)
-          return {
-            ...base,
-            kind: 'gallery',
-            pictures: [0, 1, 2, 3].map((n) => pictures[(at + n) % pictures.length]),
-          };
-        const text = `Part ${at}. ${'Some words about how it was made and why. '.repeat(12)}`;
-        return {
-          ...base,
-          kind: 'words',
-          text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text }] }] },
-        };
-      });
-      await fetch(`/api/sites/${siteId}/pages/${pageId}`, {
-        method: 'PATCH',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ seen: state.revision, label: 'Long', change: { title: 'Long page', parts } }),
-      });
-    },
-    site,
-    page,
-  );
-  await studio.page.reload();
-  await studio.reads('Part 31.');
+  await openLongPage(studio, rooms, 60);
   const pictures = await studio.page.$$eval('.compose-page .gallery img', (all) => all.length);
   expect([(await bows()).length, pictures]).toEqual([61, 80]);
   await studio.press('button', /^Edit Words, part 32 of/);
   await studio.page.waitForSelector('.words-editor:focus');
-  await studio.page.evaluate(() => {
-    const times: number[] = [];
-    (window as unknown as { keyTimes: number[] }).keyTimes = times;
-    // Event Timing (W3C): from the key to the paint that shows it, in steps of 8 ms; what takes less than 16 is not told.
-    new PerformanceObserver((list) => {
-      for (const one of list.getEntries()) if (one.name === 'keydown') times.push(one.duration);
-    }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit);
-  });
   const bytes: number[] = [];
   studio.page.on('request', (request) => {
     if (request.method() === 'PATCH') bytes.push(request.postData()?.length ?? 0);
   });
   const typed = 'Every letter of this sentence is a key that was pressed and painted. ';
-  await studio.page.keyboard.type(typed, { delay: 60 });
-  await studio.saved();
-  const slow = await studio.page.evaluate(() => (window as unknown as { keyTimes: number[] }).keyTimes);
-  const all = [...Array.from({ length: Math.max(0, typed.length - slow.length) }, () => 16), ...slow].sort(
-    (a, b) => a - b,
-  );
-  const at = (share: number) => all[Math.min(all.length - 1, Math.floor(all.length * share))];
+  const times = await keyTimes(studio, typed);
   console.log(
-    `Key to paint, ${typed.length} keys on 60 parts and 80 pictures: median ${at(0.5)} ms, 95th ${at(0.95)} ms, longest ${all.at(-1)} ms; ${bytes.length} saves of at most ${Math.max(...bytes)} bytes.`,
+    `Key to paint, ${typed.length} keys on 60 parts and 80 pictures: median ${quantile(times, 0.5)} ms, 95th ${quantile(times, 0.95)} ms, longest ${times.at(-1)} ms; ${bytes.length} saves of at most ${Math.max(...bytes)} bytes.`,
   );
   await studio.page.reload();
   await studio.reads(typed.trim());

@@ -3,18 +3,21 @@ import { lazy, Suspense } from 'react';
 import { Navigate, Outlet, Route, Routes, useParams } from 'react-router';
 import { getMe } from '#contract/account.ts';
 import { listSites } from '#contract/sites.ts';
-import { NameSite } from './account/name-site.tsx';
-import { Welcome } from './account/welcome.tsx';
 import { call } from './api/call.ts';
 import { SiteProvider } from './api/site-context.tsx';
 import { UploadsProvider } from './api/uploads-context.tsx';
 import { PlannedRoom } from './rooms/planned/planned-room.tsx';
 import { Projects } from './rooms/projects/projects.tsx';
-import { Share } from './rooms/share/share.tsx';
 import { ActionsProvider } from './ui/finder/actions-context.tsx';
 import { Frame } from './ui/frame.tsx';
 import { Loading, Trouble } from './ui/states.tsx';
 
+// Fetched when they are opened: what most makers see first is the board of their projects.
+const Welcome = lazy(() => import('./account/welcome.tsx').then((module) => ({ default: module.Welcome })));
+const NameSite = lazy(() =>
+  import('./account/name-site.tsx').then((module) => ({ default: module.NameSite })),
+);
+const Share = lazy(() => import('./rooms/share/share.tsx').then((module) => ({ default: module.Share })));
 const Compose = lazy(() =>
   import('./rooms/compose/compose.tsx').then((module) => ({ default: module.Compose })),
 );
@@ -30,7 +33,13 @@ function Start() {
   if (sites.isPending) return <Loading what="Opening your studio" />;
   if (sites.error) return <Trouble error={sites.error} again={() => void sites.refetch()} />;
   const [first] = sites.data;
-  return first ? <Navigate to={`/${first.id}/projects`} replace /> : <NameSite />;
+  return first ? (
+    <Navigate to={`/${first.id}/projects`} replace />
+  ) : (
+    <Suspense fallback={<Loading what="Opening your studio" />}>
+      <NameSite />
+    </Suspense>
+  );
 }
 
 function SiteRooms() {
@@ -54,7 +63,12 @@ export function App() {
   const me = useQuery({ queryKey: ['me'], queryFn: () => call(getMe) });
   if (me.isPending) return <Loading what="Opening the studio" />;
   if (me.error) return <Trouble error={me.error} again={() => void me.refetch()} />;
-  if (!me.data.account) return <Welcome demo={me.data.demo} />;
+  if (!me.data.account)
+    return (
+      <Suspense fallback={<Loading what="Opening the studio" />}>
+        <Welcome demo={me.data.demo} />
+      </Suspense>
+    );
   return (
     <Routes>
       <Route index element={<Start />} />
