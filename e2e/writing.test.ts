@@ -81,6 +81,14 @@ describe('pasting', () => {
     await studio.reads('Copied.');
     await studio.reads('could not be taken');
     expect((await bows()).length).toBe(6);
+    // Words without structure become words too, and nothing in them is taken for HTML.
+    await paste('', 'Plain <b>words</b>\nin two lines.\n\nAnd more.');
+    await studio.reads('And more.');
+    expect(
+      await studio.page.$$eval('.site .prose', (all) =>
+        [...(all.at(-1)?.querySelectorAll('p') ?? [])].map((one) => one.innerText),
+      ),
+    ).toEqual(['Plain <b>words</b>\nin two lines.', 'And more.']);
   }, 60_000);
 });
 

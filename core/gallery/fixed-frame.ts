@@ -16,7 +16,7 @@ export function quartersOf(turn: number): { quarters: number; fineDegrees: numbe
 }
 
 /** Size of a picture after whole quarter turns. */
-function afterQuarters({ widthPx, heightPx }: Size, quarters: number): Size {
+export function afterQuarters({ widthPx, heightPx }: Size, quarters: number): Size {
   return quarters % 2 === 0 ? { widthPx, heightPx } : { widthPx: heightPx, heightPx: widthPx };
 }
 

@@ -15,6 +15,16 @@ const notThere = () =>
     'This picture could not be fetched from the page it was copied from. Save it there and bring the file.',
   );
 
+/** The last piece of an address, as a file name; addresses may hold a percent sign that codes nothing. */
+function fileNameIn(url: string): string {
+  const last = new URL(url).pathname.split('/').at(-1) ?? '';
+  try {
+    return decodeURIComponent(last) || 'picture';
+  } catch {
+    return last;
+  }
+}
+
 /**
  * Gathers a picture from the web. It is taken for somebody else's work until its maker says otherwise, with its address as
  * the source, so that it is credited.
@@ -35,7 +45,7 @@ export async function addPictureFromWeb(
   const hash = await deps.blobs.put(body);
   const kind = await kindOfFile(deps.blobs.pathOf(hash), body.byteLength, '').catch(() => null);
   if (kind?.kind !== 'picture') throw notThere();
-  const name = decodeURIComponent(new URL(answer.url).pathname.split('/').at(-1) ?? '') || 'picture';
+  const name = fileNameIn(answer.url);
   return importMaterial(
     deps,
     scope,

@@ -276,8 +276,12 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, id)));
     const material = row && contentOf.material(row);
     const source = material && (await previewSource(db, material, { fixes, page, piece }));
-    const kept = material && (source?.page ? fixesOfPage(material.fixes, source.page) : material.fixes);
-    const make = source && kept && (() => previewWithFixes(deps, source, kept, size === '480' ? 480 : 1400));
+    const make =
+      source &&
+      (() => {
+        const kept = source.page === null ? material.fixes : fixesOfPage(material.fixes, source.page);
+        return previewWithFixes(deps, source, kept, size === '480' ? 480 : 1400);
+      });
     // What is ready does not wait behind pictures that are being read.
     const ready = source && !hasBurntIn(source.fixes) && !source.page && piece === undefined;
     const picture = make && (ready ? await make() : await deps.decoding.run(make));

@@ -186,7 +186,12 @@ describe('what is blacked out', () => {
     const { revision: seen } = await maker.state(scope.site);
     await maker.call(changeMaterial, {
       params: { ...scope, material },
-      body: { seen, label: 'Black out', change: { fixes: { blackOut } } },
+      body: {
+        seen,
+        label: 'Black out',
+        // The second page is also turned on its side: what is covered turns with it.
+        change: { fixes: { blackOut, pageTurns: [{ page: 1, turn: 90 }] } },
+      },
     });
     expect((await maker.publish(scope.site)).state).toBe('done');
 
@@ -212,6 +217,7 @@ describe('what is blacked out', () => {
     // The covered places are black on the published page, as libjpeg-turbo decodes it; around them it is not.
     const jpeg = [...new Set([...html.matchAll(/files\/[0-9a-f]+\.jpg/g)].map(([name]) => name))];
     let darkest = 0;
+    const sides = new Set<boolean>();
     for (const name of jpeg) {
       const file = join(folder, 'page.jpg');
       await writeFile(file, (await server.get(`/test-sheet/${name}`)).rawPayload);
@@ -229,11 +235,18 @@ describe('what is blacked out', () => {
             most = Math.max(most, data[(y * width + x) * 3] ?? 0);
         return most;
       };
-      const onPage = [0, 1].map((at) => blackOut.filter((one) => one.page === at));
-      if (onPage.some((list) => list.length > 0 && list.every((one) => brightest(one) < 24))) darkest++;
+      const onItsSide = width > height;
+      sides.add(onItsSide);
+      const covered = blackOut
+        .filter((one) => one.page === (onItsSide ? 1 : 0))
+        .map((one) =>
+          onItsSide ? { x: 1 - one.y - one.height, y: one.x, width: one.height, height: one.width } : one,
+        );
+      if (covered.length > 0 && covered.every((one) => brightest(one) < 24)) darkest++;
       expect(brightest({ x: 0, y: 0, width: 1, height: 1 })).toBeGreaterThan(240);
     }
     expect(darkest).toBe(jpeg.length);
+    expect(sides.size).toBe(2);
   }, 90_000);
 
   test('fixes that are none are refused in an address', async () => {

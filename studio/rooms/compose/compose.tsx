@@ -38,7 +38,7 @@ import { Tray } from './tray.tsx';
 import { FilesOver, placeAt, toPlace } from './use-drop-place.ts';
 import { useDocuments } from './use-documents.ts';
 import { useParts } from './use-parts.ts';
-import { usePasting } from './use-pasting.ts';
+import { htmlOfPlainText, usePasting } from './use-pasting.ts';
 import { usePlacing } from './use-placing.ts';
 import type { WordsEditorProps } from './words-editor.tsx';
 
@@ -132,9 +132,16 @@ function ComposePage({ page }: { page: Page }) {
   const { here, placeCalled, put } = usePlacing({ page, parts, selected, setOpening, show: selectAndShow });
   /** Where something was let go of, or where the maker is; settled before anything is sent or fetched. */
   const whereAt = (at: Point | null) => (at && placeCalled(placeAt(at))) ?? here();
+  const paste = usePasting();
   const onText = (text: string, at: Point | null) => {
     const address = webAddressIn(text);
-    if (address === null) return;
+    if (address === null)
+      return void paste({
+        html: htmlOfPlainText(text),
+        files: [],
+        pageTitle: page.title,
+        place: (made) => placeAfterPart(selected, made),
+      });
     const where = whereAt(at);
     void link(address).then((added) => {
       if (added.material === null) toast.error(added.problem);
@@ -152,7 +159,6 @@ function ComposePage({ page }: { page: Page }) {
     put(picked.includes(material) ? picked : [material], where);
     setPicked([]);
   };
-  const paste = usePasting();
   const placeAfterPart = (id: string | null, made: readonly Part[]) => {
     if (made.length === 0) return;
     const list = now().pages.find((one) => one.id === page.id)?.parts ?? [];

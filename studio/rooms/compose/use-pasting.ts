@@ -22,6 +22,18 @@ function fileOf(src: string): File | null {
   }
 }
 
+/** Plain words as HTML: a paragraph for each block between blank lines, with its line breaks. */
+export function htmlOfPlainText(text: string): string {
+  return text
+    .split(/\r?\n[ \t]*\r?\n/)
+    .map((block) => {
+      const paragraph = document.createElement('p');
+      paragraph.innerText = block.trim();
+      return paragraph.outerHTML;
+    })
+    .join('');
+}
+
 interface Pasting {
   /** What was copied, as the clipboard gives it. */
   html: string;
