@@ -81,6 +81,7 @@ describe('pasting', () => {
     await studio.reads('Copied.');
     await studio.reads('could not be taken');
     expect((await bows()).length).toBe(6);
+    await studio.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     // Words without structure become words too, and nothing in them is taken for HTML.
     await paste('', 'Plain <b>words</b>\nin two lines.\n\nAnd more.');
     await studio.reads('And more.');
