@@ -84,7 +84,7 @@ export async function kindOfFile(path: string, bytes: number, name: string): Pro
       `This is a ${type.ext.toUpperCase()} picture. Save it as JPEG, PNG, WebP or AVIF and add it again.`,
     );
   if (type && !/xml|html/.test(type.mime))
-    throw refused('other-kind', `This is a ${type.ext.toUpperCase()} file. ${takenKinds}`);
+    throw refused('other-kind', `Files of the kind ${type.ext.toUpperCase()} are not taken. ${takenKinds}`);
 
   const file = await open(path);
   const start = Buffer.alloc(Math.min(bytes, 64 * 1024));

@@ -55,18 +55,23 @@ function Line({ upload }: { upload: Upload }) {
   );
 }
 
-/** What is being added: in all, and file by file. */
-export function UploadList() {
+/**
+ * What is being added: in all, and file by file.
+ *
+ * @param quiet once all is well it goes away by itself: what was added is in sight anyway
+ */
+export function UploadList({ quiet = false }: { quiet?: boolean }) {
   const { list, cancel, clear } = useUploads();
   if (list.length === 0) return null;
   const running = list.filter(({ state }) => ['waiting', 'sending', 'reading'].includes(state));
   const added = list.filter(({ state }) => state === 'done').length;
   const again = list.filter(({ state }) => state === 'duplicate').length;
   const failed = list.filter(({ state }) => state === 'failed' || state === 'cancelled').length;
+  if (quiet && running.length === 0 && failed === 0) return null;
   const share = list.reduce((sum, one) => sum + (one.state === 'waiting' ? 0 : one.share), 0) / list.length;
   const summary =
     running.length > 0
-      ? `Adding ${list.length} files: ${list.length - running.length} of ${list.length}`
+      ? `Adding ${list.length} ${list.length === 1 ? 'file' : 'files'}: ${list.length - running.length} of ${list.length}`
       : [`${added} added`, again > 0 ? `${again} here already` : '', failed > 0 ? `${failed} not added` : '']
           .filter(Boolean)
           .join(', ');

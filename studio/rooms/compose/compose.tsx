@@ -329,7 +329,6 @@ function ComposePage({ page }: { page: Page }) {
               onTie={tieAfterAll}
             />
             <div className="compose-page">
-              <UploadList />
               <div className="page-sheet" style={px ? { maxWidth: px } : undefined} data-width={width}>
                 {input ? (
                   <FilesOver value={filesOver}>
@@ -348,6 +347,9 @@ function ComposePage({ page }: { page: Page }) {
                 ) : (
                   <p className="p-6">This page cannot be drawn. Undo the last step.</p>
                 )}
+              </div>
+              <div className="compose-uploads">
+                <UploadList quiet />
               </div>
             </div>
             <CaseFactsColumn
