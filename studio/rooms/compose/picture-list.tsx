@@ -1,19 +1,7 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext } from '@dnd-kit/core';
+import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { useSortingSensors } from '../../ui/use-sorting-sensors.ts';
 import { ArrowDown, ArrowUp, GripVertical, Plus, X } from 'lucide-react';
 import type { Material } from '#core/content/material.ts';
 import { useSite } from '../../api/site-context.tsx';
@@ -100,10 +88,7 @@ function Line({
 /** The pictures of an opening or a gallery: their order, their words, adding and taking out. */
 export function PictureList({ pictures, most, onChange, of, withWords = true }: PictureListProps) {
   const { state } = useSite();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSortingSensors();
   const materials = pictures.flatMap((id) => state.materials.find((material) => material.id === id) ?? []);
   const move = (from: number, to: number) => onChange(arrayMove([...pictures], from, to));
   return (

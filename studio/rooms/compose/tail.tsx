@@ -1,18 +1,7 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext } from '@dnd-kit/core';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { useSortingSensors } from '../../ui/use-sorting-sensors.ts';
 import { GripVertical, Plus } from 'lucide-react';
 import { memo } from 'react';
 import { movedPart, standingBeside } from '#core/content/beside.ts';
@@ -144,10 +133,7 @@ export function Tail(props: TailProps) {
   const { live } = useSite().state;
   const waits = live.waiting.find((one) => one.page === page.id);
   const isLive = live.release !== null && waits?.kind !== 'added';
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSortingSensors();
   const { parts } = page;
   const beside = standingBeside(parts);
   const ids = useShared(parts.map(({ id }) => id));

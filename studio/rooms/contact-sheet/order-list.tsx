@@ -1,19 +1,7 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext } from '@dnd-kit/core';
+import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { useSortingSensors } from '../../ui/use-sorting-sensors.ts';
 import { GripVertical } from 'lucide-react';
 import type { Material } from '#core/content/material.ts';
 import { materialName } from '../../ui/material-picture.tsx';
@@ -51,10 +39,7 @@ export function OrderList({
   pictures: readonly Material[];
   onOrder: (ids: string[]) => void;
 }) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSortingSensors();
   const ids = pictures.map(({ id }) => id);
   const dated = pictures.filter(({ takenOn }) => takenOn !== null).length;
   return (

@@ -1,12 +1,6 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import { rectSortingStrategy, SortableContext, sortableKeyboardCoordinates } from '@dnd-kit/sortable';
+import { closestCenter, DndContext } from '@dnd-kit/core';
+import { rectSortingStrategy, SortableContext } from '@dnd-kit/sortable';
+import { useSortingSensors } from '../../ui/use-sorting-sensors.ts';
 import type { ReactNode } from 'react';
 import { groupProjects, type ProjectGrouping } from '#core/content/group-projects.ts';
 import type { Page } from '#core/content/page.ts';
@@ -45,10 +39,7 @@ interface BoardProps {
 /** The projects on their cords: in one order that readers get too, or in groups to look through. */
 export function Board({ projects, by, end }: BoardProps) {
   const { changePage } = useSite();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSortingSensors();
   const move = (from: number, to: number) => {
     const page = projects[from];
     if (!page || to < 0 || to >= projects.length || from === to) return;
