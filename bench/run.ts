@@ -35,7 +35,8 @@ const remarks = `
   a busy machine the ratio lay between 1.15 and 1.32, in the middle 1.23.
 - Serving: as many reading processes as there are cores against as many workers of nginx, with wrk on the same cores. One
   process of Node's HTTP module, even answering a constant body, gave 0.3 to 0.5 of nginx in the same minutes.
-- Typing: Event Timing as the browser gives it, in steps of 8 ms; 16 is its least.
+- Typing: Event Timing as the browser gives it, in steps of 8 ms; 16 is its least. Before words were taken over in pauses
+  and unchanged parts were left alone, the same page gave 64 ms, 160 ms and 264 ms in the same hour.
 `;
 
 const wanted = process.argv.slice(2);

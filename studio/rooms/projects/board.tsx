@@ -1,13 +1,14 @@
 import { closestCenter, DndContext } from '@dnd-kit/core';
 import { rectSortingStrategy, SortableContext } from '@dnd-kit/sortable';
 import { useSortingSensors } from '../../ui/use-sorting-sensors.ts';
-import type { ReactNode } from 'react';
+import { type CSSProperties, type ReactNode, useCallback, useState } from 'react';
 import { groupProjects, type ProjectGrouping } from '#core/content/group-projects.ts';
 import type { Page } from '#core/content/page.ts';
 import { rankAt } from '#core/content/rank-at.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Hanging } from './hanging.tsx';
 
+/** A cord across the board, from which one row hangs. */
 function Cord() {
   return (
     <svg className="cord" viewBox="0 0 1000 26" preserveAspectRatio="none" aria-hidden="true">
@@ -28,12 +29,26 @@ const unnamed: Record<ProjectGrouping, string> = {
   course: 'Made for nobody in particular',
 };
 
+/** How many things stand beside each other in a grid that fits itself to the room. */
+function useColumns(): [number, (grid: HTMLElement | null) => (() => void) | undefined] {
+  const [columns, setColumns] = useState(1);
+  const watch = useCallback((grid: HTMLElement | null) => {
+    if (!grid) return undefined;
+    const count = () => setColumns(getComputedStyle(grid).gridTemplateColumns.split(' ').length);
+    const observer = new ResizeObserver(count);
+    observer.observe(grid);
+    count();
+    return () => observer.disconnect();
+  }, []);
+  return [columns, watch];
+}
+
 interface BoardProps {
   /** In the order they hang. */
   projects: readonly Page[];
   by: ProjectGrouping;
-  /** After the last one. */
-  end: ReactNode;
+  /** After the last one; gets the cord when it begins a row. */
+  end: (cord: ReactNode) => ReactNode;
 }
 
 /** The projects on their cords: in one order that readers get too, or in groups to look through. */
@@ -47,6 +62,7 @@ export function Board({ projects, by, end }: BoardProps) {
     const rank = rankAt(others, to);
     changePage(page.id, { rank }, `Place of ${page.title || 'a project'}`, `${page.id} rank ${rank}`);
   };
+  const [columns, watchColumns] = useColumns();
   const ids = projects.map(({ id }) => id);
   const groups = groupProjects(projects, by);
   return (
@@ -61,21 +77,25 @@ export function Board({ projects, by, end }: BoardProps) {
         {groups.map(({ name, projects: members }, group) => (
           <section key={name} className="board-group" aria-label={by === 'none' ? 'All projects' : undefined}>
             {by !== 'none' && <h2 className="board-head">{name || unnamed[by]}</h2>}
-            <Cord />
-            <ul className="wall">
-              {members.map((page) => {
+            <ul
+              className="wall"
+              ref={group === 0 ? watchColumns : undefined}
+              style={{ '--columns': columns } as CSSProperties}
+            >
+              {members.map((page, place) => {
                 const at = ids.indexOf(page.id);
                 const free = by === 'none';
                 return (
                   <Hanging
                     key={page.id}
                     page={page}
+                    cord={place % columns === 0 ? <Cord /> : null}
                     onEarlier={free && at > 0 ? () => move(at, at - 1) : null}
                     onLater={free && at < ids.length - 1 ? () => move(at, at + 1) : null}
                   />
                 );
               })}
-              {group === groups.length - 1 && end}
+              {group === groups.length - 1 && end(members.length % columns === 0 ? <Cord /> : null)}
             </ul>
           </section>
         ))}

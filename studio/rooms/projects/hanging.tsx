@@ -2,7 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { Archive, ArrowLeft, ArrowRight, Copy, Ellipsis, GripVertical, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { useMemo } from 'react';
+import { type ReactNode, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { createProject, deletePage } from '#contract/sites.ts';
@@ -23,10 +23,12 @@ interface HangingProps {
   /** Moves it among the others by so many places; null where it stands at the end, or they stand in groups. */
   onEarlier: (() => void) | null;
   onLater: (() => void) | null;
+  /** The cord of its row, when it is the first of it. */
+  cord: ReactNode;
 }
 
 /** One project on the board: its cover, its state in words, and what it still needs. */
-export function Hanging({ page, onEarlier, onLater }: HangingProps) {
+export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
   const { state, run, changePage } = useSite();
   const movable = onEarlier !== null || onLater !== null;
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({
@@ -68,6 +70,7 @@ export function Hanging({ page, onEarlier, onLater }: HangingProps) {
       className="hang"
       style={{ transform: CSS.Translate.toString(transform), transition: transition ?? undefined }}
     >
+      {cord}
       <Link to={to} className="cover" tabIndex={-1} aria-hidden="true">
         <Bow className="peg" />
         {material ? (

@@ -143,8 +143,9 @@ export function Projects() {
               <Board
                 projects={projects}
                 by={by}
-                end={
+                end={(cord) => (
                   <li className="hang new">
+                    {cord}
                     <button type="button" className="cover" onClick={pick}>
                       <Bow className="peg quiet" />
                       <span className="grid justify-items-center gap-1">
@@ -156,7 +157,7 @@ export function Projects() {
                       </span>
                     </button>
                   </li>
-                }
+                )}
               />
             </div>
           )}
