@@ -34,6 +34,7 @@ import { ShareHandle } from './share-handle.tsx';
 import './site-look.css';
 import { Tail } from './tail.tsx';
 import { kinds, nameOf, type Tied, TieLine } from './tie-line.tsx';
+import { TieString } from './tie-string.tsx';
 import { Tray } from './tray.tsx';
 import { FilesOver, placeAt, toPlace } from './use-drop-place.ts';
 import { useDocuments } from './use-documents.ts';
@@ -370,6 +371,7 @@ function ComposePage({ page }: { page: Page }) {
               folded={trayIs === 'folded'}
               onFold={(folded) => setTrayIs(folded ? 'folded' : 'open')}
             />
+            {selected !== null && <TieString selected={selected} />}
             <ComposeSheets page={page} loose={loose.length} sheet={sheet} onSheet={setSheet} />
           </>
         )}
