@@ -65,17 +65,29 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, o
   });
   const inHand = loose.find(({ id }) => id === dragged);
   const together = inHand && picked.includes(inHand.id) ? picked.length : 1;
+  const title = (
+    <>
+      Not used yet <span className="ml-1">{loose.length}</span>
+    </>
+  );
   return (
     <section className="tray" data-folded={folded || undefined} aria-labelledby="tray-title">
       <div className="flex min-h-8 items-center gap-3">
         <h2 id="tray-title" className="text-sm font-[650]">
-          <button type="button" className="tray-fold" aria-expanded={!folded} onClick={() => onFold(!folded)}>
+          {/* On a narrow screen it is a sheet, which is open or not. */}
+          <span className="min-[1021px]:hidden">{title}</span>
+          <button
+            type="button"
+            className="tray-fold max-[1020px]:hidden"
+            aria-expanded={!folded}
+            onClick={() => onFold(!folded)}
+          >
             {folded ? (
               <ChevronUp size={16} aria-hidden="true" />
             ) : (
               <ChevronDown size={16} aria-hidden="true" />
             )}
-            Not used yet <span className="ml-1">{loose.length}</span>
+            {title}
           </button>
         </h2>
         {picked.length > 0 ? (
