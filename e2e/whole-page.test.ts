@@ -194,6 +194,9 @@ describe('a whole case page', () => {
     await keys.tabTo(/^Reflection/, 300);
     await keys.press('ArrowUp', 'Alt');
     await untilBows(['Opening', 'Words', 'Quote', 'Gallery', 'Reflection', 'Evidence']);
+    // At either end there is nowhere to go, and nothing happens.
+    await keys.tabTo(/^Words/, 300);
+    await keys.press('ArrowUp', 'Alt');
     await keys.tabTo('Move Reflection, part 4');
     await keys.press('Space');
     await new Promise((resolve) => setTimeout(resolve, 300));

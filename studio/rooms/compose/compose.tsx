@@ -186,8 +186,11 @@ function ComposePage({ page }: { page: Page }) {
     show: selectAndShow,
     tie,
     openLine: (at: number | null) => setTyingAt(at),
-    moveBy: (part: string, by: number) =>
-      parts.order(movedPart(page.parts, placeOf(part), placeOf(part) + by), part),
+    moveBy: (part: string, by: number) => {
+      const from = placeOf(part);
+      if (from + by >= 0 && from + by < page.parts.length)
+        parts.order(movedPart(page.parts, from, from + by), part);
+    },
     moveTo: (part: string, to: string) => void moveTo(part, to),
     remove: parts.remove,
     tieAfter: (part: string) => setTyingAt(placeAfter(page.parts, placeOf(part))),
@@ -207,12 +210,34 @@ function ComposePage({ page }: { page: Page }) {
     setTyingAt(page.parts.length);
     requestAnimationFrame(() => document.querySelector('.tie-open')?.scrollIntoView({ block: 'center' }));
   };
-  const tieAfter = useEffectEvent(() => setTyingAt(after));
+  /** After the part that is selected or has the focus; at the end without one. */
+  const tieHere = useEffectEvent(() => {
+    const focused = placeOf(document.activeElement?.closest('.part')?.id.replace(/^part-/, '') ?? '');
+    setTyingAt(selected === null && focused >= 0 ? placeAfter(page.parts, focused) : after);
+  });
+  /** Leaves what is selected; the focus stays on it, so that it goes on from there. */
+  const leave = useEffectEvent(() => {
+    if (selected === null) return false;
+    const frame = selected === 'opening' ? 'opening-frame' : `part-${selected}`;
+    select(null);
+    requestAnimationFrame(() =>
+      document
+        .getElementById(frame)
+        ?.querySelector<HTMLElement>(':scope > .part-pick, :scope > .opening-button > button')
+        ?.focus({ preventScroll: true }),
+    );
+    return true;
+  });
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.key !== '/' || !isForStudio(event)) return;
-      event.preventDefault();
-      tieAfter();
+      const target = event.target instanceof Element ? event.target : null;
+      const isElsewhere = target?.closest('[role="dialog"], [role="menu"]');
+      if (event.key === 'Escape' && !event.defaultPrevented && !isElsewhere) {
+        if (leave()) event.preventDefault();
+      } else if (event.key === '/' && isForStudio(event)) {
+        event.preventDefault();
+        tieHere();
+      }
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
@@ -371,7 +396,9 @@ function ComposePage({ page }: { page: Page }) {
               folded={trayIs === 'folded'}
               onFold={(folded) => setTrayIs(folded ? 'folded' : 'open')}
             />
-            {selected !== null && <TieString selected={selected} />}
+            {selected !== null && (
+              <TieString selected={selected} order={page.parts.map(({ id }) => id).join(' ')} />
+            )}
             <ComposeSheets page={page} loose={loose.length} sheet={sheet} onSheet={setSheet} />
           </>
         )}

@@ -6,8 +6,10 @@ const frame = 12;
 /**
  * The string from a bow of the tail to its part on the page. Decoration only: it follows whatever scrolls, and is not there
  * while its part or its bow is out of sight.
+ *
+ * @param order the ids of all parts, as they stand
  */
-export function TieString({ selected }: { selected: string }) {
+export function TieString({ selected, order }: { selected: string; order: string }) {
   const drawing = useRef<SVGSVGElement>(null);
   useEffect(() => {
     const svg = drawing.current;
@@ -52,7 +54,8 @@ export function TieString({ selected }: { selected: string }) {
       room.removeEventListener('scroll', later, { capture: true });
       sizes.disconnect();
     };
-  }, [selected]);
+    // Another order moves the bow without anything changing its size.
+  }, [selected, order]);
   return (
     <svg ref={drawing} className="tie-string" aria-hidden="true">
       <path fill="none" stroke="var(--vermilion)" strokeWidth="1.6" />

@@ -22,6 +22,7 @@ const groups: { name: string; keys: [keys: string[], what: string][] }[] = [
       [['↑', '↓'], 'in the tail: the part above, the part below'],
       [['Alt', '↑'], 'in the tail: move a part up; with ↓ down'],
       [['Enter'], 'edit the part; in the tray: place it on the page'],
+      [['Space'], 'in the tray: pick several, to be placed together'],
       [['Del'], 'in the tail: take a part off'],
       [['←', '→'], 'on the line between two parts: how wide the first is'],
     ],
