@@ -232,7 +232,9 @@ function ComposePage({ page }: { page: Page }) {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target instanceof Element ? event.target : null;
       const isElsewhere = target?.closest('[role="dialog"], [role="menu"]');
-      if (event.key === 'Escape' && !event.defaultPrevented && !isElsewhere) {
+      // The editor of words takes Escape for itself and does nothing with it.
+      const isTaken = event.defaultPrevented && !target?.closest('.words-editor');
+      if (event.key === 'Escape' && !isTaken && !isElsewhere) {
         if (leave()) event.preventDefault();
       } else if (event.key === '/' && isForStudio(event)) {
         event.preventDefault();
