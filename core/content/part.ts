@@ -40,11 +40,13 @@ const pictureSchema = z.object({
 
 export const galleryLayouts = ['rows', 'columns', 'grid', 'one-large'] as const;
 export const galleryCaptions = ['below', 'on-hover', 'hidden'] as const;
+/** More than this are another gallery. */
+export const mostInGallery = 200;
 const gallerySchema = z.object({
   ...base,
   kind: z.literal('gallery'),
   title: z.string().max(120).default(''),
-  pictures: z.array(idSchema).max(200),
+  pictures: z.array(idSchema).max(mostInGallery),
   layout: z.enum(galleryLayouts).default('rows'),
   /** `on-hover`: while a picture is pointed at or in focus, and below it where nothing can be pointed with. */
   captions: z.enum(galleryCaptions).default('below'),

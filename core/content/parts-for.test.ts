@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { partsSchema } from './part.ts';
+import { mostInGallery, partsSchema } from './part.ts';
 import { partsFor } from './parts-for.ts';
 
 const of = (id: string, kind: Parameters<typeof partsFor>[0][number]['kind'], transcript = '') => ({
@@ -30,4 +30,11 @@ test('a note becomes words, and the page does not point at it', () => {
   const [part] = made(of('note-001', 'note', 'Ask Idris.'));
   expect(part).toMatchObject({ kind: 'words', text: { content: [{ content: [{ text: 'Ask Idris.' }] }] } });
   expect(JSON.stringify(part)).not.toContain('note-001');
+});
+
+test('more pictures than one gallery holds become several', () => {
+  const many = Array.from({ length: mostInGallery + 1 }, (_, at) => of(`pic-${at + 1000}`, 'picture'));
+  const parts = made(...many);
+  expect(parts.map(({ kind }) => kind)).toEqual(['gallery', 'picture']);
+  expect(partsSchema.parse(parts)).toEqual(parts);
 });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { newPart } from './new-part.ts';
-import type { PartKind } from './part.ts';
+import { mostInGallery, type PartKind } from './part.ts';
 import { takesMore, withMaterials } from './with-materials.ts';
 
 const picture = (id: string) => ({ id, kind: 'picture' as const });
@@ -11,6 +11,13 @@ describe('materials put into a part', () => {
     const gallery = newPart('gallery', 'part-one-here', ['a', 'b']);
     expect(withMaterials(gallery, [picture('b'), picture('c')])).toMatchObject({ pictures: ['a', 'b', 'c'] });
     expect(withMaterials(gallery, [picture('c'), { id: 'd', kind: 'sound' }])).toBeNull();
+    const full = newPart(
+      'gallery',
+      'part-one-here',
+      Array.from({ length: mostInGallery }, (_, at) => `p${at}`),
+    );
+    expect(withMaterials(full, [picture('p0')])).not.toBeNull();
+    expect(withMaterials(full, [picture('one-more')])).toBeNull();
   });
 
   test('before and after fills its empty sides, the first one first', () => {

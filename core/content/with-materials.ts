@@ -1,6 +1,6 @@
 import type { Id } from './id.ts';
 import type { Material } from './material.ts';
-import type { Part } from './part.ts';
+import { mostInGallery, type Part } from './part.ts';
 
 /** A part has room for a material: a gallery always, any other while what it shows is missing. */
 export function takesMore(part: Part): boolean {
@@ -21,8 +21,10 @@ export function withMaterials(part: Part, materials: readonly Pick<Material, 'id
   const pictures = materials.every(({ kind }) => kind === 'picture');
   const ids = materials.map(({ id }) => id);
   switch (part.kind) {
-    case 'gallery':
-      return pictures ? { ...part, pictures: [...new Set([...part.pictures, ...ids])] } : null;
+    case 'gallery': {
+      const all = [...new Set([...part.pictures, ...ids])];
+      return pictures && all.length <= mostInGallery ? { ...part, pictures: all } : null;
+    }
     case 'compare': {
       const empty = [part.before, part.after].filter((side) => side === null).length;
       if (!pictures || ids.length > empty) return null;

@@ -64,6 +64,15 @@ describe('two tabs on one page', () => {
     expect(await texts()).toEqual(['One.', 'Theirs.']);
   });
 
+  test('the same words sent twice, as after a reload, are joined with nobody', async () => {
+    const { save, texts } = await stale(before);
+    const mine = [quote('quote-one', 'Mine.'), before[1] as Part];
+    await save(mine);
+    const again = await save(mine);
+    expect(again.joined).toBe(false);
+    expect(await texts()).toEqual(['Mine.', 'Two.']);
+  });
+
   test('both typed in one part: refused with the page as it is, and kept when its maker insists', async () => {
     const { save, texts } = await stale([quote('quote-one', 'Theirs.'), quote('quote-two', 'Also theirs.')]);
     const mine = [quote('quote-one', 'Mine.'), before[1] as Part];

@@ -126,7 +126,8 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
       await running.update('page', params.page, change);
     });
     if (lowersSomething(result.changes)) await closeAtOnce(deps, scope);
-    return { ...(await patchAfter(db, scope, result)), joined };
+    // The same words sent once more, because their first answer was lost in a reload, join nothing.
+    return { ...(await patchAfter(db, scope, result)), joined: joined && result.changes.length > 0 };
   });
 
   handle(app, movePart, async ({ params, body }, request) => {
