@@ -1,5 +1,6 @@
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { movePart } from '#contract/sites.ts';
@@ -219,13 +220,12 @@ function ComposePage({ page }: { page: Page }) {
   const leave = useEffectEvent(() => {
     if (selected === null) return false;
     const frame = selected === 'opening' ? 'opening-frame' : `part-${selected}`;
-    select(null);
-    requestAnimationFrame(() =>
-      document
-        .getElementById(frame)
-        ?.querySelector<HTMLElement>(':scope > .part-pick, :scope > .opening-button > button')
-        ?.focus({ preventScroll: true }),
-    );
+    // Drawn at once: a key pressed right after it must not lose the focus to it.
+    flushSync(() => select(null));
+    document
+      .getElementById(frame)
+      ?.querySelector<HTMLElement>(':scope > .part-pick, :scope > .opening-button > button')
+      ?.focus({ preventScroll: true });
     return true;
   });
   useEffect(() => {
