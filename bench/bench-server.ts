@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { readConfig, type Config } from '../server/config.ts';
 import { newId } from '../server/db/new-id.ts';
 import { accounts } from '../server/db/schema.ts';
-import { BoundedQueue, decodingWidth } from '../server/media/bounded-queue.ts';
+import { outsideRequests } from '../server/commands/outside-requests.ts';
 import { makeSite } from '../server/sites/routes.ts';
 import { open, placesIn, type Running } from '../server/start.ts';
 
@@ -12,7 +12,7 @@ const root = join(import.meta.dirname, '..');
 
 export interface BenchServer extends Running {
   config: Config;
-  decoding: BoundedQueue;
+  publishing: ReturnType<typeof outsideRequests>;
   scope: { site: string; account: string };
   close(): Promise<void>;
 }
@@ -22,15 +22,16 @@ export async function benchServer(): Promise<BenchServer> {
   const folder = await mkdtemp(join(tmpdir(), 'kite-wall-bench-'));
   const config = readConfig({ DATA_DIR: folder, PORT: '0' }, root);
   const running = await open(config, placesIn(root, join(root, 'dist/server.js')));
+  const publishing = outsideRequests(running.publishing);
   const account = newId();
-  await running.publishing.db
+  await publishing.db
     .insert(accounts)
     .values({ id: account, name: 'Bench', email: `${account}@bench.example`, passwordHash: 'none' });
-  const site = await makeSite(running.publishing.db, account, 'Bench');
+  const site = await makeSite(publishing, account, 'Bench');
   return {
     ...running,
     config,
-    decoding: new BoundedQueue(decodingWidth()),
+    publishing,
     scope: { site, account },
     close: async () => {
       await running.stop();

@@ -76,7 +76,7 @@ export async function benchImport(): Promise<Row> {
     const queue = new BoundedQueue(decodingWidth());
     bare.push(await timed(() => Promise.all(files.map((file) => queue.run(() => bareSharp(file, file))))));
     const arriving = new BoundedQueue(atOnce);
-    const deps = { ...server.publishing, decoding: server.decoding, limits: server.config };
+    const deps = { ...server.publishing, limits: server.config };
     ours.push(
       await timed(() =>
         Promise.all(

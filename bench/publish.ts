@@ -3,13 +3,12 @@ import { readdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Page } from '../core/content/page.ts';
 import { fromParagraphs } from '../core/content/rich-text.ts';
-import { edit } from '../server/db/edit.ts';
 import { newId } from '../server/db/new-id.ts';
 import { importMaterial } from '../server/media/import-material.ts';
 import { newPart } from '../core/content/new-part.ts';
 import { emptyPage } from '../server/pages/new-page.ts';
 import { publish } from '../server/publish/publish.ts';
-import { loadDraft, ownSite } from '../server/sites/load-draft.ts';
+import { draftAt } from '../server/sites/load-draft.ts';
 import { benchServer, type BenchServer } from './bench-server.ts';
 import { median, milliseconds, type Row, timed } from './table.ts';
 
@@ -19,14 +18,13 @@ const changes = 5;
 
 /** A site of 30 projects, each with words and six of the demo's pictures. */
 async function thirtyProjects(server: BenchServer): Promise<Page[]> {
-  const { publishing, scope, config, decoding } = server;
+  const { publishing, scope, config } = server;
   const files = (await readdir(demo, { recursive: true })).filter((name) => name.endsWith('.jpg')).sort();
   const materials: string[] = [];
   for (const file of files) {
     const stream = createReadStream(join(demo, file));
     materials.push(
-      (await importMaterial({ ...publishing, decoding, limits: config }, scope, { name: file, stream }))
-        .material,
+      (await importMaterial({ ...publishing, limits: config }, scope, { name: file, stream })).material,
     );
   }
   const pages: Page[] = [];
@@ -48,7 +46,7 @@ async function thirtyProjects(server: BenchServer): Promise<Page[]> {
       ],
     });
   }
-  await edit(publishing.db, scope, { label: 'All' }, async (running) => {
+  await publishing.commands.run(scope, { label: 'All' }, async (running) => {
     for (const page of pages) await running.insert('page', page);
     await running.update('site', scope.site, { height: 'unlisted' });
   });
@@ -61,14 +59,8 @@ export async function benchPublish(): Promise<Row> {
   const { db } = server.publishing;
   const pages = await thirtyProjects(server);
   const publishNow = async () => {
-    const draft = await loadDraft(db, await ownSite(db, server.scope.account, server.scope.site));
-    return publish(
-      { ...server.publishing, decoding: server.decoding },
-      draft,
-      '',
-      () => {},
-      new AbortController().signal,
-    );
+    const draft = await draftAt(db, server.scope.account, server.scope.site);
+    return publish(server.publishing, draft, '', () => {}, new AbortController().signal);
   };
   const cold = await timed(publishNow);
   const warm: number[] = [];
@@ -77,7 +69,7 @@ export async function benchPublish(): Promise<Row> {
     const [words, gallery] = page?.parts ?? [];
     if (!page || words?.kind !== 'words' || !gallery)
       throw new Error('The bench site has no words to change.');
-    await edit(db, server.scope, { label: 'Word' }, async (running) => {
+    await server.publishing.commands.run(server.scope, { label: 'Word' }, async (running) => {
       await running.update('page', page.id, {
         parts: [{ ...words, text: fromParagraphs(`Why it was really made, ${change}.`) }, gallery],
       });

@@ -24,7 +24,11 @@ export const startPublish = route({
   method: 'POST',
   path: '/api/sites/:site/publish',
   params: atSite,
-  body: z.object({ name: z.string().max(120).default('') }),
+  body: z.object({
+    name: z.string().max(120).default(''),
+    /** Pages that would appear for the first time and are not to, this time. */
+    notYet: z.array(idSchema).max(2000).default([]),
+  }),
   reply: publishJobSchema,
 });
 export const getPublishJob = route({

@@ -177,12 +177,35 @@ export const movePart = route({
   }),
   reply: patchSchema,
 });
+/** When readers lose what is deleted: with the next publish, or at once. */
+const whenGone = z.enum(['next-publish', 'now']).default('next-publish');
 export const deletePage = route({
   method: 'DELETE',
   path: '/api/sites/:site/pages/:page',
   params: atPage,
-  body: nothing,
+  body: z.object({ readers: whenGone }).optional(),
   reply: patchSchema,
+});
+
+/**
+ * Takes things from readers at once, and leaves the draft as it is: what was deleted, and was to be gone with the next
+ * publish. The next publish opens them again if they are in it.
+ */
+export const closeNow = route({
+  method: 'POST',
+  path: '/api/sites/:site/close',
+  params: atSite,
+  body: z.object({ things: z.array(idSchema).min(1).max(500) }),
+  reply: patchSchema,
+});
+
+/** Which of some pages, parts and materials readers can see now, asked before something is deleted. */
+export const shownNow = route({
+  method: 'POST',
+  path: '/api/sites/:site/shown',
+  params: atSite,
+  body: z.object({ things: z.array(idSchema).min(1).max(500) }),
+  reply: z.object({ things: z.array(idSchema) }),
 });
 
 const atMaterial = z.object({ site: idSchema, material: idSchema });
@@ -271,7 +294,7 @@ export const deleteMaterials = route({
   method: 'POST',
   path: '/api/sites/:site/materials/delete',
   params: atSite,
-  body: z.object({ materials: z.array(idSchema).min(1).max(500) }),
+  body: z.object({ materials: z.array(idSchema).min(1).max(500), readers: whenGone }),
   reply: patchSchema,
 });
 /** The reply to an upload; the request itself is the file's bytes. */
@@ -317,18 +340,20 @@ export const addNote = route({
   reply: importReplySchema,
 });
 
+/** With `sure`, its maker was asked whether what was lowered may be raised again, and wants it. */
+const surely = z.object({ sure: z.boolean().default(false) }).optional();
 export const undoEdit = route({
   method: 'POST',
   path: '/api/sites/:site/undo',
   params: atSite,
-  body: nothing,
+  body: surely,
   reply: patchSchema.extend({ label: z.string() }),
 });
 export const redoEdit = route({
   method: 'POST',
   path: '/api/sites/:site/redo',
   params: atSite,
-  body: nothing,
+  body: surely,
   reply: patchSchema.extend({ label: z.string() }),
 });
 

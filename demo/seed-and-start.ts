@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { readConfig } from '#server/config.ts';
-import { BoundedQueue, decodingWidth } from '#server/media/bounded-queue.ts';
+import { outsideRequests } from '#server/commands/outside-requests.ts';
 import { Outgoing } from '#server/links/outgoing.ts';
 import { open, placesIn } from '#server/start.ts';
 import { startStandIns } from '../standins/stand-ins.ts';
@@ -25,7 +25,7 @@ try {
   try {
     const outgoing = new Outgoing(config.standIns);
     const seeded = await seedDemo(
-      { ...running.publishing, limits: config, decoding: new BoundedQueue(decodingWidth()), outgoing },
+      { ...outsideRequests(running.publishing), limits: config, outgoing },
       { pictures, standIns: standIns.origin },
       say,
     );

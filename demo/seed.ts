@@ -13,7 +13,6 @@ import { mine } from '#core/content/provenance.ts';
 import { pageSlug } from '#core/content/address.ts';
 import type { Block, Inline, RichText } from '#core/content/rich-text.ts';
 import { demoEmail } from '#server/accounts/routes.ts';
-import { edit } from '#server/db/edit.ts';
 import { newId } from '#server/db/new-id.ts';
 import { accounts, pages } from '#server/db/schema.ts';
 import { addLink } from '#server/links/link-material.ts';
@@ -22,7 +21,7 @@ import type { LinkDeps } from '#server/links/read-link.ts';
 import { importMaterial, type ImportDeps } from '#server/media/import-material.ts';
 import { emptyPage } from '#server/pages/new-page.ts';
 import { publish, type PublishDeps } from '#server/publish/publish.ts';
-import { loadDraft, ownSite } from '#server/sites/load-draft.ts';
+import { draftAt } from '#server/sites/load-draft.ts';
 import { makeSite } from '#server/sites/routes.ts';
 import {
   draft,
@@ -76,7 +75,7 @@ export async function seedDemo(
   { pictures, standIns }: { pictures: string; standIns: string },
   say: (line: string) => void,
 ): Promise<boolean> {
-  const { db } = deps;
+  const { db, commands } = deps;
   const [known] = await db.select({ id: accounts.id }).from(accounts).where(eq(accounts.email, demoEmail));
   if (known) return false;
   const described = manifestSchema.parse(JSON.parse(await readFile(join(pictures, 'manifest.json'), 'utf8')));
@@ -89,7 +88,7 @@ export async function seedDemo(
     // Nobody knows this password: the demo is entered by its one-click sign-in and by nothing else.
     passwordHash: await argon2.hash(newId() + newId()),
   });
-  const site = await makeSite(db, account, maker.site);
+  const site = await makeSite(deps, account, maker.site);
   const scope = { site, account };
 
   const ids = new Map<string, string>();
@@ -103,7 +102,7 @@ export async function seedDemo(
       ? await readFile(join(pictures, file.replace(/mp[34]$/, 'vtt')), 'utf8')
       : '';
     if (words)
-      await edit(db, scope, { label: `Words of ${words.title}` }, async (running) => {
+      await commands.run(scope, { label: `Words of ${words.title}` }, async (running) => {
         await running.update('material', material, {
           title: words.title,
           caption: words.caption,
@@ -113,7 +112,7 @@ export async function seedDemo(
       });
     const whose = provenances[file];
     if (whose)
-      await edit(db, scope, { label: 'Whose work it is' }, async (running) => {
+      await commands.run(scope, { label: 'Whose work it is' }, async (running) => {
         await running.update('material', material, { provenance: { ...mine, ...whose } });
       });
     ids.set(file, material);
@@ -140,7 +139,7 @@ export async function seedDemo(
       case 'clip': {
         const material = await of(part.file);
         const shownBy = await of(part.still);
-        await edit(db, scope, { label: 'Still of a clip' }, async (running) => {
+        await commands.run(scope, { label: 'Still of a clip' }, async (running) => {
           await running.update('material', material, { shownBy });
         });
         return { ...base, kind: 'clip', material };
@@ -206,7 +205,7 @@ export async function seedDemo(
       opening: { layout: project.opening.layout, pictures: opening },
       parts,
     };
-    await edit(db, scope, { label: `New project ${project.title}` }, (running) =>
+    await commands.run(scope, { label: `New project ${project.title}` }, (running) =>
       running.insert('page', page),
     );
     say(`  ${project.title}`);
@@ -214,7 +213,7 @@ export async function seedDemo(
 
   say('Making the demo site:');
   for (const project of live) await addProject(project);
-  await edit(db, scope, { label: 'Front page' }, async (running) => {
+  await commands.run(scope, { label: 'Front page' }, async (running) => {
     const [home] = await running.tx
       .select({ id: pages.id })
       .from(pages)
@@ -222,11 +221,10 @@ export async function seedDemo(
     if (home) await running.update('page', home.id, front);
     await running.update('site', site, { height: 'public', address: maker.address });
   });
-  const row = await ownSite(db, account, site);
   let step = '';
   await publish(
     deps,
-    await loadDraft(db, row),
+    await draftAt(db, account, site),
     'The first four projects',
     (now, done, total) => {
       if (now !== step || done === total) say(`  ${now} ${done} of ${total}`);
@@ -246,12 +244,12 @@ export async function seedDemo(
     const project = made.find((one) => one.title === title)?.id ?? null;
     for (const file of files) {
       const material = await bring(file);
-      await edit(db, scope, { label: `Gathered for ${title}` }, async (running) => {
+      await commands.run(scope, { label: `Gathered for ${title}` }, async (running) => {
         await running.update('material', material, { project });
       });
     }
   }
-  await edit(db, scope, { label: 'Summary of Fold-flat bee hotel' }, async (running) => {
+  await commands.run(scope, { label: 'Summary of Fold-flat bee hotel' }, async (running) => {
     const rows = await running.tx
       .select({ id: pages.id, title: pages.title })
       .from(pages)

@@ -8,6 +8,7 @@ import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { accountRoutes } from './accounts/routes.ts';
 import { sessionScope } from './accounts/sessions.ts';
+import { Commands } from './commands/commands.ts';
 import type { Config } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { Outgoing } from './links/outgoing.ts';
@@ -19,6 +20,7 @@ import { mediaRoutes } from './media/routes.ts';
 import { pageRoutes } from './pages/routes.ts';
 import { publishRoutes } from './publish/routes.ts';
 import type { StoredAssets } from './publish/site-assets.ts';
+import { Tidying } from './publish/tidying.ts';
 import { previewRoutes } from './serve/preview-plugin.ts';
 import type { Readers } from './readers/readers.ts';
 import { ReadyResponses } from './serve/ready-responses.ts';
@@ -57,11 +59,26 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   });
   await app.register(problems);
 
-  const open = new PublicSites(db, async () => {
-    ready.clear();
-    await deps.readers?.clear(ready.age);
-  });
   const decoding = new BoundedQueue(decodingWidth());
+  const publishing = {
+    db,
+    blobs,
+    assets,
+    decoding,
+    rendererVersion: deps.rendererVersion,
+    publicOrigin: deps.config.publicOrigin,
+  };
+  const open: PublicSites = new PublicSites(
+    db,
+    async () => {
+      ready.clear();
+      await deps.readers?.clear(ready.age);
+    },
+    (site) => tidying.later(site),
+  );
+  const tidying = new Tidying(publishing, () => open.forget(), app.log);
+  app.addHook('onClose', () => tidying.settled());
+  const commands = new Commands({ db, open, tidy: (site) => tidying.run(site), log: app.log });
   const outgoing = new Outgoing(config.standIns);
   app.addHook('onClose', () => outgoing.close());
 
@@ -95,21 +112,12 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     await maker.register(sessionScope, { db });
 
     accountRoutes(maker, { db, config });
-    const publishing = {
-      limits: config,
-      db,
-      blobs,
-      assets,
-      decoding,
-      open,
-      rendererVersion: deps.rendererVersion,
-      publicOrigin: deps.config.publicOrigin,
-    };
-    siteRoutes(maker, publishing);
-    pageRoutes(maker, publishing);
-    mediaRoutes(maker, { db, blobs, decoding, limits: config });
-    linkRoutes(maker, { db, blobs, decoding, outgoing, limits: config });
-    publishRoutes(maker, publishing);
+    const gathering = { db, blobs, decoding, commands, limits: config };
+    siteRoutes(maker, { db, commands, open, limits: config });
+    pageRoutes(maker, { db, commands });
+    mediaRoutes(maker, gathering);
+    linkRoutes(maker, { ...gathering, outgoing });
+    publishRoutes(maker, { ...publishing, open });
     previewRoutes(maker, { db, assets, blobs });
 
     if (studioFolder && existsSync(join(studioFolder, 'index.html'))) {

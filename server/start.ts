@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildApp } from './app.ts';
 import type { Config } from './config.ts';
+import { ceilingsOfOlderData } from './db/ceilings-of-older-data.ts';
 import { openPglite, openPostgres } from './db/connect.ts';
 import { lockDataFolder } from './db/data-folder-lock.ts';
 import { FolderBlobStore } from './media/blob-store.ts';
@@ -62,6 +63,7 @@ export async function open(
           template: places.template,
           migrations: places.migrations,
         });
+    await ceilingsOfOlderData(database.db);
     const blobs = await FolderBlobStore.open(join(config.dataDir, 'blobs'));
     const publishing = {
       db: database.db,

@@ -2,6 +2,7 @@ import { type Height, heightLevel, lowest } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
 import type { Page } from '../content/page.ts';
 import type { Draft } from '../content/site.ts';
+import { ownHeight } from './own-height.ts';
 
 /** A site, a page or a part: the things that carry a height in this order from the outside in. */
 export interface Thing {
@@ -10,7 +11,7 @@ export interface Thing {
 }
 
 interface Link {
-  kind: 'site' | 'page' | 'part';
+  kind: 'site' | 'page' | 'put-away' | 'part';
   id: Id;
   title: string;
   height: Height;
@@ -21,8 +22,11 @@ export interface EffectiveHeight {
   chosen: Height;
   /** The lowest height on the way from the site down to the thing. */
   height: Height;
-  /** What holds it below `chosen`, the outermost one; null when nothing does. */
-  heldBy: { kind: 'site' | 'page'; id: Id; title: string } | null;
+  /**
+   * What holds it below `chosen`, the outermost one; null when nothing does. `put-away`: a page that is put away, the
+   * thing itself or one it stands in.
+   */
+  heldBy: { kind: 'site' | 'page' | 'put-away'; id: Id; title: string } | null;
 }
 
 /**
@@ -46,23 +50,28 @@ export function effectiveHeight(draft: Pick<Draft, 'site' | 'pages'>, thing: Thi
   const chain: Link[] = [
     { kind: 'site', id: draft.site.id, title: draft.site.title, height: draft.site.height },
   ];
+  let chosen: Height = draft.site.height;
   if (thing.page !== undefined) {
     const path = pathOfPages(draft.pages, thing.page);
     if (!path) return { chosen: 'private', height: 'private', heldBy: null };
     for (const page of path)
-      chain.push({ kind: 'page', id: page.id, title: page.title, height: page.height });
+      chain.push({
+        kind: page.archived ? 'put-away' : 'page',
+        id: page.id,
+        title: page.title,
+        height: ownHeight(page),
+      });
+    chosen = path.at(-1)?.height ?? 'private';
     if (thing.part !== undefined) {
       const part = path.at(-1)?.parts.find(({ id }) => id === thing.part);
       if (!part) return { chosen: 'private', height: 'private', heldBy: null };
       chain.push({ kind: 'part', id: part.id, title: '', height: part.height });
+      chosen = part.height;
     }
   }
-  const chosen = chain.at(-1)?.height ?? 'private';
   const height = lowest(chain.map((link) => link.height));
   const holder =
-    heightLevel(height) < heightLevel(chosen)
-      ? chain.slice(0, -1).find((link) => link.height === height)
-      : undefined;
+    heightLevel(height) < heightLevel(chosen) ? chain.find((link) => link.height === height) : undefined;
   return {
     chosen,
     height,

@@ -183,7 +183,7 @@ describe('effectiveHeight', () => {
   });
 
   test('credits name whose work a reader is shown, and nobody behind a part that is hidden from them', () => {
-    const [draft] = fc.sample(draftArbitrary, 1);
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 3 });
     const [page] = draft?.pages ?? [];
     if (!draft || !page) throw new Error('no sample');
     const base = { height: 'public' as const };

@@ -1,58 +1,28 @@
-import { lowest, reaches } from '../content/height.ts';
 import type { CreditPiece } from '../content/credit.ts';
 import { creditsOf } from '../content/credits-of.ts';
+import { lowest, reaches } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
-import type { DocumentFacts } from '../content/document.ts';
-import type { LinkFacts } from '../content/link.ts';
 import { materialsOn } from '../content/materials-on.ts';
-import type { Material, MaterialKind, MaterialOf, PictureFacts } from '../content/material.ts';
 import { byRank, noCover, type Opening, type Page } from '../content/page.ts';
-import { isEmptyPart, materialsOf, type Part, type PartShape } from '../content/part.ts';
-import { shownSize } from '../gallery/fixed-frame.ts';
+import { isEmptyPart, materialsOf } from '../content/part.ts';
 import type { Draft, Site } from '../content/site.ts';
-import { effectiveHeight, pathOfPages } from './effective-height.ts';
+import { coverFor } from './cover-for.ts';
+import { pathOfPages } from './effective-height.ts';
+import { heightsOf } from './heights-of.ts';
+import { ownHeight } from './own-height.ts';
+import { seenMaterial, type SeenMaterial } from './seen-material.ts';
+import { isKnownPart, seenPart, type SeenPart } from './seen-part.ts';
 import { reachOf, type Viewer } from './viewer.ts';
 
-type Seen<K extends MaterialKind> = Pick<
-  MaterialOf<K>,
-  'id' | 'kind' | 'title' | 'caption' | 'alt' | 'original' | 'fixes'
->;
-
-/**
- * A material as a reader may know it: no file name, no date, no place, no tags. The original is named so that what is
- * shown can be made from it; it is handed out itself only where a part offers it as a download, or to be played.
- */
-export type SeenMaterial =
-  | (Seen<'picture'> & {
-      /** Size as it is shown, with its fixes. */
-      facts: Pick<PictureFacts, 'widthPx' | 'heightPx' | 'colour' | 'frames'>;
-    })
-  | (Seen<'document'> & { facts: DocumentFacts; shownBy: SeenMaterialOf<'document'> | null })
-  | (Seen<'sound'> & Pick<MaterialOf<'sound'>, 'facts' | 'bytes' | 'transcript'>)
-  | (Seen<'clip'> &
-      Pick<MaterialOf<'clip'>, 'facts' | 'bytes' | 'transcript'> & {
-        shownBy: SeenMaterialOf<'picture'> | null;
-      })
-  | (Seen<'link'> &
-      Pick<MaterialOf<'link'>, 'transcript'> & {
-        facts: Omit<LinkFacts, 'readAt'>;
-        shownBy: SeenMaterialOf<'picture'> | null;
-      });
-export type SeenMaterialOf<K extends MaterialKind> = Extract<SeenMaterial, { kind: K }>;
-
-/**
- * A part as a reader gets it: its height is nobody's business, and neither is what its maker was asked, by a starter or
- * by the questions behind a reflection.
- */
-export type SeenPart =
-  | Exclude<PartShape, { kind: 'reflection' | 'credits' }>
-  | (Pick<PartShape, 'id' | 'beside'> & { kind: 'reflection'; texts: string[] })
-  | (Pick<PartShape, 'id' | 'beside'> & { kind: 'credits'; credits: CreditPiece[][] });
+export type { SeenMaterial, SeenMaterialOf } from './seen-material.ts';
+export type { SeenPart } from './seen-part.ts';
 
 export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title' | 'summary' | 'facts' | 'cover'> & {
   parent: Id | null;
   opening: Opening;
   parts: SeenPart[];
+  /** Whom the page names at its end; empty where nobody is to be credited, and where a part does it. */
+  credits: CreditPiece[][];
 };
 
 export interface SiteView {
@@ -76,77 +46,13 @@ function inScope(viewer: Viewer, path: readonly Page[]): boolean {
     case 'stranger':
       return true;
     case 'site-link':
-      return lowest(path.map((page) => page.height)) === 'public';
+      return lowest(path.map(ownHeight)) === 'public';
     case 'page-link': {
       const at = ids.indexOf(viewer.page);
-      return at >= 0 && lowest(path.slice(at + 1).map((page) => page.height)) === 'public';
+      return at >= 0 && lowest(path.slice(at + 1).map(ownHeight)) === 'public';
     }
     case 'pass':
       return viewer.covers === 'site' || viewer.covers.some((id) => ids.includes(id));
-  }
-}
-
-/**
- * A part as a reader gets it.
- *
- * @param credits whom the page has to name
- */
-export function seenPart(part: Part, credits: CreditPiece[][]): SeenPart {
-  const { height: _, prompt: _prompt, ...seen } = part;
-  switch (seen.kind) {
-    case 'reflection': {
-      const { answers, ...rest } = seen;
-      return { ...rest, texts: answers.map(({ text }) => text.trim()).filter(Boolean) };
-    }
-    case 'credits':
-      return { ...seen, credits };
-    default:
-      return seen;
-  }
-}
-
-/** The material that shows another one; nothing is followed further than this one step. */
-function seenShower({ id, shownBy }: Material, known: ReadonlyMap<Id, Material>): SeenMaterial | null {
-  const shower = shownBy === null || shownBy === id ? undefined : known.get(shownBy);
-  return shower ? seenMaterial({ ...shower, shownBy: null }, known) : null;
-}
-
-/** The picture that stands for a clip or a link. */
-function seenStill(material: Material, known: ReadonlyMap<Id, Material>): SeenMaterialOf<'picture'> | null {
-  const still = seenShower(material, known);
-  return still?.kind === 'picture' ? still : null;
-}
-
-/** What readers may know of a material; null for a note, which is its maker's alone. */
-function seenMaterial(material: Material, known: ReadonlyMap<Id, Material>): SeenMaterial | null {
-  const { id, title, caption, alt, original, fixes } = material;
-  const words = { id, title, caption, alt, original, fixes };
-  switch (material.kind) {
-    case 'picture': {
-      const { facts } = material;
-      const size = shownSize(facts, fixes);
-      return { ...words, kind: 'picture', facts: { ...size, colour: facts.colour, frames: facts.frames } };
-    }
-    case 'document': {
-      const pdf = seenShower(material, known);
-      const shownBy = pdf?.kind === 'document' && pdf.facts.format === 'pdf' ? pdf : null;
-      return { ...words, kind: 'document', facts: material.facts, shownBy };
-    }
-    case 'sound': {
-      const { facts, bytes, transcript } = material;
-      return { ...words, kind: 'sound', facts, bytes, transcript };
-    }
-    case 'clip': {
-      const { facts, bytes, transcript } = material;
-      return { ...words, kind: 'clip', facts, bytes, transcript, shownBy: seenStill(material, known) };
-    }
-    case 'link': {
-      const { transcript } = material;
-      const { readAt: _, ...facts } = material.facts;
-      return { ...words, kind: 'link', facts, transcript, shownBy: seenStill(material, known) };
-    }
-    case 'note':
-      return null;
   }
 }
 
@@ -174,13 +80,11 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const reach = reachOf(viewer);
   if (!reaches(draft.site.height, reach)) return null;
 
+  const heights = heightsOf(draft);
   const open = draft.pages.filter((page) => {
+    if (!reaches(heights.pages.get(page.id) ?? 'private', reach)) return false;
     const path = pathOfPages(draft.pages, page.id);
-    return (
-      path !== null &&
-      inScope(viewer, path) &&
-      reaches(effectiveHeight(draft, { page: page.id }).height, reach)
-    );
+    return path !== null && inScope(viewer, path);
   });
   const entry = viewer.kind === 'page-link' ? viewer.page : null;
   if (entry !== null && !open.some((page) => page.id === entry)) return null;
@@ -198,14 +102,17 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
 
   const isPictureId = (id: Id | null): id is Id => id !== null && known.get(id)?.kind === 'picture';
 
-  const pages = inReadingOrder(open).map((page): SeenPage => {
+  const pages = inReadingOrder(open).map((whole): SeenPage => {
+    const page = { ...whole, parts: whole.parts.filter(isKnownPart) };
+    const ofParts = heights.parts.get(page.id);
     const parts = page.parts.filter(
-      (part) =>
-        !isEmptyPart(part) && reaches(effectiveHeight(draft, { page: page.id, part: part.id }).height, reach),
+      (part) => !isEmptyPart(part) && reaches(ofParts?.get(part.id) ?? 'private', reach),
     );
     for (const part of parts) materialsOf(part).forEach(show);
+    const cover = coverFor(page, parts);
+    const credited = parts.some(({ kind }) => kind === 'credits');
     // Only what this viewer is shown is credited: a hidden part's sources would tell of it.
-    const credits = creditsOf(materialsOn({ ...page, parts }), known);
+    const credits = creditsOf(materialsOn({ ...page, parts, cover }), known);
     return {
       id: page.id,
       kind: page.kind,
@@ -213,12 +120,14 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       title: page.title,
       summary: page.summary,
       facts: page.facts,
-      cover: isPictureId(page.cover.picture) && show(page.cover.picture) ? page.cover : noCover,
+      cover: isPictureId(cover.picture) && show(cover.picture) ? cover : noCover,
       parent: page.parent !== null && openIds.has(page.parent) && page.id !== entry ? page.parent : null,
       opening: { layout: page.opening.layout, pictures: page.opening.pictures.filter(show) },
       parts: parts
         .filter(({ kind }) => kind !== 'credits' || credits.length > 0)
-        .map((part) => seenPart(part, credits)),
+        .map((part) => seenPart(part, credits))
+        .filter((part) => part !== null),
+      credits: credited ? [] : credits,
     };
   });
   return { site: { title: draft.site.title, theme: draft.site.theme }, entry, pages, materials };

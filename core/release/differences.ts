@@ -116,8 +116,7 @@ function pageChanges(before: Draft, after: Draft, was: Page, page: Page): Change
   if (opening) what.push('opening');
   const ofParts = partChanges(before, after, was.parts, page.parts);
   what.push(...ofParts.what);
-  if (page.parts.some(({ kind }) => kind === 'credits') && !same(credits(before, was), credits(after, page)))
-    what.push('credits');
+  if (!same(credits(before, was), credits(after, page))) what.push('credits');
   if (was.parent !== page.parent || was.rank !== page.rank) what.push('place in the site');
   return { what, opening, parts: ofParts.parts };
 }
@@ -144,6 +143,12 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
   const what: string[] = [];
   if (live && live.site.title !== after.site.title) what.push('name of the site');
   if (live && live.site.theme !== after.site.theme) what.push('theme');
+  if (live && siteIs === 'public' && live.site.searchEngines !== after.site.searchEngines)
+    what.push(
+      after.site.searchEngines ? 'search engines may find it' : 'search engines are asked to stay away',
+    );
+  if (live && siteIs === 'public' && siteWas === siteIs && live.site.address !== after.site.address)
+    what.push('address named where a link to it is shown');
   if (siteWas !== siteIs) what.push(`${heightNames[siteWas]} becomes ${heightNames[siteIs]}`);
   if (what.length > 0)
     list.push({

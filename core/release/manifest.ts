@@ -15,6 +15,8 @@ export const manifestFileSchema = z.object({
   download: z.string().optional(),
   /** The name carries the content's hash: readers may keep the file for good. */
   immutable: z.boolean(),
+  /** For files of pictures, documents and recordings: ids of the materials they show something of. */
+  of: z.array(idSchema).optional(),
   /** For pages: the SHA-256 (base64) of the page's own style element, for the content security policy. */
   styleHash: z.string().optional(),
   /** For pages: origins of what readers may ask to see in place, for the content security policy. */

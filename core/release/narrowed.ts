@@ -1,29 +1,53 @@
-import { lowest } from '../content/height.ts';
+import { heightsOf } from '../access/heights-of.ts';
+import { type Height, heightLevel, lowest } from '../content/height.ts';
+import type { Id } from '../content/id.ts';
+import { noCover } from '../content/page.ts';
+import { withoutMaterial } from '../content/part.ts';
 import type { Draft } from '../content/site.ts';
+import type { Ceilings } from './ceilings.ts';
+
+/** How high the site itself may be opened. It is closed at the door, so no release has to be made for it. */
+export const siteReach = ({ site }: Pick<Draft, 'site'>, ceilings: Ceilings): Height =>
+  lowest([site.height, ceilings.get(site.id) ?? 'public']);
 
 /**
- * A released copy with every height lowered to what the draft says now, and nothing else taken from the draft: no
- * words, no pictures, no raised height. Lowering something closes it at once, while all other edits wait.
+ * A released copy with nothing above its ceiling, and nothing else changed: no words, no pictures, no raised height. The
+ * ceilings go by the thing and not by its place, so what was closed stays closed wherever the release has it. The site's
+ * own height is left as it is (`siteReach`).
  *
- * @returns the lowered copy, or null when nothing has been lowered since the release
+ * @returns the lowered copy, or null when nothing in it lies above its ceiling
  */
-export function narrowed(released: Draft, draft: Pick<Draft, 'site' | 'pages'>): Draft | null {
+export function narrowed(released: Draft, ceilings: Ceilings): Draft | null {
+  if (ceilings.size === 0) return null;
   let lower = false;
-  const lowerOf = <T extends { height: Draft['site']['height'] }>(was: T, now: T | undefined): T => {
-    const height = now ? lowest([was.height, now.height]) : was.height;
-    if (height === was.height) return was;
+  const heights = heightsOf(released);
+  const lowerOf = <T extends { id: Id; height: Height }>(thing: T, effective: Height): T => {
+    const ceiling = ceilings.get(thing.id) ?? 'public';
+    // What stands in something that is as low already is no higher than it.
+    if (heightLevel(effective) <= heightLevel(ceiling)) return thing;
     lower = true;
-    return { ...was, height };
+    return { ...thing, height: ceiling };
   };
+  const closed = new Set(
+    released.materials.flatMap(({ id }) => (ceilings.get(id) === 'private' ? [id] : [])),
+  );
+  if (closed.size > 0) lower = true;
   const pages = released.pages.map((page) => {
-    const now = draft.pages.find(({ id }) => id === page.id);
-    const parts = page.parts.map((part) =>
-      lowerOf(
-        part,
-        now?.parts.find(({ id }) => id === part.id),
+    const ofParts = heights.parts.get(page.id);
+    const inside = {
+      ...page,
+      cover: page.cover.picture !== null && closed.has(page.cover.picture) ? noCover : page.cover,
+      opening: { ...page.opening, pictures: page.opening.pictures.filter((id) => !closed.has(id)) },
+      parts: page.parts.map((part) =>
+        lowerOf([...closed].reduce(withoutMaterial, part), ofParts?.get(part.id) ?? 'private'),
       ),
-    );
-    return lowerOf({ ...page, parts }, now);
+    };
+    return lowerOf(inside, heights.pages.get(page.id) ?? 'private');
   });
-  return lower ? { ...released, pages } : null;
+  if (!lower) return null;
+  // What stands for another material, like the still of a clip, is gone with it.
+  const materials = released.materials
+    .filter(({ id }) => !closed.has(id))
+    .map((one) => (one.shownBy !== null && closed.has(one.shownBy) ? { ...one, shownBy: null } : one));
+  return { ...released, pages, materials };
 }

@@ -1,5 +1,6 @@
-import { effectiveHeight } from '../access/effective-height.ts';
-import { reaches } from '../content/height.ts';
+import { coverFor } from '../access/cover-for.ts';
+import { heightsOf } from '../access/heights-of.ts';
+import { type Height, reaches } from '../content/height.ts';
 import type { Draft } from '../content/site.ts';
 import { materialsOn } from '../content/materials-on.ts';
 
@@ -9,14 +10,15 @@ import { materialsOn } from '../content/materials-on.ts';
  */
 export function releasable(draft: Draft): Draft {
   if (draft.site.height === 'private') return { site: draft.site, pages: [], materials: [] };
+  const heights = heightsOf(draft);
+  const kept = (height: Height | undefined) => height !== undefined && reaches(height, 'invited');
   const pages = draft.pages
-    .filter((page) => reaches(effectiveHeight(draft, { page: page.id }).height, 'invited'))
-    .map((page) => ({
-      ...page,
-      parts: page.parts.filter((part) =>
-        reaches(effectiveHeight(draft, { page: page.id, part: part.id }).height, 'invited'),
-      ),
-    }));
+    .filter(({ id }) => kept(heights.pages.get(id)))
+    .map((page) => {
+      const ofParts = heights.parts.get(page.id);
+      const parts = page.parts.filter(({ id }) => kept(ofParts?.get(id)));
+      return { ...page, parts, cover: coverFor(page, parts) };
+    });
   const used = new Set(pages.flatMap(materialsOn));
   for (const { id, shownBy } of draft.materials) if (used.has(id) && shownBy !== null) used.add(shownBy);
   return { site: draft.site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };

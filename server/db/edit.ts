@@ -3,8 +3,12 @@ import { isDeepStrictEqual } from 'node:util';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Site } from '#core/content/site.ts';
+import { raisedBy } from '#core/access/raised-by.ts';
 import { Problem } from '../http/problem.ts';
+import { closeLowered, lowerCeilings } from './ceilings.ts';
 import type { Database, Transaction } from './connect.ts';
+import { heightsAround } from './heights-around.ts';
+import { raisingSentence } from './raising-sentence.ts';
 import { edits, formerAddresses, linkKeys, materials, pages, sites } from './schema.ts';
 import { newKey } from './new-id.ts';
 
@@ -25,7 +29,12 @@ export type RowChange = {
 export interface EditResult {
   revision: number;
   changes: RowChange[];
+  /** Something was taken from readers, or the site itself changed: what is open has to be looked up anew. */
+  opens: boolean;
 }
+
+/** What changes nothing: for example the same file brought a second time. */
+export const noEdit: EditResult = { revision: 0, changes: [], opens: false };
 
 interface Versioned<R> {
   row: R;
@@ -153,6 +162,8 @@ export function newer({ row, revision }: Versioned<Rows[Table]>): Problem {
 /** Changes rows and remembers how they were. The only way anything a maker owns is written. */
 export class Edit {
   readonly changes: RowChange[] = [];
+  /** Things readers lose at once, whatever the draft says of them. */
+  readonly closed = new Set<string>();
   readonly #tx: Transaction;
   readonly #scope: Scope;
   readonly #revision: number;
@@ -208,6 +219,11 @@ export class Edit {
     return after;
   }
 
+  /** Takes pages, parts or materials from readers at once, until a publish opens them again. */
+  close(things: Iterable<string>): void {
+    for (const thing of things) this.closed.add(thing);
+  }
+
   async remove(table: 'page' | 'material', id: string): Promise<void> {
     const found = await read(this.#tx, this.#scope, table, id);
     if (!found) throw new Problem(404, 'gone', 'This is already gone.');
@@ -260,7 +276,9 @@ export async function edit(
     const running = new Edit(tx, scope, revision);
     await work(running);
     const changes = running.changes;
-    if (changes.length === 0) return { revision, changes };
+    const closing = await closeThings(tx, scope, running.closed, revision);
+    if (changes.length === 0) return { revision, changes, opens: closing };
+    const closed = (await closeLowered(tx, scope.site, changes, revision)) || closing;
 
     await tx.delete(edits).where(and(eq(edits.siteId, scope.site), eq(edits.undone, true)));
     const [last] = await tx
@@ -288,14 +306,40 @@ export async function edit(
         changes,
       });
     }
-    return { revision, changes };
+    return { revision, changes, opens: closed || touchesSite(changes) };
   });
 }
+
+/**
+ * Closes things on all sites of a maker: a material may stand on any of them.
+ *
+ * @returns whether there was anything to close
+ */
+async function closeThings(
+  tx: Transaction,
+  scope: Scope,
+  things: ReadonlySet<string>,
+  revision: number,
+): Promise<boolean> {
+  if (things.size === 0) return false;
+  const lowered = new Map([...things].map((thing) => [thing, 'private' as const]));
+  const all = await tx
+    .select({ id: sites.id })
+    .from(sites)
+    .where(eq(sites.accountId, scope.account))
+    .orderBy(sites.id)
+    .for('update');
+  for (const { id } of all) await lowerCeilings(tx, id, lowered, revision);
+  return true;
+}
+
+const touchesSite = (changes: readonly RowChange[]): boolean => changes.some(({ table }) => table === 'site');
 
 async function step(
   db: Database,
   scope: Scope,
   direction: 'undo' | 'redo',
+  sure: boolean,
 ): Promise<EditResult & { label: string }> {
   return db.transaction(async (tx) => {
     const revision = await nextRevision(tx, scope);
@@ -324,10 +368,37 @@ async function step(
         await freeAddress(tx, scope.site, change.after.address);
       await write(tx, scope, change, revision);
     }
+    if (!sure) await askBeforeRaising(tx, scope.site, steps, direction);
+    const closed = await closeLowered(tx, scope.site, steps, revision);
     // The next edit must not be merged into one that was undone or redone.
     await tx.update(edits).set({ undone: undoing, mergeKey: null }).where(eq(edits.revision, entry.revision));
-    return { revision, changes: steps, label: entry.label };
+    return { revision, changes: steps, label: entry.label, opens: closed || touchesSite(steps) };
   });
+}
+
+/**
+ * Undoing a lowering opens nothing by itself, since raising waits for the next publish; but then it would open, and
+ * nobody remembers by then what an undo has raised.
+ *
+ * @throws Problem 409 with a sentence that says who would get what
+ */
+async function askBeforeRaising(
+  tx: Transaction,
+  site: string,
+  steps: readonly RowChange[],
+  direction: 'undo' | 'redo',
+): Promise<void> {
+  const around = await heightsAround(tx, site, steps);
+  const raised = around ? raisedBy(around.before, around.after) : [];
+  if (raised.length === 0) return;
+  const [row] = await tx.select({ live: sites.liveRelease }).from(sites).where(eq(sites.id, site));
+  if (!row || row.live === null) return;
+  const titles = new Map(
+    (await tx.select({ id: pages.id, title: pages.title }).from(pages).where(eq(pages.siteId, site))).map(
+      ({ id, title }) => [id, title],
+    ),
+  );
+  throw new Problem(409, 'would-raise', raisingSentence(raised, titles, direction));
 }
 
 /** Throws when another site has the address, or had it before. */
@@ -343,8 +414,15 @@ export async function freeAddress(tx: Transaction | Database, site: string, addr
     });
 }
 
-export const undo = (db: Database, scope: Scope) => step(db, scope, 'undo');
-export const redo = (db: Database, scope: Scope) => step(db, scope, 'redo');
+/**
+ * Takes the last edit back.
+ *
+ * @param sure its maker was asked and wants it, though something is raised by it
+ * @throws Problem 409 when there is nothing to undo, when the same thing was changed from another site, or to ask first
+ */
+export const undo = (db: Database, scope: Scope, sure = false) => step(db, scope, 'undo', sure);
+/** Does again what was undone last; see `undo`. */
+export const redo = (db: Database, scope: Scope, sure = false) => step(db, scope, 'redo', sure);
 
 /** What Undo and Redo would do, by name; null where there is nothing. */
 export async function historyOf(

@@ -73,6 +73,8 @@ export const sites = pgTable(
     revision: revision(),
     /** The release readers see; null until the first publish. */
     liveRelease: bigint('live_release', { mode: 'number' }),
+    /** False for a site kept by a version that wrote no ceilings down: they are worked out at the next start. */
+    ceilingsKnown: boolean('ceilings_known').notNull().default(false),
     createdAt: createdAt(),
   },
   (table) => [uniqueIndex('site_address').on(table.address), index('site_account').on(table.accountId)],
@@ -252,6 +254,26 @@ export const releases = pgTable(
     createdAt: createdAt(),
   },
   (table) => [uniqueIndex('release_number').on(table.siteId, table.number)],
+);
+
+/**
+ * The most that readers may get of a thing, whatever the live release holds: written in the transaction of the edit that
+ * lowered it, asked at the door by every request that is looked up, and raised by publishing alone. What has no row here
+ * has no ceiling.
+ */
+export const ceilings = pgTable(
+  'ceiling',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** The id of the site, a page, a part or a material; or `search-engines`, for whether they may keep what they find. */
+    thing: text('thing').notNull(),
+    height: text('height').$type<Height>().notNull(),
+    /** Of the edit that lowered it last: a publish that began before it does not raise it. */
+    revision: revision(),
+  },
+  (table) => [primaryKey({ columns: [table.siteId, table.thing] })],
 );
 
 /** Links made for somebody. The model only: nothing makes or reads passes yet. */

@@ -2,7 +2,8 @@ import { and, eq } from 'drizzle-orm';
 import type { Material } from '#core/content/material.ts';
 import { hostOf } from '#core/links/host-of.ts';
 import { shortened } from '#core/words/shortened.ts';
-import { contentOf, edit, type EditResult } from '../db/edit.ts';
+import type { Commands } from '../commands/commands.ts';
+import { contentOf, type EditResult, noEdit } from '../db/edit.ts';
 import { materials } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
 import type { Imported } from '../media/import-material.ts';
@@ -20,8 +21,13 @@ const listOf = (url: string): Buffer => Buffer.from(`${url}\r\n`);
  * @param by origin of the pages that would show it
  * @throws Problem 422 when the address lies where no reader could follow
  */
-export async function addLink(deps: LinkDeps, scope: Scope, url: string, by: string): Promise<Imported> {
-  const { db, blobs } = deps;
+export async function addLink(
+  deps: LinkDeps & { commands: Commands },
+  scope: Scope,
+  url: string,
+  by: string,
+): Promise<Imported> {
+  const { db, blobs, commands } = deps;
   const original = await blobs.put(listOf(url));
   const there = async (): Promise<Imported | null> => {
     const [known] = await db
@@ -34,7 +40,7 @@ export async function addLink(deps: LinkDeps, scope: Scope, url: string, by: str
           eq(materials.original, original),
         ),
       );
-    return known ? { result: { revision: 0, changes: [] }, material: known.id, duplicate: true } : null;
+    return known ? { result: noEdit, material: known.id, duplicate: true } : null;
   };
   const before = await there();
   if (before) return before;
@@ -53,13 +59,13 @@ export async function addLink(deps: LinkDeps, scope: Scope, url: string, by: str
     { kind: 'link', facts },
   );
   const label = shortened(`Add ${material.title || 'link'}`, 120);
-  const result = await edit(db, scope, { label }, (running) => running.insert('material', material));
+  const result = await commands.run(scope, { label }, (running) => running.insert('material', material));
   return { result, material: material.id, duplicate: false };
 }
 
 /** What the page says now takes the place of what it said; words the maker wrote themselves stay. */
 export async function readLinkAgain(
-  deps: LinkDeps,
+  deps: LinkDeps & { commands: Commands },
   scope: Scope,
   id: string,
   by: string,
@@ -77,13 +83,17 @@ export async function readLinkAgain(
     facts.state === 'read'
       ? facts
       : { ...link.facts, state: facts.state, framing: facts.framing, readAt: facts.readAt };
-  return edit(deps.db, scope, { label: shortened(`Read ${title || 'link'} again`, 120) }, async (running) => {
-    await running.update('material', id, {
-      facts: kept,
-      ...(title === link.facts.title || title === hostOf(link.facts.url)
-        ? { title: kept.title || title }
-        : {}),
-      ...(caption === link.facts.description ? { caption: kept.description } : {}),
-    });
-  });
+  return deps.commands.run(
+    scope,
+    { label: shortened(`Read ${title || 'link'} again`, 120) },
+    async (running) => {
+      await running.update('material', id, {
+        facts: kept,
+        ...(title === link.facts.title || title === hostOf(link.facts.url)
+          ? { title: kept.title || title }
+          : {}),
+        ...(caption === link.facts.description ? { caption: kept.description } : {}),
+      });
+    },
+  );
 }

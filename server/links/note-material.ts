@@ -1,13 +1,12 @@
 import { shortened } from '#core/words/shortened.ts';
-import type { Database } from '../db/connect.ts';
-import { edit } from '../db/edit.ts';
+import type { Commands } from '../commands/commands.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import type { Imported } from '../media/import-material.ts';
 import { newMaterial } from '../media/new-material.ts';
 
 /** Gathers a note. Its first line names it; the words it was first written with are its original. */
 export async function addNote(
-  { db, blobs }: { db: Database; blobs: BlobStore },
+  { blobs, commands }: { blobs: BlobStore; commands: Commands },
   scope: { site: string; account: string },
   text: string,
   writtenOn: string,
@@ -25,7 +24,7 @@ export async function addNote(
     },
     { kind: 'note', facts: { format: 'note' } },
   );
-  const result = await edit(db, scope, { label: 'Add a note' }, (running) =>
+  const result = await commands.run(scope, { label: 'Add a note' }, (running) =>
     running.insert('material', note),
   );
   return { result, material: note.id, duplicate: false };

@@ -4,7 +4,8 @@ import type { DocumentContent } from '#core/content/document.ts';
 import type { MaterialKind } from '#core/content/material.ts';
 import type { Database } from '../db/connect.ts';
 import type { Material } from '#core/content/material.ts';
-import { edit, type EditResult } from '../db/edit.ts';
+import type { Commands } from '../commands/commands.ts';
+import { type EditResult, noEdit } from '../db/edit.ts';
 import { materials } from '../db/schema.ts';
 import { rememberContent } from '../documents/document-contents.ts';
 import { readDocument } from '../documents/read-document.ts';
@@ -21,6 +22,7 @@ import { titleFromFileName } from './title-from-file-name.ts';
 
 export interface ImportDeps {
   db: Database;
+  commands: Commands;
   blobs: BlobStore;
   /** Decoding is heavy: all imports of the server share one bounded queue. */
   decoding: BoundedQueue;
@@ -141,12 +143,12 @@ export async function importMaterial(
     deps,
     scope.account,
     file,
-    (material) => ({ result: { revision: 0, changes: [] }, material, duplicate: true }),
+    (material) => ({ result: noEdit, material, duplicate: true }),
     async ({ hash, bytes, of, takenOn }) => {
       const title = titleFromFileName(file.name);
       const fileName = file.name.slice(0, 255);
       const material = newMaterial({ original: hash, fileName, bytes, title, takenOn, ...said }, of);
-      const result = await edit(deps.db, scope, { label: `Add ${title || of.kind}` }, (running) =>
+      const result = await deps.commands.run(scope, { label: `Add ${title || of.kind}` }, (running) =>
         running.insert('material', material),
       );
       return { result, material: material.id, duplicate: false };
@@ -187,7 +189,7 @@ export async function replaceFile(
           'other-kind',
           `This is a ${of.kind}, and only a ${material.kind} can stand in the place of a ${material.kind}. Add it as a new one.`,
         );
-      return edit(deps.db, scope, { label }, async (running) => {
+      return deps.commands.run(scope, { label }, async (running) => {
         await running.update('material', material.id, {
           original: hash,
           bytes,

@@ -26,7 +26,7 @@ import { withTags } from '#core/content/tags.ts';
 import { idSchema } from '#core/content/id.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database, Transaction } from '../db/connect.ts';
-import { contentOf, edit, type EditResult } from '../db/edit.ts';
+import { contentOf, type EditResult, noEdit } from '../db/edit.ts';
 import { materials, pages } from '../db/schema.ts';
 import { contentsOf } from '../documents/document-contents.ts';
 import { handle } from '../http/handle.ts';
@@ -104,7 +104,7 @@ async function previewSource(
 }
 
 export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
-  const { db } = deps;
+  const { db, commands } = deps;
   const look = new PictureLook(deps);
 
   // An upload is the file itself, one a request: progress, retry and cancel are then the browser's own.
@@ -150,7 +150,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
 
   handle(app, changeMaterial, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
-    const result = await edit(db, scope, body, async (running) => {
+    const result = await commands.run(scope, body, async (running) => {
       await running.update('material', params.material, body.change, body.seen);
     });
     return patchAfter(db, scope, result);
@@ -158,7 +158,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
 
   handle(app, changeMaterials, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
-    const result = await edit(db, scope, body, async (running) => {
+    const result = await commands.run(scope, body, async (running) => {
       for (const { id, seen } of body.materials) {
         const tags =
           body.addTags.length > 0 ? { tags: withTags(await tagsOf(running.tx, id), body.addTags) } : {};
@@ -190,7 +190,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     const scope = { site: params.site, account: makerOf(request).id };
     const many = body.materials.length;
     const label = many === 1 ? 'Delete from Gather' : `Delete ${many} from Gather`;
-    const result = await edit(db, scope, { label }, async (running) => {
+    const result = await commands.run(scope, { label }, async (running) => {
       const gone = new Set(body.materials);
       const rows = await running.tx.select().from(pages).where(eq(pages.siteId, scope.site));
       for (const page of rows) {
@@ -202,6 +202,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
         });
       }
       for (const id of gone) await running.remove('material', id);
+      if (body.readers === 'now') running.close(gone);
     });
     return patchAfter(db, scope, result);
   });
@@ -246,7 +247,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     if (!row) throw notFound('This document');
     const content = (await contentsOf(db, [row.original])).get(row.original) ?? emptyDocument;
     const pictures: Record<string, string> = {};
-    const all: EditResult = { revision: 0, changes: [] };
+    const all: EditResult = { ...noEdit, changes: [] };
     for (const piece of content.pieces) {
       if (piece.type !== 'picture' || pictures[piece.picture]) continue;
       const stream = deps.blobs.stream(piece.picture);

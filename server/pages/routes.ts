@@ -11,14 +11,13 @@ import { isEmptyPart, partsSchema } from '#core/content/part.ts';
 import { partsOfStarter } from '#core/content/starters.ts';
 import { partsFor } from '#core/content/parts-for.ts';
 import { makerOf } from '../accounts/sessions.ts';
-import { contentOf, edit } from '../db/edit.ts';
+import type { Commands } from '../commands/commands.ts';
+import type { Database } from '../db/connect.ts';
+import { contentOf } from '../db/edit.ts';
 import { newId } from '../db/new-id.ts';
-import { materials, pages, releases } from '../db/schema.ts';
+import { materials, pages, releases, sites } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
 import { notFound, Problem } from '../http/problem.ts';
-import { closeAtOnce, lowersSomething } from '../publish/close-at-once.ts';
-import type { PublishDeps } from '../publish/publish.ts';
-import type { PublicSites } from '../serve/public-sites.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { joinedChange } from './joined-change.ts';
 import { emptyPage } from './new-page.ts';
@@ -49,14 +48,15 @@ function projectFrom(
   };
 }
 
-export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: PublicSites }): void {
-  const { db } = deps;
-
+export function pageRoutes(
+  app: FastifyInstance,
+  { db, commands }: { db: Database; commands: Commands },
+): void {
   handle(app, createProject, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
     let id = '';
     const label = body.copyOf ? 'Copy of a project' : `New project ${body.title}`.trim();
-    const result = await edit(db, scope, { label }, async (running) => {
+    const result = await commands.run(scope, { label }, async (running) => {
       const rows = await running.tx.select().from(pages).where(eq(pages.siteId, scope.site));
       const last =
         rows
@@ -87,7 +87,13 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
           ...page.parts.filter((part) => !isEmptyPart(part)),
         ];
       id = page.id;
-      await running.insert('page', page);
+      // Where readers come and go already, nothing new is shown to them before its maker has looked at it.
+      const [site] = await running.tx
+        .select({ live: sites.liveRelease })
+        .from(sites)
+        .where(eq(sites.id, scope.site));
+      const published = site !== undefined && site.live !== null;
+      await running.insert('page', published ? { ...page, height: 'private' } : page);
     });
     return { ...(await patchAfter(db, scope, result)), page: id };
   });
@@ -95,7 +101,7 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
   handle(app, changePage, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
     let joined = false;
-    const result = await edit(db, scope, body, async (running) => {
+    const result = await commands.run(scope, body, async (running) => {
       const joining = await joinedChange(running, params.page, body);
       joined = joining.joined;
       const change: Partial<Page> = { ...joining.change };
@@ -125,7 +131,6 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
       }
       await running.update('page', params.page, change);
     });
-    if (lowersSomething(result.changes)) await closeAtOnce(deps, scope);
     // The same words sent once more, because their first answer was lost in a reload, join nothing.
     return { ...(await patchAfter(db, scope, result)), joined: joined && result.changes.length > 0 };
   });
@@ -134,7 +139,7 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
     const scope = { site: params.site, account: makerOf(request).id };
     if (body.to === params.page)
       throw new Problem(400, 'same-page', 'This part stands on that page already.');
-    const result = await edit(db, scope, { label: 'Part moved to another page' }, async (running) => {
+    const result = await commands.run(scope, { label: 'Part moved to another page' }, async (running) => {
       const rows = await running.tx
         .select({ id: pages.id, parts: pages.parts })
         .from(pages)
@@ -161,9 +166,9 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
     return patchAfter(db, scope, result);
   });
 
-  handle(app, deletePage, async ({ params }, request) => {
+  handle(app, deletePage, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
-    const result = await edit(db, scope, { label: 'Delete page' }, async (running) => {
+    const result = await commands.run(scope, { label: 'Delete page' }, async (running) => {
       const [row] = await running.tx
         .select()
         .from(pages)
@@ -171,6 +176,7 @@ export function pageRoutes(app: FastifyInstance, deps: PublishDeps & { open: Pub
       if (row?.kind === 'home')
         throw new Problem(409, 'home-stays', 'The front page stays; its words can be changed.');
       await running.remove('page', params.page);
+      if (body?.readers === 'now') running.close([params.page, ...(row?.parts ?? []).map(({ id }) => id)]);
     });
     return patchAfter(db, scope, result);
   });

@@ -144,17 +144,19 @@ export async function mediaFiles(
 /** The files one entrance may fetch: what its pages play, and what their parts offer for download. */
 export function mediaTree(view: SiteView, files: MediaFiles): Record<string, ManifestFile> {
   const tree: Record<string, ManifestFile> = {};
-  const add = (one: PublishedFile | undefined) => {
-    if (one) tree[one.path] = one.file;
+  // Two materials may have the very same captions, or the same file.
+  const add = (one: PublishedFile | undefined, id: string) => {
+    if (one) tree[one.path] = { ...one.file, of: [...(tree[one.path]?.of ?? []), id] };
   };
   for (const { id } of Object.values(view.materials)) {
-    add(files.play.get(id));
-    add(files.captions.get(id));
+    add(files.play.get(id), id);
+    add(files.captions.get(id), id);
   }
   for (const part of view.pages.flatMap((page) => page.parts)) {
     if (part.kind !== 'document' || !part.download || part.material === null) continue;
     const material = view.materials[part.material];
-    if (material?.kind === 'document' && !isCovered(material)) add(files.download.get(material.id));
+    if (material?.kind === 'document' && !isCovered(material))
+      add(files.download.get(material.id), material.id);
   }
   return tree;
 }

@@ -33,16 +33,26 @@ export function publishedPicture(
   };
 }
 
-/** The manifest's entries for pictures. */
-export function pictureFiles(files: Iterable<Derivative>): Record<string, ManifestFile> {
+/**
+ * The manifest's entries for pictures.
+ *
+ * @param files those of each material, by its id
+ */
+export function pictureFiles(
+  files: Iterable<readonly [Id, readonly Derivative[]]>,
+): Record<string, ManifestFile> {
   const entries: Record<string, ManifestFile> = {};
-  for (const file of files)
-    entries[pictureFileName(file)] = {
-      hash: file.hash,
-      type: `image/${file.format}`,
-      bytes: file.bytes,
-      immutable: true,
-    };
+  for (const [material, made] of files)
+    for (const file of made) {
+      const name = pictureFileName(file);
+      entries[name] = {
+        hash: file.hash,
+        type: `image/${file.format}`,
+        bytes: file.bytes,
+        immutable: true,
+        of: [...new Set([...(entries[name]?.of ?? []), material])],
+      };
+    }
   return entries;
 }
 

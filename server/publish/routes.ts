@@ -8,15 +8,22 @@ import {
   startPublish,
 } from '#contract/publishing.ts';
 import { makerOf } from '../accounts/sessions.ts';
-import { releases, sites } from '../db/schema.ts';
+import type { Database } from '../db/connect.ts';
+import { releases } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
 import { liveStatement } from '../sites/live-statement.ts';
-import { loadDraft, ownSite } from '../sites/load-draft.ts';
-import { closeAtOnce } from './close-at-once.ts';
+import { draftAt, loadDraft, ownSite } from '../sites/load-draft.ts';
 import { PublishJobs } from './jobs.ts';
-import { publish, type PublishDeps } from './publish.ts';
+import { bringBack, publish, type PublishDeps } from './publish.ts';
+
+/** Pages that readers have by now: only those that they never had can be kept back. */
+async function releasedPages(db: Database, live: number | null): Promise<Set<string>> {
+  if (live === null) return new Set();
+  const [row] = await db.select({ source: releases.source }).from(releases).where(eq(releases.id, live));
+  return new Set(row?.source.pages.map(({ id }) => id));
+}
 
 export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: PublicSites }): void {
   const { db, open } = deps;
@@ -28,12 +35,13 @@ export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: 
 
   handle(app, startPublish, async ({ params, body }, request) => {
     const account = makerOf(request).id;
-    const site = await ownSite(db, account, params.site);
-    const draft = await loadDraft(db, site);
+    const { site, ...draft } = await draftAt(db, account, params.site);
+    const had = await releasedPages(db, site.liveRelease);
+    const notYet = new Set(body.notYet.filter((page) => !had.has(page)));
     return jobs.start(
       site.id,
       async (progress, signal) => {
-        await publish(deps, draft, body.name, progress, signal);
+        await publish(deps, draft, body.name, progress, signal, notYet);
         await open.forget();
         return liveNow(account, site.id);
       },
@@ -80,8 +88,7 @@ export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: 
       .from(releases)
       .where(and(eq(releases.siteId, site.id), eq(releases.number, params.number)));
     if (!release) throw notFound('This release');
-    await db.update(sites).set({ liveRelease: release.id }).where(eq(sites.id, site.id));
-    await closeAtOnce(deps, { site: site.id, account });
+    await bringBack(deps, site.id, release.id);
     await open.forget();
     return liveNow(account, site.id);
   });

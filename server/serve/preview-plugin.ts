@@ -1,12 +1,13 @@
 import { createHash } from 'node:crypto';
-import type { FastifyInstance } from 'fastify';
+import type { FastifyInstance, FastifyReply } from 'fastify';
 import { z } from 'zod';
 import { draftPaths } from '#contract/material-paths.ts';
-import { seenBy } from '#core/access/seen-by.ts';
-import type { Viewer } from '#core/access/viewer.ts';
+import { entrancesOf } from '#core/access/entrances.ts';
+import { seenBy, type SiteView } from '#core/access/seen-by.ts';
 import { idSchema } from '#core/content/id.ts';
+import type { Draft } from '#core/content/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
-import { pageInputs } from '#site/render/page-input.ts';
+import { pageInputs, pathsOf } from '#site/render/page-input.ts';
 import { renderPage } from '#site/render/render-page.tsx';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
@@ -17,27 +18,90 @@ import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { pagePolicy } from './page-policy.ts';
 import { notFound } from '../http/problem.ts';
 
-const viewers: Record<string, Viewer> = {
-  maker: { kind: 'maker' },
-  link: { kind: 'site-link' },
-  stranger: { kind: 'stranger' },
-};
-const paramsSchema = z.object({
-  site: idSchema,
-  viewer: z.enum(['maker', 'link', 'stranger']),
-  '*': z.string(),
-});
+/** Who looks: the maker, a stranger, somebody with the site's link, or somebody with the link of one page. */
+const viewerSchema = z.union([
+  z.enum(['maker', 'link', 'stranger']),
+  z
+    .string()
+    .regex(/^page-./)
+    .transform((text) => ({ page: text.slice('page-'.length) })),
+]);
+type PreviewViewer = z.output<typeof viewerSchema>;
+
+const paramsSchema = z.object({ site: idSchema, viewer: viewerSchema, '*': z.string() });
 
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');
 
+function viewFor(draft: Draft, viewer: PreviewViewer): SiteView | null {
+  if (viewer === 'maker') return seenBy(draft, { kind: 'maker' });
+  if (viewer === 'stranger') return seenBy(draft, { kind: 'stranger' });
+  if (viewer === 'link') return seenBy(draft, { kind: 'site-link' });
+  return seenBy(draft, { kind: 'page-link', page: viewer.page });
+}
+
+/** For whom this is a preview, and that it is not what readers have now. */
+function noticeFor(viewer: PreviewViewer): string {
+  if (viewer === 'maker')
+    return 'Your own view of the draft, Private parts too. No reader sees it like this.';
+  const who =
+    viewer === 'stranger'
+      ? 'a stranger'
+      : viewer === 'link'
+        ? 'somebody with the link to the site'
+        : 'somebody with the link to this page';
+  return `Preview: what ${who} gets with your next publish.`;
+}
+
 /**
- * "See it as…": the draft, rendered for a viewer by the same path as a release, shown to its maker only. Pictures
- * are the studio's previews.
+ * The way in by which most readers get a page: the address, the site's link, or the page's own link; null where none of
+ * them leads to it.
+ */
+function waysTo(draft: Draft, page: string): { viewer: string; path: string } | null {
+  const entrances = entrancesOf(draft);
+  for (const [viewer, view] of [
+    ['stranger', entrances.public],
+    ['link', entrances.siteLink],
+    [`page-${page}`, entrances.pageLinks[page] ?? null],
+  ] as const) {
+    const path = view && pathsOf(view).get(page);
+    if (typeof path === 'string') return { viewer, path };
+  }
+  return null;
+}
+
+function nothingToSee(reply: FastifyReply, sentence: string): FastifyReply {
+  return reply
+    .type('text/html; charset=utf-8')
+    .header('cache-control', 'private, no-store')
+    .header('content-security-policy', "default-src 'none'")
+    .send(
+      `<!doctype html><html lang="en"><head><title>Nothing to see</title><meta name="viewport" content="width=device-width, initial-scale=1"></head><body><h1>Nothing to see</h1><p>${sentence}</p></body></html>`,
+    );
+}
+
+/**
+ * "See it as…" and "Read as visitors": the draft, rendered for a viewer by the same path as a release, shown to its maker
+ * only. Pictures are the studio's previews.
  */
 export function previewRoutes(
   app: FastifyInstance,
   { db, assets, blobs }: { db: Database; assets: StoredAssets; blobs: BlobStore },
 ): void {
+  app.get('/studio/see/:site/visitors/:page', async (request, reply) => {
+    const params = z.object({ site: idSchema, page: idSchema }).parse(request.params);
+    const draft = await loadDraft(db, await ownSite(db, makerOf(request).id, params.site));
+    if (!draft.pages.some(({ id }) => id === params.page)) throw notFound('This page');
+    const way = waysTo(draft, params.page);
+    if (!way)
+      return nothingToSee(
+        reply,
+        'Visitors get nothing of this page: no link and no address leads to it. Raise it, or what holds it down, in Share.',
+      );
+    return reply
+      .header('cache-control', 'private, no-store')
+      .redirect(`/studio/see/${params.site}/${way.viewer}/${way.path}`);
+  });
+
   app.get('/studio/see/:site/:viewer/*', async (request, reply) => {
     const { site: id, viewer, '*': path } = paramsSchema.parse(request.params);
     const site = await ownSite(db, makerOf(request).id, id);
@@ -47,15 +111,12 @@ export function previewRoutes(
         .type(asset.type)
         .header('cache-control', 'private, max-age=31536000, immutable')
         .send(await blobs.read(asset.hash));
-    const who = viewers[viewer];
-    const view = who ? seenBy(await loadDraft(db, site), who) : null;
+    const view = viewFor(await loadDraft(db, site), viewer);
     if (!view)
-      return reply
-        .type('text/html; charset=utf-8')
-        .header('content-security-policy', "default-src 'none'")
-        .send(
-          '<!doctype html><html lang="en"><head><title>Nothing to see</title></head><body><p>This reader would see nothing: the site does not open for them. Raise the site in Share to change that.</p></body></html>',
-        );
+      return nothingToSee(
+        reply,
+        'This reader would see nothing: the site does not open for them. Raise the site in Share to change that.',
+      );
     // Addresses lead from the preview's entrance to the server's root.
     const root = '../'.repeat(4);
     const materials = Object.values(view.materials);
@@ -65,7 +126,7 @@ export function previewRoutes(
     );
     if (!page) throw notFound('This page');
     // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
-    const { html, style, frames } = renderPage(page.input, assets.names);
+    const { html, style, frames } = renderPage(page.input, assets.names, { text: noticeFor(viewer) });
     return reply
       .type('text/html; charset=utf-8')
       .header('cache-control', 'private, no-store')

@@ -1,8 +1,13 @@
-import { and, eq, isNotNull } from 'drizzle-orm';
-import { reaches } from '#core/content/height.ts';
-import type { FileTree } from '#core/release/manifest.ts';
+import { and, eq, isNotNull, sql } from 'drizzle-orm';
+import { reachOf, type Viewer } from '#core/access/viewer.ts';
+import { type Height, lowest, reaches } from '#core/content/height.ts';
+import type { Draft } from '#core/content/site.ts';
+import { narrowed, siteReach } from '#core/release/narrowed.ts';
+import type { FileTree, Manifest } from '#core/release/manifest.ts';
+import { searchEngines } from '../db/ceilings.ts';
 import type { Database } from '../db/connect.ts';
-import { formerAddresses, linkKeys, releases, sites } from '../db/schema.ts';
+import { ceilings, formerAddresses, linkKeys, releases, sites } from '../db/schema.ts';
+import { stillOpen } from './still-open.ts';
 
 /** One way into a site that is open now. */
 export interface Entrance {
@@ -14,6 +19,45 @@ export interface Entrance {
 }
 export type Found = { entrance: Entrance } | { movedTo: string } | null;
 
+/** A site in the server's own list. */
+export interface ListedSite {
+  title: string;
+  path: string;
+  /** Search engines may find it; others stand in no list that says they may not. */
+  indexable: boolean;
+  /** Paths of its pages below its own. */
+  pages: string[];
+}
+
+/** The live release of a site, and what of it lies above its ceiling now. */
+interface LiveSite {
+  id: string;
+  address: string | null;
+  /** How high the site itself is open. */
+  reach: Height;
+  indexable: boolean;
+  source: Draft;
+  manifest: Manifest;
+  /** The same copy without what is closed; null when nothing is. */
+  lower: Draft | null;
+}
+
+/** What a release is served by, read in one statement, so that no publish or closing can come in between. */
+const columns = {
+  site: sites,
+  manifest: releases.manifest,
+  source: releases.source,
+  ceilings: sql<Record<string, Height>>`coalesce(
+    (select jsonb_object_agg(${ceilings.thing}, ${ceilings.height}) from ${ceilings} where ${ceilings.siteId} = ${sites.id}),
+    '{}'::jsonb)`,
+};
+interface Row {
+  site: typeof sites.$inferSelect;
+  manifest: Manifest;
+  source: Draft;
+  ceilings: Record<string, Height>;
+}
+
 /** Names of entrances that were looked up are remembered up to this many; then all are forgotten. */
 const remembered = 2000;
 
@@ -24,12 +68,22 @@ const remembered = 2000;
 export class PublicSites {
   readonly #db: Database;
   readonly #onForget: () => Promise<void>;
+  readonly #onUntidy: (site: string) => void;
   readonly #found = new Map<string, Promise<Found>>();
+  #listed: Promise<ListedSite[]> | null = null;
 
-  /** @param onForget told whenever what is open may have changed */
-  constructor(db: Database, onForget: () => Promise<void> = async () => {}) {
+  /**
+   * @param onForget told whenever what is open may have changed
+   * @param onUntidy told of a site whose live release holds something that is closed
+   */
+  constructor(
+    db: Database,
+    onForget: () => Promise<void> = async () => {},
+    onUntidy: (site: string) => void = () => {},
+  ) {
     this.#db = db;
     this.#onForget = onForget;
+    this.#onUntidy = onUntidy;
   }
 
   /**
@@ -38,6 +92,7 @@ export class PublicSites {
    */
   async forget(): Promise<void> {
     this.#found.clear();
+    this.#listed = null;
     await this.#onForget();
   }
 
@@ -49,28 +104,70 @@ export class PublicSites {
     return this.#remember(`link ${key}`, () => this.#lookUpLink(key));
   }
 
-  /** Public sites, for the server's own list; those closed to strangers are not in it. */
-  async listed(): Promise<{ title: string; path: string; indexable: boolean; pages: string[] }[]> {
+  /**
+   * Public sites, for the server's own list; those closed to strangers are not in it. Remembered until something is
+   * opened or closed.
+   */
+  listed(): Promise<ListedSite[]> {
+    if (this.#listed) return this.#listed;
+    const looking = this.#lookUpListed();
+    this.#listed = looking;
+    looking.catch(() => {
+      if (this.#listed === looking) this.#listed = null;
+    });
+    return looking;
+  }
+
+  async #lookUpListed(): Promise<ListedSite[]> {
     const rows = await this.#db
-      .select({ site: sites, manifest: releases.manifest, source: releases.source })
+      .select(columns)
       .from(sites)
       .innerJoin(releases, eq(releases.id, sites.liveRelease))
       .where(and(eq(sites.height, 'public'), isNotNull(sites.address)))
       .orderBy(sites.title);
-    return rows.flatMap(({ site, manifest, source }) =>
-      manifest.public && site.address
-        ? [
-            {
-              title: source.site.title,
-              path: `/${site.address}/`,
-              indexable: source.site.searchEngines && site.searchEngines,
-              pages: Object.keys(manifest.public)
-                .filter((path) => path.endsWith('index.html'))
-                .map((path) => path.slice(0, -'index.html'.length)),
-            },
-          ]
-        : [],
-    );
+    const all: ListedSite[] = [];
+    for (const row of rows) {
+      const live = this.#live(row);
+      const tree = this.#treeFor(live, { kind: 'stranger' });
+      if (!tree || !live.address) continue;
+      all.push({
+        title: live.source.site.title,
+        path: `/${live.address}/`,
+        indexable: live.indexable,
+        pages: Object.keys(tree)
+          .filter((path) => path.endsWith('index.html'))
+          .map((path) => path.slice(0, -'index.html'.length)),
+      });
+    }
+    return all;
+  }
+
+  /** Asks for what is closed. It stands in the database before its maker is told so, whatever has been made since. */
+  #live({ site, manifest, source, ceilings: written }: Row): LiveSite {
+    const closed = new Map(Object.entries(written));
+    const lower = narrowed(source, closed);
+    if (lower) this.#onUntidy(site.id);
+    return {
+      id: site.id,
+      address: site.address,
+      reach: lowest([siteReach(source, closed), site.height]),
+      indexable: source.site.searchEngines && site.searchEngines && !closed.has(searchEngines),
+      source,
+      manifest,
+      lower,
+    };
+  }
+
+  /** The files of one way in, as far as they are open now. */
+  #treeFor({ reach, source, lower, manifest }: LiveSite, viewer: Viewer): FileTree | null {
+    if (!reaches(reach, reachOf(viewer))) return null;
+    const tree =
+      viewer.kind === 'stranger'
+        ? manifest.public
+        : viewer.kind === 'page-link'
+          ? (manifest.pageLinks[viewer.page] ?? null)
+          : manifest.siteLink;
+    return tree && lower ? stillOpen(tree, source, lower, viewer) : tree;
   }
 
   #remember(name: string, lookUp: () => Promise<Found>): Promise<Found> {
@@ -85,15 +182,14 @@ export class PublicSites {
 
   async #lookUpAddress(address: string): Promise<Found> {
     const [row] = await this.#db
-      .select({ site: sites, manifest: releases.manifest, source: releases.source })
+      .select(columns)
       .from(sites)
       .innerJoin(releases, eq(releases.id, sites.liveRelease))
       .where(eq(sites.address, address));
     if (row) {
-      const tree = row.manifest.public;
-      if (row.site.height !== 'public' || !tree) return null;
-      const indexable = row.site.searchEngines && row.source.site.searchEngines;
-      return { entrance: { tree, indexable, secret: false } };
+      const live = this.#live(row);
+      const tree = this.#treeFor(live, { kind: 'stranger' });
+      return tree && { entrance: { tree, indexable: live.indexable, secret: false } };
     }
     const [former] = await this.#db
       .select({ address: sites.address })
@@ -108,14 +204,15 @@ export class PublicSites {
 
   async #lookUpLink(key: string): Promise<Found> {
     const [row] = await this.#db
-      .select({ site: sites, thing: linkKeys.thing, manifest: releases.manifest })
+      .select({ ...columns, thing: linkKeys.thing })
       .from(linkKeys)
       .innerJoin(sites, eq(sites.id, linkKeys.siteId))
       .innerJoin(releases, eq(releases.id, sites.liveRelease))
       .where(eq(linkKeys.key, key));
-    if (!row || !reaches(row.site.height, 'unlisted')) return null;
-    const tree =
-      row.thing === row.site.id ? row.manifest.siteLink : (row.manifest.pageLinks[row.thing] ?? null);
+    if (!row) return null;
+    const viewer: Viewer =
+      row.thing === row.site.id ? { kind: 'site-link' } : { kind: 'page-link', page: row.thing };
+    const tree = this.#treeFor(this.#live(row), viewer);
     return tree && { entrance: { tree, indexable: false, secret: true } };
   }
 }

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import type { Draft } from '#core/content/site.ts';
 import { byRank } from '#core/content/page.ts';
-import type { Executor } from '../db/connect.ts';
+import type { Database, Executor } from '../db/connect.ts';
 import { contentOf } from '../db/edit.ts';
 import { materials, pages, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
@@ -31,4 +31,19 @@ export async function loadDraft(db: Executor, site: SiteRow): Promise<Draft> {
     pages: pageRows.map(contentOf.page).sort(byRank),
     materials: materialRows.map(contentOf.material),
   };
+}
+
+/** A maker's site with everything in it at one revision, read in one go. */
+export function draftAt(
+  db: Database,
+  account: string,
+  site: string,
+): Promise<{ draft: Draft; revision: number; site: SiteRow }> {
+  return db.transaction(
+    async (tx) => {
+      const row = await ownSite(tx, account, site);
+      return { draft: await loadDraft(tx, row), revision: row.revision, site: row };
+    },
+    { isolationLevel: 'repeatable read', accessMode: 'read only' },
+  );
 }

@@ -3,32 +3,37 @@ import type { FastifyInstance } from 'fastify';
 import {
   changeSite,
   checkAddress,
+  closeNow,
   createSite,
   getSite,
   listSites,
   redoEdit,
   renewLink,
+  shownNow,
   undoEdit,
 } from '#contract/sites.ts';
 import { addressSchema, suggestAddresses } from '#core/content/address.ts';
 import type { Site } from '#core/content/site.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
-import { edit, freeAddress, redo, undo } from '../db/edit.ts';
+import type { Commands } from '../commands/commands.ts';
+import { freeAddress } from '../db/edit.ts';
 import { newId, newKey } from '../db/new-id.ts';
 import { formerAddresses, linkKeys, sites } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
 import { emptyPage } from '../pages/new-page.ts';
-import { closeAtOnce, lowersSomething } from '../publish/close-at-once.ts';
-import type { PublishDeps } from '../publish/publish.ts';
-import { liveStatement } from './live-statement.ts';
+import { liveStatement, shownToReaders } from './live-statement.ts';
 import { loadDraft, ownSite } from './load-draft.ts';
 import { patchAfter, siteState } from './site-state.ts';
 
 /** Makes a site with its home page. A new site is private. */
-export async function makeSite(db: Database, account: string, title: string): Promise<string> {
+export async function makeSite(
+  { db, commands }: { db: Database; commands: Commands },
+  account: string,
+  title: string,
+): Promise<string> {
   const site: Site = {
     id: newId(),
     title,
@@ -39,12 +44,12 @@ export async function makeSite(db: Database, account: string, title: string): Pr
     evidenceWanted: 3,
   };
   await db.transaction(async (tx) => {
-    await tx.insert(sites).values({ ...site, accountId: account, revision: 0 });
+    await tx.insert(sites).values({ ...site, accountId: account, revision: 0, ceilingsKnown: true });
     await tx.insert(linkKeys).values({ thing: site.id, siteId: site.id, key: newKey() });
   });
   const home = { ...emptyPage('home', 'a0', 'home'), title };
   const scope = { site: site.id, account };
-  await edit(db, scope, { label: 'New site' }, (running) => running.insert('page', home));
+  await commands.run(scope, { label: 'New site' }, (running) => running.insert('page', home));
   return site.id;
 }
 
@@ -60,9 +65,14 @@ async function isFree(db: Database, site: string, address: string): Promise<bool
 
 export function siteRoutes(
   app: FastifyInstance,
-  deps: PublishDeps & { open: PublicSites; limits: { maxFileBytes: number; maxTotalBytes: number } },
+  deps: {
+    db: Database;
+    commands: Commands;
+    open: PublicSites;
+    limits: { maxFileBytes: number; maxTotalBytes: number };
+  },
 ): void {
-  const { db, open, limits } = deps;
+  const { db, commands, open, limits } = deps;
 
   handle(app, listSites, async (_, request) =>
     db
@@ -73,7 +83,7 @@ export function siteRoutes(
   );
 
   handle(app, createSite, async ({ body }, request) => {
-    const id = await makeSite(db, makerOf(request).id, body.title);
+    const id = await makeSite(deps, makerOf(request).id, body.title);
     return { id, title: body.title };
   });
 
@@ -83,24 +93,35 @@ export function siteRoutes(
 
   handle(app, changeSite, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
-    const result = await edit(db, scope, body, async (running) => {
+    const result = await commands.run(scope, body, async (running) => {
       const address = body.change.address;
       if (address) await freeAddress(running.tx, scope.site, address);
       await running.update('site', scope.site, body.change);
     });
-    await open.forget();
     return patchAfter(db, scope, result);
   });
 
-  for (const [route, step] of [
-    [undoEdit, undo],
-    [redoEdit, redo],
+  handle(app, shownNow, async ({ params, body }, request) => {
+    const shown = await shownToReaders(db, await ownSite(db, makerOf(request).id, params.site));
+    return { things: body.things.filter((thing) => shown.has(thing)) };
+  });
+
+  handle(app, closeNow, async ({ params, body }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    await ownSite(db, scope.account, scope.site);
+    const result = await commands.run(scope, { label: 'Closed now' }, async (running) =>
+      running.close(body.things),
+    );
+    return patchAfter(db, scope, result);
+  });
+
+  for (const [route, direction] of [
+    [undoEdit, 'undo'],
+    [redoEdit, 'redo'],
   ] as const)
-    handle(app, route, async ({ params }, request) => {
+    handle(app, route, async ({ params, body }, request) => {
       const scope = { site: params.site, account: makerOf(request).id };
-      const result = await step(db, scope);
-      if (lowersSomething(result.changes)) await closeAtOnce(deps, scope);
-      await open.forget();
+      const result = await commands[direction](scope, body?.sure ?? false);
       return { ...(await patchAfter(db, scope, result)), label: result.label };
     });
 

@@ -159,7 +159,12 @@ export class TestMaker {
   }
 
   async publish(site: string): Promise<PublishJob> {
-    let job = await this.call(startPublish, { params: { site }, body: { name: '' } });
+    return this.finished(site, await this.call(startPublish, { params: { site }, body: { name: '' } }));
+  }
+
+  /** Waits for a publish that was started. */
+  async finished(site: string, started: PublishJob): Promise<PublishJob> {
+    let job = started;
     while (job.state === 'running') {
       await new Promise((resolve) => setTimeout(resolve, 20));
       job = await this.call(getPublishJob, { params: { site, job: job.id } });

@@ -3,6 +3,7 @@ import type { SeenPart } from '#core/access/seen-by.ts';
 import { standingBeside } from '#core/content/beside.ts';
 import { factsLine } from '#core/content/facts-line.ts';
 import type { PageInput, Card } from '../render/page-input.ts';
+import { CreditsView } from './credits-view.tsx';
 import { OpeningView } from './opening-view.tsx';
 import { Pair } from './pair.tsx';
 import { PartView } from './part-view.tsx';
@@ -200,6 +201,13 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
           {slots.opening ? slots.opening(opening) : opening}
           {page.kind === 'project' && <Facts input={input} />}
           <Parts input={input} />
+          {page.credits.length > 0 && (
+            <section className="band">
+              <div className="wrap">
+                <CreditsView credits={page.credits} />
+              </div>
+            </section>
+          )}
           {page.kind === 'home' && <Wall cards={input.cards} toRoot={input.toRoot} label="Projects" />}
         </Main>
         {page.kind === 'project' && <Next input={input} />}

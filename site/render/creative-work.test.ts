@@ -20,6 +20,7 @@ const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
     facts: { ...noFacts, ...facts },
     cover: noCover,
     parent: null,
+    credits: [],
     opening: { layout: 'words', pictures: [] },
     parts: [],
   },

@@ -12,6 +12,14 @@ export interface RenderedPage {
   frames: string[];
 }
 
+/** Said above a page that is only a preview. No released page has one. */
+export interface Notice {
+  text: string;
+}
+
+const noticeStyle =
+  '.preview-notice{position:sticky;top:0;z-index:9;margin:0;padding:.5rem 1rem;background:#1e2430;color:#fff;font:500 .875rem/1.25rem system-ui,sans-serif;text-align:center}@media print{.preview-notice{display:none}}';
+
 /** A part of a page that opens something from elsewhere in place. */
 const framesIn = ({ media }: PageInput): string[] => [
   ...new Set(
@@ -24,18 +32,25 @@ const framesIn = ({ media }: PageInput): string[] => [
 /**
  * One page as a whole HTML document. Pure: equal inputs give equal bytes. Readable without any script; the one
  * script tag only adds the lightbox and what plays in place.
+ *
+ * @param notice what is said above it, where it is no released page
  */
-export function renderPage(input: PageInput, assets: SiteAssets): RenderedPage {
+export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice): RenderedPage {
   const declarations = new CollectedDeclarations();
   const body = renderToStaticMarkup(
     <DeclarationsContext value={declarations}>
       <a className="skip" href="#main">
         Skip to content
       </a>
+      {notice && (
+        <p className="preview-notice" role="note">
+          {notice.text}
+        </p>
+      )}
       <PageView input={input} />
     </DeclarationsContext>,
   );
-  const style = declarations.css();
+  const style = declarations.css() + (notice ? noticeStyle : '');
   const { page, path, siteTitle, toRoot, base, preview } = input;
   const title = page.kind === 'home' || !page.title ? siteTitle : `${page.title}, by ${siteTitle}`;
   const head = renderToStaticMarkup(

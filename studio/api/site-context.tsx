@@ -15,6 +15,7 @@ import { getSite, type Live, type Patch, redoEdit, undoEdit } from '#contract/si
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Site } from '#core/content/site.ts';
+import { AskDialog } from '../ui/ask-dialog.tsx';
 import { Loading, Trouble } from '../ui/states.tsx';
 import { call, Refusal } from './call.ts';
 import { SaveQueue, type SaveState } from './save-queue.ts';
@@ -30,7 +31,7 @@ interface SiteApi {
   changePage(id: string, change: Partial<Page>, label: string, mergeKey: string): void;
   changeMaterial(id: string, change: Partial<Material>, label: string, mergeKey: string): void;
   /** Saves what is pending first, then runs a command and lays its patch over the copy. */
-  run<P extends Patch>(command: () => Promise<P>): Promise<P | null>;
+  run<P extends Patch>(command: () => Promise<P | null>): Promise<P | null>;
   setLive(live: Live): void;
   flush(): Promise<void>;
   /** Says that words are being typed which no change holds yet. */
@@ -81,6 +82,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       }),
   );
   const saving = useSyncExternalStore(queue.subscribe, () => queue.state);
+  const [asking, setAsking] = useState<{ direction: 'undo' | 'redo'; sentence: string } | null>(null);
 
   const query = useQuery({
     queryKey: key(id),
@@ -111,10 +113,11 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
     [client, id],
   );
   const run = useCallback(
-    async <P extends Patch>(command: () => Promise<P>): Promise<P | null> => {
+    async <P extends Patch>(command: () => Promise<P | null>): Promise<P | null> => {
       await queue.flush();
       try {
         const patch = await command();
+        if (!patch) return null;
         queue.builtOn(patch);
         apply(patch);
         return patch;
@@ -130,10 +133,18 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
   const setTyping = useCallback((typing: boolean) => queue.setTyping(typing), [queue]);
   const state = query.data;
   const step = useCallback(
-    async (direction: 'undo' | 'redo') => {
-      const patch = await run(() =>
-        call(direction === 'undo' ? undoEdit : redoEdit, { params: { site: id } }),
-      );
+    async (direction: 'undo' | 'redo', sure = false) => {
+      const route = direction === 'undo' ? undoEdit : redoEdit;
+      const patch = await run(async () => {
+        try {
+          return await call(route, { params: { site: id }, body: { sure } });
+        } catch (error) {
+          // What was lowered would be raised: its maker is asked first.
+          if (!(error instanceof Refusal) || error.problem.code !== 'would-raise') throw error;
+          setAsking({ direction, sentence: error.message });
+          return null;
+        }
+      });
       if (patch) toast(`${direction === 'undo' ? 'Undone' : 'Done again'}: ${patch.label}`);
     },
     [id, run],
@@ -208,7 +219,24 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
         }}
       />
     );
-  return <SiteContext value={api}>{children}</SiteContext>;
+  return (
+    <SiteContext value={api}>
+      {children}
+      <AskDialog
+        open={asking !== null}
+        title={asking?.direction === 'redo' ? 'Raise it again?' : 'Take the lowering back?'}
+        answers={[
+          {
+            name: asking?.direction === 'redo' ? 'Do it again' : 'Undo it',
+            run: () => asking && void step(asking.direction, true),
+          },
+        ]}
+        onClose={() => setAsking(null)}
+      >
+        <p>{asking?.sentence}</p>
+      </AskDialog>
+    </SiteContext>
+  );
 }
 
 function withChange(

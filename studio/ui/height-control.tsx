@@ -1,12 +1,22 @@
 import { Check, ChevronDown } from 'lucide-react';
-import { DropdownMenu, RadioGroup } from 'radix-ui';
+import { DropdownMenu } from 'radix-ui';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
 import { type Height, heightLevel } from '#core/content/height.ts';
 import { HeightGlyph } from './height-glyph.tsx';
 import { fromTheTop, heightMeanings, heightNames } from './height-names.ts';
 
-const holderName = ({ heldBy }: EffectiveHeight): string =>
-  heldBy ? (heldBy.kind === 'site' ? 'the site' : heldBy.title || 'its page') : '';
+function holderName({ heldBy }: EffectiveHeight): string {
+  switch (heldBy?.kind) {
+    case undefined:
+      return '';
+    case 'site':
+      return 'the site';
+    case 'page':
+      return heldBy.title || 'its page';
+    case 'put-away':
+      return 'being put away';
+  }
+}
 
 /** The height in words, with what holds it there. */
 export function heightSentence(effective: EffectiveHeight): string {
@@ -85,48 +95,5 @@ export function HeightRow({ effective, onChange, of, compact = false }: HeightRo
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
-  );
-}
-
-const gaugeWords: Record<Height, string> = {
-  public: 'Open sky. At your address, listed here, and findable if you wish.',
-  unlisted: 'Long string. Anyone with the link.',
-  invited: 'Short string. People holding a pass.',
-  private: 'On the ground. Only you.',
-};
-
-/** The largest size, for the whole site: a gauge from the ground to the open sky. */
-export function HeightGauge({ height, onChange }: { height: Height; onChange: (height: Height) => void }) {
-  return (
-    <div className="gauge">
-      <svg className="land" viewBox="0 0 272 58" preserveAspectRatio="none" aria-hidden="true">
-        <path d="M0 22c60-16 130 6 190-4s60-10 82-8v48H0z" fill="#A9C79B" />
-        <path d="M0 38c70-14 140 4 200-6 40-6 60-4 72-2v28H0z" fill="#7DA386" />
-      </svg>
-      <RadioGroup.Root
-        value={height}
-        onValueChange={(value) => onChange(value as Height)}
-        aria-label="Height of the site"
-      >
-        {fromTheTop.map((one) => (
-          <RadioGroup.Item key={one} value={one} className="gauge-option">
-            <svg width="46" height="92" viewBox="0 0 46 92" aria-hidden="true">
-              {one === height ? (
-                <>
-                  <path d="M23 4l18 17-18 25L5 21z" fill="var(--vermilion)" />
-                  <path d="M23 4v42M5 21h36" stroke="#fff" strokeOpacity=".35" />
-                </>
-              ) : (
-                <circle cx="23" cy="22" r="6" fill="#fff" stroke="#7A5A28" strokeWidth="2" />
-              )}
-            </svg>
-            <span className="words">
-              <b>{heightNames[one]}</b>
-              {gaugeWords[one]}
-            </span>
-          </RadioGroup.Item>
-        ))}
-      </RadioGroup.Root>
-    </div>
   );
 }

@@ -14,9 +14,9 @@ export const pageWidths = [
 ] as const;
 export type PageWidth = (typeof pageWidths)[number]['name'];
 
-/** Address at which a page is seen as its maker's visitors would see it. */
-export const seenAt = (site: string, page: Pick<Page, 'kind' | 'slug'>): string =>
-  `/studio/see/${site}/maker/${page.kind === 'home' ? '' : `${page.slug}/`}`;
+/** Address at which a page is seen as visitors would get it, by the way most of them come. */
+export const seenAt = (site: string, page: Pick<Page, 'id'>): string =>
+  `/studio/see/${site}/visitors/${page.id}`;
 
 /** Above a page being composed: which one it is, where it stands, and how wide it is shown. */
 export function ComposeBar({

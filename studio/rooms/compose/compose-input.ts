@@ -1,4 +1,5 @@
-import { seenBy, seenPart } from '#core/access/seen-by.ts';
+import { seenBy } from '#core/access/seen-by.ts';
+import { seenPart } from '#core/access/seen-part.ts';
 import { draftPaths } from '#contract/material-paths.ts';
 import type { DocumentContent } from '#core/content/document.ts';
 import { creditsOf } from '#core/content/credits-of.ts';
@@ -25,7 +26,9 @@ export function composeInput(
   const withEmpty = {
     ...view,
     pages: view.pages.map((seen) =>
-      seen.id === page.id ? { ...seen, parts: page.parts.map((part) => seenPart(part, credits)) } : seen,
+      seen.id === page.id
+        ? { ...seen, parts: page.parts.flatMap((part) => seenPart(part, credits) ?? []) }
+        : seen,
     ),
   };
   const sources = draftSources(Object.values(view.materials), contents, draftPaths, '/');

@@ -1,10 +1,12 @@
 import { toast } from 'sonner';
+import { closeNow, shownNow } from '#contract/sites.ts';
 import type { Material } from '#core/content/material.ts';
 import { placeAfter } from '#core/content/beside.ts';
 import { newPart } from '#core/content/new-part.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Part, PartKind } from '#core/content/part.ts';
 import { partsFor } from '#core/content/parts-for.ts';
+import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useStable } from '../../ui/use-stable.ts';
 import { partNames } from './part-words.ts';
@@ -16,7 +18,7 @@ const newId = () => crypto.randomUUID().slice(0, 13);
  * that moment, so that what was typed while something was being fetched stays.
  */
 export function useParts({ id: pageId }: Pick<Page, 'id'>) {
-  const { changePage, now } = useSite();
+  const { changePage, now, run } = useSite();
   const page = () => now().pages.find(({ id }) => id === pageId);
   const partsNow = (): readonly Part[] => page()?.parts ?? [];
   const set = (parts: Part[], label: string, step: string) =>
@@ -29,6 +31,24 @@ export function useParts({ id: pageId }: Pick<Page, 'id'>) {
       `insert ${first?.id ?? ''}`,
     );
     return first?.id ?? '';
+  };
+  /** Where readers can see it, the notice also offers to take it from them at once. */
+  const tellTakenOff = async (part: Part) => {
+    const said = `${partNames[part.kind]} taken off.`;
+    const params = { site: now().site.id };
+    const things = [part.id];
+    const shown = await call(shownNow, { params, body: { things } }).catch(() => null);
+    if (!shown || shown.things.length === 0) return toast(`${said} Undo brings it back.`);
+    return toast(`${said} Readers see it until you publish. Undo brings it back.`, {
+      duration: 12_000,
+      action: {
+        label: 'Take it from readers now',
+        onClick: () =>
+          void run(() => call(closeNow, { params, body: { things } })).then((closed) => {
+            if (closed) toast('Readers cannot see it any more.');
+          }),
+      },
+    });
   };
   return useStable({
     /** Changes one part; quick successive changes of the same kind are one step of undo. */
@@ -94,7 +114,7 @@ export function useParts({ id: pageId }: Pick<Page, 'id'>) {
         `${partNames[part.kind]} taken off`,
         `remove ${id}`,
       );
-      toast(`${partNames[part.kind]} taken off. Undo brings it back.`);
+      void tellTakenOff(part);
     },
   });
 }

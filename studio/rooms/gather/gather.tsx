@@ -12,6 +12,7 @@ import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useTypedIn } from '../../api/use-typed-in.ts';
 import { useUploads } from '../../api/uploads-context.tsx';
+import { useDeleting } from '../../ui/use-deleting.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
@@ -100,18 +101,20 @@ export function Gather() {
       }),
     [navigate, run, site.id],
   );
-  const bin = async () => {
-    const inUse = chosen.filter((id) => used.has(id)).length;
-    const gone = await run(() =>
-      call(deleteMaterials, { params: { site: site.id }, body: { materials: [...chosen] } }),
-    );
-    if (!gone) return;
-    setChosen([]);
-    setLookingAt(null);
-    toast(
-      `${chosen.length} deleted${inUse > 0 ? `, ${inUse} of them taken off pages` : ''}. Undo brings everything back.`,
-    );
-  };
+  const deleting = useDeleting();
+  const bin = () =>
+    deleting.ask(chosen, chosen.length === 1 ? 'this' : `these ${chosen.length}`, async (readers) => {
+      const inUse = chosen.filter((id) => used.has(id)).length;
+      const gone = await run(() =>
+        call(deleteMaterials, { params: { site: site.id }, body: { materials: [...chosen], readers } }),
+      );
+      if (!gone) return;
+      setChosen([]);
+      setLookingAt(null);
+      toast(
+        `${chosen.length} deleted${inUse > 0 ? `, ${inUse} of them taken off pages` : ''}. Undo brings everything back.`,
+      );
+    });
 
   const move = async (ids: readonly string[], project: string | null) => {
     const moved = await run(() =>
@@ -138,6 +141,7 @@ export function Gather() {
     <DropFiles onFiles={onFiles} onText={onText} className={`gather ${current ? 'with-facts' : ''}`}>
       {(pick) => (
         <>
+          {deleting.dialog}
           <div className="gather-main">
             <div className="flex flex-wrap items-center gap-x-6 gap-y-3 px-4 pt-5 pb-4 md:px-6">
               <h1>Gather</h1>

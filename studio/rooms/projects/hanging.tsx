@@ -14,6 +14,7 @@ import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Bow } from '../../ui/bow.tsx';
 import { HeightChip } from '../../ui/height-control.tsx';
+import { useDeleting } from '../../ui/use-deleting.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { needInWords } from './need-words.ts';
 import { PageState } from './page-state.tsx';
@@ -52,18 +53,20 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
     void navigate(made.page);
   };
   const putAway = () => {
-    changePage(
-      page.id,
-      { archived: true, height: 'private' },
-      `${page.title || 'Project'} put away`,
-      `${page.id} archived`,
-    );
+    changePage(page.id, { archived: true }, `${page.title || 'Project'} put away`, `${page.id} archived`);
     toast('Put away: nobody can open it. Undo brings it back, and so does the list below.');
   };
-  const remove = async () => {
-    const gone = await run(() => call(deletePage, { params: { site, page: page.id } }));
-    if (gone) toast(`${page.title || 'The project'} is deleted. Undo brings it back.`);
-  };
+  const deleting = useDeleting();
+  const remove = () =>
+    deleting.ask([page.id], page.title || 'this project', async (readers) => {
+      const gone = await run(() => call(deletePage, { params: { site, page: page.id }, body: { readers } }));
+      if (gone)
+        toast(
+          readers === 'now'
+            ? `${page.title || 'The project'} is deleted, and closed to readers. Undo brings it back as a draft.`
+            : `${page.title || 'The project'} is deleted. Undo brings it back.`,
+        );
+    });
   return (
     <li
       ref={setNodeRef}
@@ -71,6 +74,7 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
       style={{ transform: CSS.Translate.toString(transform), transition: transition ?? undefined }}
     >
       {cord}
+      {deleting.dialog}
       <Link to={to} className="cover" tabIndex={-1} aria-hidden="true">
         <Bow className="peg" />
         {material ? (
@@ -137,7 +141,7 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
                 <Archive size={18} aria-hidden="true" />
                 <span>
                   <b>Put away</b>
-                  <small>Private at once, and off this wall; nothing is deleted</small>
+                  <small>Closed to everybody at once, and off this wall; nothing is deleted</small>
                 </span>
               </DropdownMenu.Item>
               <DropdownMenu.Item className="menu-item" onSelect={() => void remove()}>

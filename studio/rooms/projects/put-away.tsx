@@ -1,11 +1,31 @@
+import { useState } from 'react';
+import { effectiveHeight } from '#core/access/effective-height.ts';
+import type { Height } from '#core/content/height.ts';
 import type { Page } from '#core/content/page.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { AskDialog } from '../../ui/ask-dialog.tsx';
+import { heightNames } from '../../ui/height-names.ts';
 import { plural } from './need-words.ts';
 
 /** Projects that were put away, each with the way back. */
 export function PutAway({ projects }: { projects: readonly Page[] }) {
-  const { changePage } = useSite();
+  const { state, changePage } = useSite();
+  const [asked, setAsked] = useState<{ page: Page; height: Height } | null>(null);
   if (projects.length === 0) return null;
+  const hang = (page: Page, change: Partial<Page> = {}) =>
+    changePage(
+      page.id,
+      { archived: false, ...change },
+      `${page.title || 'Project'} hung up again`,
+      `${page.id} archived`,
+    );
+  const ask = (page: Page) => {
+    const pages = state.pages.map((one) => (one.id === page.id ? { ...one, archived: false } : one));
+    const { height } = effectiveHeight({ ...state, pages }, { page: page.id });
+    // Only a site that readers know can open it again.
+    if (height === 'private' || !state.live.release) hang(page);
+    else setAsked({ page, height });
+  };
   return (
     <details className="mt-8">
       <summary className="note cursor-pointer">{plural(projects.length, 'project')} put away</summary>
@@ -13,23 +33,31 @@ export function PutAway({ projects }: { projects: readonly Page[] }) {
         {projects.map((page) => (
           <li key={page.id} className="flex items-center gap-3">
             <span>{page.title || 'Untitled project'}</span>
-            <button
-              type="button"
-              className="btn sm"
-              onClick={() =>
-                changePage(
-                  page.id,
-                  { archived: false },
-                  `${page.title || 'Project'} hung up again`,
-                  `${page.id} archived`,
-                )
-              }
-            >
+            <button type="button" className="btn sm" onClick={() => ask(page)}>
               Hang it up again<span className="sr-only">: {page.title || 'Untitled project'}</span>
             </button>
           </li>
         ))}
       </ul>
+      <AskDialog
+        open={asked !== null}
+        title="Hang it up as it was?"
+        leave="Leave it put away"
+        answers={[
+          { name: 'Hang it up, Private', run: () => asked && hang(asked.page, { height: 'private' }) },
+          {
+            name: `Hang it up, ${heightNames[asked?.height ?? 'public']}`,
+            run: () => asked && hang(asked.page),
+          },
+        ]}
+        onClose={() => setAsked(null)}
+      >
+        <p>
+          {asked?.page.title || 'This project'} was {heightNames[asked?.height ?? 'public']} before it was put
+          away. Readers get nothing of it now; hung up as {heightNames[asked?.height ?? 'public']}, it opens
+          again with your next publish.
+        </p>
+      </AskDialog>
     </details>
   );
 }

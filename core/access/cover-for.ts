@@ -1,0 +1,19 @@
+import { type Cover, noCover, type Page } from '../content/page.ts';
+import { materialsOf, type Part } from '../content/part.ts';
+
+/**
+ * The cover for somebody who is shown some of a page's parts. A cover is a pick among pictures, not a place of its own:
+ * where its picture stands on the page, in parts that are all kept from them, the cover is kept from them as well. A
+ * picture that stands in no part was chosen for the cover alone, or stands in the opening.
+ *
+ * @param shown those of the page's parts that they are shown
+ */
+export function coverFor(
+  { cover, opening, parts }: Pick<Page, 'cover' | 'opening' | 'parts'>,
+  shown: readonly Part[],
+): Cover {
+  const { picture } = cover;
+  if (picture === null || opening.pictures.includes(picture)) return cover;
+  const standsIn = (list: readonly Part[]) => list.some((part) => materialsOf(part).includes(picture));
+  return standsIn(shown) || !standsIn(parts) ? cover : noCover;
+}

@@ -1,0 +1,56 @@
+import { type Height, lowest } from '../content/height.ts';
+import type { Id } from '../content/id.ts';
+import type { Page } from '../content/page.ts';
+import type { Draft } from '../content/site.ts';
+import { ownHeight } from './own-height.ts';
+
+/** What of a page decides how high it and its parts fly. */
+export type PageHeights = Pick<Page, 'id' | 'parent' | 'height' | 'archived'> & {
+  parts: readonly { id: Id; height: Height }[];
+};
+/** What of a draft decides how high everything in it flies. */
+export interface DraftHeights {
+  site: Pick<Draft['site'], 'id' | 'height'>;
+  pages: readonly PageHeights[];
+}
+
+/** Heights of all pages and parts, worked out in one pass. */
+export interface Heights {
+  /** The site's own. */
+  site: Height;
+  /** Of each page, below the site: the lowest of its own and those of the pages it stands in. */
+  pages: ReadonlyMap<Id, Height>;
+  /** Of each part, below the site, by its page and its own id. */
+  parts: ReadonlyMap<Id, ReadonlyMap<Id, Height>>;
+}
+
+/**
+ * Effective heights of everything below the site. Add the site's own to know what a reader gets: it is kept apart, since
+ * a whole site is opened and closed in one place.
+ *
+ * A page whose parents are missing or form a circle has no place in the tree: it is private, and so is what stands on it.
+ */
+export function heightsOf({ site, pages }: DraftHeights): Heights {
+  const byId = new Map(pages.map((page) => [page.id, page]));
+  const known = new Map<Id, Height>();
+  const heightOf = (page: PageHeights, below: ReadonlySet<Id>): Height => {
+    const ready = known.get(page.id);
+    if (ready !== undefined) return ready;
+    let height = ownHeight(page);
+    if (page.parent !== null) {
+      const parent = byId.get(page.parent);
+      const path = new Set(below).add(page.id);
+      height = parent && !path.has(parent.id) ? lowest([height, heightOf(parent, path)]) : 'private';
+    }
+    known.set(page.id, height);
+    return height;
+  };
+  const ofPages = new Map<Id, Height>();
+  const ofParts = new Map<Id, Map<Id, Height>>();
+  for (const page of pages) {
+    const height = heightOf(page, new Set());
+    ofPages.set(page.id, height);
+    ofParts.set(page.id, new Map(page.parts.map((part) => [part.id, lowest([height, part.height])])));
+  }
+  return { site: site.height, pages: ofPages, parts: ofParts };
+}

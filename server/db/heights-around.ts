@@ -1,0 +1,64 @@
+import { eq } from 'drizzle-orm';
+import type { DraftHeights, PageHeights } from '#core/access/heights-of.ts';
+import type { Page } from '#core/content/page.ts';
+import type { Transaction } from './connect.ts';
+import type { RowChange } from './edit.ts';
+import { pages, sites } from './schema.ts';
+
+type PageChange = Extract<RowChange, { table: 'page' }>;
+
+/** Whether a change of a page moved it or its parts in height; of one that came or went, always. */
+function movesPage({ before, after }: PageChange): boolean {
+  return (
+    !before ||
+    !after ||
+    before.height !== after.height ||
+    before.parent !== after.parent ||
+    before.archived !== after.archived
+  );
+}
+
+function movesParts({ before, after }: PageChange): boolean {
+  const was = new Map(before?.parts.map(({ id, height }) => [id, height]));
+  const is = after?.parts ?? [];
+  return was.size !== is.length || is.some(({ id, height }) => was.get(id) !== height);
+}
+
+/**
+ * How high everything of a site flew before and after some changes, which have been written; null when none of them can
+ * have moved anything, so that typing costs nothing here.
+ */
+export async function heightsAround(
+  tx: Transaction,
+  site: string,
+  changes: readonly RowChange[],
+): Promise<{ before: DraftHeights; after: DraftHeights } | null> {
+  const ofSite = changes.find((change) => change.table === 'site');
+  const ofPages = changes.filter((change) => change.table === 'page');
+  const siteMoves = ofSite && ofSite.before?.height !== ofSite.after?.height;
+  if (!siteMoves && !ofPages.some((change) => movesPage(change) || movesParts(change))) return null;
+
+  const [row] = await tx.select({ height: sites.height }).from(sites).where(eq(sites.id, site));
+  const height = row?.height ?? 'private';
+  const rows: PageHeights[] = await tx
+    .select({
+      id: pages.id,
+      parent: pages.parent,
+      height: pages.height,
+      archived: pages.archived,
+      parts: pages.parts,
+    })
+    .from(pages)
+    .where(eq(pages.siteId, site));
+  const before = new Map<string, PageHeights>(rows.map((page) => [page.id, page]));
+  // A page that was changed twice was first as the first of its changes has it.
+  for (const { id, before: was } of [...ofPages].reverse()) {
+    const page: Page | null = was;
+    if (page) before.set(id, page);
+    else before.delete(id);
+  }
+  return {
+    before: { site: { id: site, height: ofSite?.before?.height ?? height }, pages: [...before.values()] },
+    after: { site: { id: site, height }, pages: rows },
+  };
+}

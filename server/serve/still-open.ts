@@ -1,0 +1,56 @@
+import { seenBy, type SiteView } from '#core/access/seen-by.ts';
+import type { Viewer } from '#core/access/viewer.ts';
+import type { Draft } from '#core/content/site.ts';
+import type { FileTree } from '#core/release/manifest.ts';
+import { draftSources } from '#site/render/draft-sources.ts';
+import { pageInputs } from '#site/render/page-input.ts';
+
+/** Paths that stand for files only in what they are made of: enough to tell whether two pages are made of the same. */
+const stand = {
+  picture: (shown: unknown, size: number) => JSON.stringify([shown, size]),
+  file: (material: { id: string }, as: string) => `${material.id} ${as}`,
+};
+
+/** What each page of a view is made of, by its path, as text that is equal for equal pages. */
+function madeOf(view: SiteView): Map<string, string> {
+  const sources = draftSources(Object.values(view.materials), new Map(), stand, '');
+  return new Map(
+    pageInputs(view, sources).map(({ path, input }) => [
+      `${path}index.html`,
+      // A document's words are not at hand here; the document itself stands for them.
+      JSON.stringify([
+        input,
+        input.page.parts.map((part) => 'material' in part && view.materials[part.material ?? '']),
+      ]),
+    ]),
+  );
+}
+
+/**
+ * Of one entrance's files, those that may be handed out while a release holds something above its ceiling and no narrower
+ * one has been made yet: pages that would be the same in it, files of materials that would still be shown, and what
+ * belongs to no page. Everything else is closed, and what a file belongs to has to be known for it to be open.
+ *
+ * @param released the live release's copy
+ * @param lower the same without what is closed
+ */
+export function stillOpen(tree: FileTree, released: Draft, lower: Draft, viewer: Viewer): FileTree | null {
+  const before = seenBy(released, viewer);
+  const after = seenBy(lower, viewer);
+  if (!before || !after) return null;
+  const [was, is] = [madeOf(before), madeOf(after)];
+  const open: FileTree = {};
+  for (const [path, file] of Object.entries(tree)) {
+    if (
+      path.endsWith('index.html')
+        ? was.get(path) === is.get(path) && is.has(path)
+        : mayStay(path, file.of, after)
+    )
+      open[path] = file;
+  }
+  return open;
+}
+
+/** Shared style sheets, fonts and scripts show nothing of anybody's. */
+const mayStay = (path: string, of: readonly string[] | undefined, after: SiteView): boolean =>
+  path.startsWith('assets/') || (of?.some((id) => Object.hasOwn(after.materials, id)) ?? false);
