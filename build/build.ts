@@ -1,29 +1,13 @@
 import { rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import esbuild from 'esbuild';
 import { build as vite } from 'vite';
 import { buildDatabaseTemplate } from './database-template.ts';
 import { buildSiteAssets } from './site-assets.ts';
+import { program } from './program.ts';
 import { compressStudio } from './compress-studio.ts';
 
 const root = join(import.meta.dirname, '..');
 const dist = join(root, 'dist');
-
-/** Bundles a program for Node; packages stay outside, our own code goes in. */
-const program = (entry: string, name: string) =>
-  esbuild.build({
-    absWorkingDir: root,
-    entryPoints: { [name]: entry },
-    outdir: dist,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    packages: 'external',
-    jsx: 'automatic',
-    sourcemap: true,
-    logLevel: 'warning',
-  });
 
 /** Builds everything a start needs into dist/. */
 export async function buildAll(): Promise<void> {
@@ -33,6 +17,7 @@ export async function buildAll(): Promise<void> {
     buildDatabaseTemplate(join(dist, 'pglite-template.tar.gz')),
     program('server/main.ts', 'server'),
     program('server/readers/reader-main.ts', 'reader'),
+    program('server/reading/reading-main.ts', 'reading'),
     program('demo/seed-and-start.ts', 'demo'),
     vite({ root: join(root, 'studio'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' }),
   ]);

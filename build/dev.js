@@ -13,6 +13,7 @@ const tsx = ['--import', 'tsx'];
 if (!existsSync(join(root, 'dist/pglite-template.tar.gz')))
   spawnSync(process.execPath, [...tsx, 'build/database-template.ts'], { cwd: root, stdio: 'inherit' });
 spawnSync(process.execPath, [...tsx, 'build/site-assets.ts'], { cwd: root, stdio: 'inherit' });
+spawnSync(process.execPath, [...tsx, 'build/reading-program.ts'], { cwd: root, stdio: 'inherit' });
 
 const start = (command, args, environment = {}) =>
   spawn(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...environment } });

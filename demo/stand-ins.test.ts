@@ -3,7 +3,6 @@ import { join } from 'node:path';
 import type { LinkFacts } from '#core/content/link.ts';
 import { Outgoing } from '#server/links/outgoing.ts';
 import { type LinkDeps, readLink } from '#server/links/read-link.ts';
-import { BoundedQueue } from '#server/media/bounded-queue.ts';
 import { TestServer } from '#server/testing/test-server.ts';
 import { type StandIns, startStandIns } from '../standins/stand-ins.ts';
 
@@ -18,7 +17,7 @@ beforeAll(async () => {
   deps = {
     db: server.database.db,
     blobs: server.blobs,
-    decoding: new BoundedQueue(1),
+    reading: server.reading,
     outgoing: new Outgoing([standIns.origin]),
     limits: { maxPixels: 1e8 },
   };
@@ -30,7 +29,7 @@ afterAll(async () => {
 });
 
 const read = (path: string): Promise<LinkFacts> =>
-  readLink(deps, standIns.origin + path, 'http://studio.test');
+  readLink(deps, 'somebody', standIns.origin + path, 'http://studio.test');
 
 describe('stand-ins', () => {
   test('one page may be shown inside others, one refuses; both bring a picture that is kept here', async () => {
@@ -69,7 +68,7 @@ describe('stand-ins', () => {
   test('they are reached only where the server was told so', async () => {
     const strict = new Outgoing();
     await expect(
-      readLink({ ...deps, outgoing: strict }, `${standIns.origin}/open`, 'http://studio.test'),
+      readLink({ ...deps, outgoing: strict }, 'somebody', `${standIns.origin}/open`, 'http://studio.test'),
     ).rejects.toThrow('private network');
     await strict.close();
   });

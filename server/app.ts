@@ -15,7 +15,7 @@ import { Outgoing } from './links/outgoing.ts';
 import { linkRoutes } from './links/routes.ts';
 import { problems } from './http/problems-plugin.ts';
 import type { BlobStore } from './media/blob-store.ts';
-import { BoundedQueue, decodingWidth } from './media/bounded-queue.ts';
+import type { Reading } from './reading/reading.ts';
 import { mediaRoutes } from './media/routes.ts';
 import { pageRoutes } from './pages/routes.ts';
 import { publishRoutes } from './publish/routes.ts';
@@ -31,6 +31,8 @@ import { siteRoutes } from './sites/routes.ts';
 export interface AppDeps {
   db: Database;
   blobs: BlobStore;
+  /** Where bytes from outside are looked into. */
+  reading: Reading;
   assets: StoredAssets;
   config: Config;
   /** Changes whenever the renderer's code does. */
@@ -44,7 +46,7 @@ export interface AppDeps {
 
 /** Puts the plugins together. Each concern has its own scope: the public side never meets a session or a cookie. */
 export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
-  const { db, blobs, assets, config, studioFolder } = deps;
+  const { db, blobs, reading, assets, config, studioFolder } = deps;
   const ready = new ReadyResponses(64 * 1024 * 1024);
   const app = Fastify({
     // Public files that were asked for lately are answered before anything else looks at the request.
@@ -59,12 +61,11 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   });
   await app.register(problems);
 
-  const decoding = new BoundedQueue(decodingWidth());
   const publishing = {
     db,
     blobs,
     assets,
-    decoding,
+    reading,
     rendererVersion: deps.rendererVersion,
     publicOrigin: deps.config.publicOrigin,
   };
@@ -112,7 +113,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     await maker.register(sessionScope, { db });
 
     accountRoutes(maker, { db, config });
-    const gathering = { db, blobs, decoding, commands, limits: config };
+    const gathering = { db, blobs, reading, commands, limits: config };
     siteRoutes(maker, { db, commands, open, limits: config });
     pageRoutes(maker, { db, commands });
     mediaRoutes(maker, gathering);

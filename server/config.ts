@@ -1,6 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { z } from 'zod';
+import { type ReadingLimits, readingLimits } from './reading/reading.ts';
 
 const flag = z
   .enum(['0', '1', 'true', 'false'])
@@ -28,6 +29,8 @@ const environmentSchema = z.object({
   MAX_FILE_MB: z.coerce.number().positive().default(100),
   MAX_TOTAL_MB: z.coerce.number().positive().default(2048),
   MAX_MEGAPIXELS: z.coerce.number().positive().default(100),
+  READING_SECONDS: z.coerce.number().positive().default(30),
+  READING_MB: z.coerce.number().min(256).default(512),
 });
 
 export interface Config {
@@ -51,6 +54,8 @@ export interface Config {
   /** Of all originals of one maker together. */
   maxTotalBytes: number;
   maxPixels: number;
+  /** Limits of the processes that look into files from outside. */
+  reading: ReadingLimits;
 }
 
 /** Reads the environment once, at the start. Throws a ZodError that names the variable at fault. */
@@ -70,5 +75,10 @@ export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config
     maxFileBytes: read.MAX_FILE_MB * 1024 * 1024,
     maxTotalBytes: read.MAX_TOTAL_MB * 1024 * 1024,
     maxPixels: read.MAX_MEGAPIXELS * 1_000_000,
+    reading: {
+      ...readingLimits(availableParallelism()),
+      readMs: read.READING_SECONDS * 1000,
+      mostBytes: read.READING_MB * 1024 * 1024,
+    },
   };
 }

@@ -9,8 +9,9 @@ import { ceilingsOfOlderData } from './db/ceilings-of-older-data.ts';
 import { openPglite, openPostgres } from './db/connect.ts';
 import { lockDataFolder } from './db/data-folder-lock.ts';
 import { FolderBlobStore } from './media/blob-store.ts';
-import type { RenderDeps } from './publish/render-entrance.ts';
+import type { PublishDeps } from './publish/publish.ts';
 import { storeAssets } from './publish/site-assets.ts';
+import { Reading } from './reading/reading.ts';
 import { Readers } from './readers/readers.ts';
 
 export interface Places {
@@ -20,8 +21,10 @@ export interface Places {
   studio: string;
   /** The file whose content stands for the renderer's code. */
   code: string;
-  /** The program of a reading process. */
+  /** The program of a process that answers readers. */
   reader: string;
+  /** The program of a process that looks into files from outside. */
+  reading: string;
 }
 
 /** Where everything is below the project's folder, built or not. */
@@ -32,6 +35,7 @@ export const placesIn = (root: string, code: string): Places => ({
   studio: join(root, 'dist/studio'),
   code,
   reader: join(root, 'dist/reader.js'),
+  reading: join(root, 'dist/reading.js'),
 });
 
 export interface Running {
@@ -39,7 +43,7 @@ export interface Running {
   /** Takes requests from now on, or says in a sentence why it cannot. @returns the address */
   listen(): Promise<string>;
   /** What publishing outside a request needs, for seeding and for benches. */
-  publishing: RenderDeps;
+  publishing: PublishDeps;
   /** Stops taking requests, finishes those that run, closes the database and gives the data folder back. */
   stop(): Promise<void>;
 }
@@ -65,9 +69,11 @@ export async function open(
         });
     await ceilingsOfOlderData(database.db);
     const blobs = await FolderBlobStore.open(join(config.dataDir, 'blobs'));
+    const reading = new Reading(places.reading, join(config.dataDir, 'blobs'), config.reading);
     const publishing = {
       db: database.db,
       blobs,
+      reading,
       assets: await storeAssets(places.siteAssets, blobs),
       rendererVersion: createHash('sha256')
         .update(await readFile(places.code))
@@ -83,6 +89,7 @@ export async function open(
       (stopping ??= (async () => {
         await readers?.stop();
         await app.close();
+        reading.close();
         if (socket) await rm(socket, { recursive: true, force: true });
         await database.close();
         await unlock();

@@ -1,13 +1,10 @@
-import { BoundedQueue, decodingWidth } from '../media/bounded-queue.ts';
 import { type PublishDeps, tidy } from '../publish/publish.ts';
-import type { RenderDeps } from '../publish/render-entrance.ts';
 import { Commands } from './commands.ts';
 
 /** What writing and publishing need where nobody is being served yet: while a demo is seeded, and in benches. */
-export function outsideRequests(deps: RenderDeps): PublishDeps & { commands: Commands } {
-  const publishing = { ...deps, decoding: new BoundedQueue(decodingWidth()) };
+export function outsideRequests(publishing: PublishDeps): PublishDeps & { commands: Commands } {
   const commands = new Commands({
-    db: deps.db,
+    db: publishing.db,
     open: { forget: async () => {} },
     tidy: async (site) => {
       await tidy(publishing, site);

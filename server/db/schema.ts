@@ -206,7 +206,12 @@ export const documentContents = pgTable(
   {
     original: text('original').notNull(),
     version: integer('version').notNull(),
-    content: jsonb('content').$type<DocumentContent>().notNull(),
+    /** Where it was kept by earlier versions, which put all of it here. */
+    content: jsonb('content').$type<DocumentContent>(),
+    /** Hash of it as JSON, in the store: it may be long, and the database answers one question at a time. */
+    stored: text('stored'),
+    /** Hashes of the pictures that stand in it. */
+    pictures: jsonb('pictures').$type<string[]>().notNull().default([]),
   },
   (table) => [primaryKey({ columns: [table.original, table.version] })],
 );

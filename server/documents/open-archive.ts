@@ -1,31 +1,53 @@
-import { unzipSync } from 'fflate';
+import { Unzip, UnzipInflate } from 'fflate';
 import { Problem } from '../http/problem.ts';
 
-/** Unpacked, an office file may take this much; one that says more is not a document but a trap. */
-const mostBytes = 400 * 1024 * 1024;
+/** What comes out of an office file may be this much in all, and this much of it words in XML; more is no document. */
+const mostBytes = 200 * 1024 * 1024;
+const mostXmlBytes = 32 * 1024 * 1024;
+const mostFiles = 5000;
+/** Bytes unpacked in one go. Deflate makes at most 1032 bytes of one (zlib's technical details), so that is 16 MB. */
+const pieceBytes = 16 * 1024;
+
+const tooLarge = () =>
+  new Problem(
+    413,
+    'too-large-inside',
+    'Unpacked, this document is larger than 200 MB, or has more than 32 MB of words. Save its pictures smaller, or a part of it, and add it again.',
+  );
 
 /**
- * Files of a ZIP archive, such as every DOCX, ODT, PPTX and ODP is.
+ * Files of a ZIP archive, such as every DOCX, ODT, PPTX and ODP is. What the archive says of its sizes is not believed:
+ * what really comes out is counted, and unpacking stops where it is too much.
  *
- * @param wanted which of its files, by name
- * @throws Problem when it is broken, or would unpack to far more than a document has
+ * @param wanted which of its files, by name; the others are unpacked and counted all the same
+ * @throws Problem when it is broken, or unpacks to far more than a document has
  */
 export function openArchive(bytes: Uint8Array, wanted: (name: string) => boolean): Map<string, Uint8Array> {
-  let total = 0;
+  const files = new Map<string, Uint8Array>();
+  let [total, xml, count, ended] = [0, 0, 0, 0];
   try {
-    const files = unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
-        total += originalSize;
-        if (total > mostBytes)
-          throw new Problem(
-            413,
-            'too-large-inside',
-            'Unpacked, this document is larger than 400 MB. Save its pictures smaller and add it again.',
-          );
-        return wanted(name);
-      },
+    const unzip = new Unzip((file) => {
+      if (++count > mostFiles) throw tooLarge();
+      const keeps = wanted(file.name);
+      const pieces: Uint8Array[] = [];
+      file.ondata = (error, piece, final) => {
+        if (error) throw error;
+        total += piece.length;
+        if (/\.(xml|rels)$/i.test(file.name)) xml += piece.length;
+        if (total > mostBytes || xml > mostXmlBytes) throw tooLarge();
+        if (keeps) pieces.push(piece);
+        if (final) {
+          ended++;
+          if (keeps) files.set(file.name, Buffer.concat(pieces));
+        }
+      };
+      file.start();
     });
-    return new Map(Object.entries(files));
+    unzip.register(UnzipInflate);
+    for (let from = 0; from < bytes.length; from += pieceBytes)
+      unzip.push(bytes.subarray(from, from + pieceBytes), from + pieceBytes >= bytes.length);
+    if (count === 0 || ended < count) throw new Error('cut off');
+    return files;
   } catch (error) {
     if (error instanceof Problem) throw error;
     throw new Problem(

@@ -1,14 +1,20 @@
 import type { PageWord } from '#core/content/document.ts';
 import { type OpenPdf, withPage } from './pdfium.ts';
 
+/** To the units below: more digits would only be kept, and mean nothing. */
+const rounded = (share: number): number => Math.round(share * 100_000) / 100_000;
+
 /** Boxes are asked for on a page of this many units a side, so that turned and cut pages come out right. */
 const units = 100_000;
 
 /**
  * The words of a page with their boxes, in the order in which the file has them. Letters that lie next to each other
  * without a blank between them are one word.
+ *
+ * @param most words at most
+ * @returns null when there are more
  */
-export function pageWords(pdf: OpenPdf, index: number): PageWord[] {
+export function pageWords(pdf: OpenPdf, index: number, most: number): PageWord[] | null {
   const { pdfium } = pdf;
   return withPage(pdf, index, (page) => {
     const textPage = pdfium._FPDFText_LoadPage(page);
@@ -22,10 +28,10 @@ export function pageWords(pdf: OpenPdf, index: number): PageWord[] {
         if (letters !== '' && box.right >= box.left)
           words.push({
             text: letters,
-            x: box.left,
-            y: box.top,
-            width: box.right - box.left,
-            height: box.bottom - box.top,
+            x: rounded(box.left),
+            y: rounded(box.top),
+            width: rounded(box.right - box.left),
+            height: rounded(box.bottom - box.top),
             startsLine,
           });
         if (letters !== '') startsLine = false;
@@ -33,6 +39,8 @@ export function pageWords(pdf: OpenPdf, index: number): PageWord[] {
         box = { left: 1, top: 1, right: 0, bottom: 0 };
       };
       const count = pdfium._FPDFText_CountChars(textPage);
+      // A word of a page has no more than so many letters either, on average.
+      if (count > most * 20) return null;
       for (let at = 0; at < count; at++) {
         const code = pdfium._FPDFText_GetUnicode(textPage, at);
         const letter = code > 0 ? String.fromCodePoint(code) : ' ';
@@ -40,6 +48,7 @@ export function pageWords(pdf: OpenPdf, index: number): PageWord[] {
           finish();
           startsLine = true;
         } else if (/\s/.test(letter)) finish();
+        else if (words.length > most) return null;
         else {
           letters += letter;
           const [l, r, b, t] = [pointer, pointer + 8, pointer + 16, pointer + 24];
@@ -66,7 +75,7 @@ export function pageWords(pdf: OpenPdf, index: number): PageWord[] {
         }
       }
       finish();
-      return words;
+      return words.length > most ? null : words;
     } finally {
       pdfium.wasmExports.free(pointer);
       pdfium._FPDFText_ClosePage(textPage);

@@ -34,6 +34,20 @@ const countWords = (pieces: readonly DocumentPiece[]): number =>
     .flatMap((piece) => (piece.type === 'words' ? blocksText(piece.blocks).split(/\s+/) : []))
     .filter(Boolean).length;
 
+/** How deep things stand in each other; found without calling itself, since that is what a trap is made for. */
+function levelsOf(pieces: readonly DocumentPiece[]): number {
+  let deepest = 0;
+  const open: [unknown, number][] = pieces.map((piece) => [piece, 0]);
+  for (let next = open.pop(); next; next = open.pop()) {
+    const [value, level] = next;
+    deepest = Math.max(deepest, level);
+    if (typeof value !== 'object' || value === null) continue;
+    // Objects and lists take turns, so two steps are one level.
+    for (const inside of Object.values(value)) open.push([inside, level + 0.5]);
+  }
+  return deepest;
+}
+
 /** Structure with its pictures stored: neighbouring blocks are one piece, a picture is one of its own. */
 async function piecesOf(
   structure: readonly Structure[],
@@ -152,13 +166,15 @@ async function contentOf(
   }
 }
 
-/** A text of this many bytes is some ten thousand pages; more is not there to be read in place. */
-const mostTextBytes = 5 * 1024 * 1024;
+/** A text of this many bytes is some five hundred pages; more is not there to be read in place. */
+const mostTextBytes = 1024 * 1024;
+/** Lists in lists in lists: a document of people has three or four levels. */
+const mostLevels = 30;
 const tooLong = () =>
   new Problem(
     413,
     'too-long',
-    'There is more text in this document than can be shown in place, more than 5 MB. Save the part you want to show by itself.',
+    'There is more text in this document than can be shown in place, more than 1 MB. Save the part you want to show by itself.',
   );
 
 /**
@@ -182,6 +198,12 @@ export async function readDocument(
       0,
     );
     if (letters > mostTextBytes) throw tooLong();
+    if (levelsOf(content.pieces) > mostLevels)
+      throw new Problem(
+        422,
+        'too-deep',
+        `In this document, lists or quotes stand in each other more than ${mostLevels} deep. Save it with fewer levels and add it again.`,
+      );
     return { facts: { format, pages: [], words: countWords(content.pieces) }, content, cover: null };
   } catch (error) {
     if (error instanceof Problem) throw error;

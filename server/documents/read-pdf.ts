@@ -7,6 +7,15 @@ import { pageWords } from './page-words.ts';
 import { withPage, withPdf } from './pdfium.ts';
 
 export const mostPages = 300;
+/** Some four hundred words a page of the longest. */
+const mostWords = 120_000;
+
+const tooManyWords = () =>
+  new Problem(
+    413,
+    'too-many-words',
+    'This PDF has more than 120,000 words. Save the pages you want to show as a PDF of their own.',
+  );
 
 export interface ReadPdf {
   facts: DocumentFacts;
@@ -35,6 +44,7 @@ export async function readPdf(path: string, hash: string): Promise<ReadPdf> {
           );
         const pages: DocumentFacts['pages'] = [];
         const words: DocumentContent['pages'] = [];
+        let count = 0;
         for (let at = 0; at < pdf.pageCount; at++) {
           pages.push(
             withPage(pdf, at, (page) => ({
@@ -42,14 +52,15 @@ export async function readPdf(path: string, hash: string): Promise<ReadPdf> {
               heightPt: pdf.pdfium._FPDF_GetPageHeight(page),
             })),
           );
-          words.push(pageWords(pdf, at));
-          // A long document must not keep everybody else waiting.
-          await new Promise(setImmediate);
+          const ofPage = pageWords(pdf, at, mostWords - count);
+          if (!ofPage) throw tooManyWords();
+          count += ofPage.length;
+          words.push(ofPage);
         }
         const [first] = pages;
         if (!first) throw new Error('no pages');
         return {
-          facts: { format: 'pdf', pages, words: words.reduce((sum, page) => sum + page.length, 0) },
+          facts: { format: 'pdf', pages, words: count },
           content: { pages: words, pieces: [], leftOut: 0 },
           cover: drawPage(pdf, 0, pageSizePx(first)),
         };

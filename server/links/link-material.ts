@@ -44,7 +44,7 @@ export async function addLink(
   };
   const before = await there();
   if (before) return before;
-  const facts = await readLink(deps, url, by);
+  const facts = await readLink(deps, scope.account, url, by);
   // Reading takes seconds, in which another tab may have gathered the same address.
   const meanwhile = await there();
   if (meanwhile) return meanwhile;
@@ -76,7 +76,7 @@ export async function readLinkAgain(
     .where(and(eq(materials.accountId, scope.account), eq(materials.id, id)));
   const link: Material | undefined = row && contentOf.material(row);
   if (link?.kind !== 'link') throw notFound('This link');
-  const facts = await readLink(deps, link.facts.url, by);
+  const facts = await readLink(deps, scope.account, link.facts.url, by);
   const { title, caption } = link;
   // A page that does not answer now keeps what it said when it did.
   const kept =

@@ -15,7 +15,6 @@ import {
 } from '#contract/sites.ts';
 import { webAddressIn, webAddressSchema } from '#contract/web-address.ts';
 import type { LinkFacts } from '#core/content/link.ts';
-import { BoundedQueue } from '../media/bounded-queue.ts';
 import { TestServer } from '../testing/test-server.ts';
 import { Outgoing, type OutgoingError } from './outgoing.ts';
 import { type LinkDeps, readLink } from './read-link.ts';
@@ -195,11 +194,11 @@ describe('reading a page', () => {
     const deps: LinkDeps = {
       db: server.database.db,
       blobs: server.blobs,
-      decoding: new BoundedQueue(1),
+      reading: server.reading,
       outgoing: new Outgoing([origin]),
       limits: { maxPixels: 1e8 },
     };
-    return readLink(deps, origin + path, by).finally(() => deps.outgoing.close());
+    return readLink(deps, 'somebody', origin + path, by).finally(() => deps.outgoing.close());
   };
 
   test('its words and picture are kept here; a picture that is a sign, an SVG, or elsewhere inside is not', async () => {

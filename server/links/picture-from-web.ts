@@ -2,7 +2,6 @@ import { Readable } from 'node:stream';
 import { mine } from '#core/content/provenance.ts';
 import { Problem } from '../http/problem.ts';
 import { type ImportDeps, importMaterial, type Imported } from '../media/import-material.ts';
-import { kindOfFile } from '../media/kind-of-file.ts';
 import { OutgoingError } from './outgoing.ts';
 import type { LinkDeps } from './read-link.ts';
 
@@ -42,14 +41,17 @@ export async function addPictureFromWeb(
   });
   const { status, body, cut } = answer;
   if (status !== 200 || cut || body.byteLength === 0) throw notThere();
-  const hash = await deps.blobs.put(body);
-  const kind = await kindOfFile(deps.blobs.pathOf(hash), body.byteLength, '').catch(() => null);
-  if (kind?.kind !== 'picture') throw notThere();
   const name = fileNameIn(answer.url);
-  return importMaterial(
-    deps,
-    scope,
-    { name, stream: Readable.from(body) },
-    { alt, provenance: { ...mine, whose: 'someone-else', source: url } },
-  );
+  try {
+    return await importMaterial(
+      deps,
+      scope,
+      { name, stream: Readable.from(body), only: 'picture' },
+      { alt, provenance: { ...mine, whose: 'someone-else', source: url } },
+    );
+  } catch (error) {
+    // Whatever it is, its maker asked for a picture; but that there is no room is for them to know.
+    if (error instanceof Problem && error.code !== 'full') throw notThere();
+    throw error;
+  }
 }

@@ -1,3 +1,4 @@
+import { Readable } from 'node:stream';
 import { type LinkFacts, type LinkState } from '#core/content/link.ts';
 import { mayBeFramed } from '#core/links/framing.ts';
 import { readEmbed } from '#core/links/oembed.ts';
@@ -5,17 +6,15 @@ import { pageFacts, type PageFacts } from '#core/links/page-facts.ts';
 import type { Database } from '../db/connect.ts';
 import { Problem } from '../http/problem.ts';
 import type { BlobStore } from '../media/blob-store.ts';
-import type { BoundedQueue } from '../media/bounded-queue.ts';
-import { kindOfFile } from '../media/kind-of-file.ts';
+import type { Reading } from '../reading/reading.ts';
 import { rememberPreviews } from '../media/previews.ts';
-import { readPicture } from '../media/read-picture.ts';
 import { type Fetched, type Outgoing, OutgoingError } from './outgoing.ts';
 import { textFromBytes } from './text-from-bytes.ts';
 
 export interface LinkDeps {
   db: Database;
   blobs: BlobStore;
-  decoding: BoundedQueue;
+  reading: Reading;
   outgoing: Outgoing;
   limits: { maxPixels: number };
 }
@@ -56,21 +55,26 @@ const framingHeaders = ({ headers }: Fetched) => {
 
 /** Fetches the picture of a page and keeps it, or null: a link without a picture is still a link. */
 async function fetchPicture(
-  { db, blobs, decoding, outgoing, limits: { maxPixels } }: LinkDeps,
+  { db, blobs, reading, outgoing, limits: { maxPixels } }: LinkDeps,
   url: string | null,
+  account: string,
 ): Promise<LinkFacts['picture']> {
   if (!url) return null;
   try {
     const { status, body, cut } = await outgoing.fetch(url, limits.picture);
     if (stateOf(status) !== 'read' || cut || body.byteLength === 0) return null;
-    const hash = await blobs.put(body);
-    const path = blobs.pathOf(hash);
-    const kind = await kindOfFile(path, body.byteLength, '');
-    if (kind.kind !== 'picture') return null;
-    const { facts, previews } = await decoding.run(() => readPicture(path, kind.format, maxPixels));
-    if (Math.min(facts.widthPx, facts.heightPx) < smallestPicturePx) return null;
-    await rememberPreviews(db, blobs, hash, previews);
-    return { hash, widthPx: facts.widthPx, heightPx: facts.heightPx, colour: facts.colour };
+    const arrival = await blobs.receive(Readable.from([body]), body.byteLength);
+    try {
+      const read = await reading.run('picture', { ...arrival, name: '', maxPixels }, account);
+      if (!read || Math.min(read.facts.widthPx, read.facts.heightPx) < smallestPicturePx) return null;
+      const { facts, previews } = read;
+      const { hash } = arrival;
+      await rememberPreviews(db, hash, previews);
+      await blobs.keep(arrival);
+      return { hash, widthPx: facts.widthPx, heightPx: facts.heightPx, colour: facts.colour };
+    } finally {
+      await blobs.discard(arrival);
+    }
   } catch (error) {
     // Not a picture, too slow, inside a private network: the page is shown without one.
     if (error instanceof OutgoingError || error instanceof Problem) return null;
@@ -123,10 +127,11 @@ const nothing: PageFacts = { title: '', description: '', site: '', picture: null
  * Reads what a link leads to: what the page says about itself, its picture, whether it may be shown inside another page,
  * and how a host's clip is played. A page that does not answer is still a link, with that as its state.
  *
+ * @param account whose link it is
  * @param by origin of the pages that would show it
  * @throws Problem 422 when the address lies where no reader could follow
  */
-export async function readLink(deps: LinkDeps, url: string, by: string): Promise<LinkFacts> {
+export async function readLink(deps: LinkDeps, account: string, url: string, by: string): Promise<LinkFacts> {
   const facts: LinkFacts = {
     format: 'link',
     url,
@@ -156,7 +161,7 @@ export async function readLink(deps: LinkDeps, url: string, by: string): Promise
   const state = stateOf(page.status);
   if (state !== 'read') return { ...facts, state };
   const type = page.headers.get('content-type') ?? '';
-  if (/^image\//i.test(type)) return { ...facts, picture: await fetchPicture(deps, page.url) };
+  if (/^image\//i.test(type)) return { ...facts, picture: await fetchPicture(deps, page.url, account) };
   if (!/html/i.test(type)) return facts;
   const said = page.body.byteLength > 0 ? pageFacts(textFromBytes(page.body, type)) : nothing;
   const base = resolved(said.base, page.url) ?? page.url;
@@ -166,7 +171,7 @@ export async function readLink(deps: LinkDeps, url: string, by: string): Promise
     title: said.title || embed?.title.slice(0, 160) || '',
     description: said.description,
     site: said.site || embed?.provider.slice(0, 120) || '',
-    picture: await fetchPicture(deps, embed?.picture ?? resolved(said.picture, base)),
+    picture: await fetchPicture(deps, embed?.picture ?? resolved(said.picture, base), account),
     framing: mayBeFramed(framingHeaders(page), page.url, by) ? 'allowed' : 'refused',
     player: embed?.player ?? null,
   };

@@ -46,6 +46,11 @@ export class FolderBlobStore implements BlobStore {
     return store;
   }
 
+  /** The same folder, for a process that only helps the one that owns it. */
+  static attach(folder: string): FolderBlobStore {
+    return new FolderBlobStore(folder);
+  }
+
   pathOf(hash: string): string {
     if (!/^[0-9a-f]{64}$/.test(hash)) throw new Error(`Not a hash: ${hash}`);
     return join(this.#folder, hash.slice(0, 2), hash.slice(2));

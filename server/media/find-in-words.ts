@@ -7,13 +7,19 @@ import { queryWords } from '#core/words/plain-words.ts';
 import type { Database } from '../db/connect.ts';
 import { contentOf } from '../db/edit.ts';
 import { materials, materialWords } from '../db/schema.ts';
+import type { BlobStore } from './blob-store.ts';
 import { contentsOf } from '../documents/document-contents.ts';
+
+interface Deps {
+  db: Database;
+  blobs: BlobStore;
+}
 
 /** PostgreSQL's tsvector holds less than a megabyte; a document of more different words is found by the first of them. */
 const mostWords = 30_000;
 const longestWord = 100;
 /** Materials whose words are written in one go. */
-const atATime = 200;
+const atATime = 20;
 
 /** Everything a material is found by: its words first, its document's after them. */
 function wordsOf(material: Material, document: string): string {
@@ -37,7 +43,7 @@ function wordsOf(material: Material, document: string): string {
 }
 
 /** Brings what is found up to date with what was changed since somebody last looked. */
-async function refresh(db: Database, account: string): Promise<void> {
+async function refresh({ db, blobs }: Deps, account: string): Promise<void> {
   for (;;) {
     const rows = await db
       .select({ material: materials })
@@ -53,6 +59,7 @@ async function refresh(db: Database, account: string): Promise<void> {
     if (rows.length === 0) return;
     const contents = await contentsOf(
       db,
+      blobs,
       rows.flatMap(({ material }) => (material.kind === 'document' ? [material.original] : [])),
     );
     const values = rows.map(({ material: row }) => {
@@ -80,11 +87,11 @@ async function refresh(db: Database, account: string): Promise<void> {
  * Ids of a maker's materials in which every word of the query begins some word: in their titles, captions, alt texts,
  * tags, makers, transcripts and documents. Words under a black-out are in no document's words.
  */
-export async function findInWords(db: Database, account: string, query: string): Promise<string[]> {
+export async function findInWords(deps: Deps, account: string, query: string): Promise<string[]> {
   const wanted = queryWords(query);
   if (wanted.length === 0) return [];
-  await refresh(db, account);
-  const rows = await db
+  await refresh(deps, account);
+  const rows = await deps.db
     .select({ id: materialWords.material })
     .from(materialWords)
     .innerJoin(materials, eq(materials.id, materialWords.material))

@@ -1,6 +1,5 @@
 import { eq, notInArray, sql, sum } from 'drizzle-orm';
 import type { Readable } from 'node:stream';
-import type { DocumentContent } from '#core/content/document.ts';
 import type { MaterialKind } from '#core/content/material.ts';
 import type { Database } from '../db/connect.ts';
 import type { Material } from '#core/content/material.ts';
@@ -8,24 +7,19 @@ import type { Commands } from '../commands/commands.ts';
 import { type EditResult, noEdit } from '../db/edit.ts';
 import { materials } from '../db/schema.ts';
 import { rememberContent } from '../documents/document-contents.ts';
-import { readDocument } from '../documents/read-document.ts';
 import { Problem } from '../http/problem.ts';
-import type { Arrival, BlobStore } from './blob-store.ts';
-import type { BoundedQueue } from './bounded-queue.ts';
-import { kindOfFile } from './kind-of-file.ts';
+import type { BlobStore } from './blob-store.ts';
+import type { Reading } from '../reading/reading.ts';
 import { type KindAndFacts, newMaterial } from './new-material.ts';
-import { type Preview, previewFrom } from './preview-from.ts';
 import { rememberPreviews } from './previews.ts';
-import { readPicture } from './read-picture.ts';
-import { readRecording } from './read-recording.ts';
 import { titleFromFileName } from './title-from-file-name.ts';
 
 export interface ImportDeps {
   db: Database;
   commands: Commands;
   blobs: BlobStore;
-  /** Decoding is heavy: all imports of the server share one bounded queue. */
-  decoding: BoundedQueue;
+  /** Where files from outside are looked into. */
+  reading: Reading;
   limits: { maxFileBytes: number; maxPixels: number; maxTotalBytes: number };
 }
 
@@ -36,34 +30,15 @@ export interface Imported {
   duplicate: boolean;
 }
 
-interface Read {
-  of: KindAndFacts;
-  takenOn: string | null;
-  previews: readonly Preview[];
-  content: DocumentContent | null;
-}
-
-/** Reads a file that has arrived, whatever kind it is. */
-async function read({ blobs, limits }: ImportDeps, arrival: Arrival, name: string): Promise<Read> {
-  const { path, hash, bytes } = arrival;
-  const file = await kindOfFile(path, bytes, name);
-  const nothing = { takenOn: null, previews: [], content: null };
-  switch (file.kind) {
-    case 'picture': {
-      const { facts, takenOn, previews } = await readPicture(path, file.format, limits.maxPixels);
-      return { of: { kind: 'picture', facts }, takenOn, previews, content: null };
-    }
-    case 'document': {
-      const { facts, content, cover } = await readDocument(path, hash, file.format, blobs);
-      const previews = cover ? await Promise.all([previewFrom(cover, 480), previewFrom(cover, 1400)]) : [];
-      return { of: { kind: 'document', facts }, takenOn: null, previews, content };
-    }
-    case 'recording':
-      return { of: await readRecording(path), ...nothing };
-  }
-}
-
 const inMegabytes = (bytes: number): string => `${Math.ceil(bytes / 1024 / 1024)} MB`;
+
+/** A file as it comes. */
+export interface ComingFile {
+  name: string;
+  stream: Readable;
+  /** Everything else is refused. */
+  only?: MaterialKind;
+}
 
 /** A file that was taken in: its bytes are stored and read, and no row points at them yet. */
 interface TakenIn {
@@ -81,11 +56,11 @@ interface TakenIn {
 async function takeIn<T>(
   deps: ImportDeps,
   account: string,
-  file: { name: string; stream: Readable },
+  file: ComingFile,
   known: (material: string) => T,
   use: (taken: TakenIn) => Promise<T>,
 ): Promise<T> {
-  const { db, blobs, decoding, limits } = deps;
+  const { db, blobs, reading, limits } = deps;
   const arrival = await blobs.receive(file.stream, limits.maxFileBytes);
   try {
     const there = await whatIsThere(db, account, arrival.hash);
@@ -97,9 +72,14 @@ async function takeIn<T>(
         `Your materials take ${inMegabytes(there.used)} of ${inMegabytes(limits.maxTotalBytes)}, and this file has ${inMegabytes(arrival.bytes)}. Delete something in Gather, or save the file smaller.`,
       );
 
-    const { of, takenOn, previews, content } = await decoding.run(() => read(deps, arrival, file.name));
+    const { of, takenOn, previews, content } = await reading.run(
+      'file',
+      { ...arrival, name: file.name, maxPixels: limits.maxPixels },
+      account,
+    );
+    if (file.only && of.kind !== file.only) throw new Problem(415, 'other-kind', `This is no ${file.only}.`);
     // Blobs first, rows second: a row never points at bytes that are not there.
-    await rememberPreviews(db, blobs, arrival.hash, previews);
+    await rememberPreviews(db, arrival.hash, previews);
     if (content) await rememberContent(db, arrival.hash, content);
     await blobs.keep(arrival);
     return await use({ hash: arrival.hash, bytes: arrival.bytes, of, takenOn });
@@ -136,7 +116,7 @@ async function whatIsThere(
 export async function importMaterial(
   deps: ImportDeps,
   scope: { site: string; account: string },
-  file: { name: string; stream: Readable },
+  file: ComingFile,
   said: Partial<Pick<Material, 'alt' | 'provenance'>> = {},
 ): Promise<Imported> {
   return takeIn<Imported>(
@@ -166,7 +146,7 @@ export async function replaceFile(
   deps: ImportDeps,
   scope: { site: string; account: string },
   material: { id: string; kind: MaterialKind; title: string },
-  file: { name: string; stream: Readable },
+  file: ComingFile,
 ): Promise<EditResult> {
   const label = `Another file for ${material.title || material.kind}`.slice(0, 120);
   return takeIn(

@@ -14,7 +14,7 @@ import { featuresVersion, readFeatures } from './read-features.ts';
 interface LookDeps {
   db: Database;
   blobs: BlobStore;
-  decoding: BoundedQueue;
+  looking: BoundedQueue;
 }
 
 export interface LookedAt {
@@ -124,12 +124,12 @@ export class PictureLook {
   }
 
   async #read(originals: readonly string[]): Promise<Map<string, PictureFeatures>> {
-    const { db, decoding } = this.#deps;
+    const { db, looking } = this.#deps;
     const read = new Map<string, PictureFeatures>();
     if (originals.length === 0) return read;
     await Promise.all(
       originals.map((original) =>
-        decoding.run(async () => {
+        looking.run(async () => {
           const preview = await this.#preview(original);
           const features = preview && (await readFeatures(preview).catch(() => null));
           if (features) read.set(original, features);

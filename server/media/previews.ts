@@ -5,29 +5,22 @@ import type { PictureSource } from '#core/gallery/picture-source.ts';
 import type { Database } from '../db/connect.ts';
 import { derivatives } from '../db/schema.ts';
 import type { BlobStore } from './blob-store.ts';
-import { type Preview, previewFrom } from './preview-from.ts';
-import { pixelsOf } from './pixels-of.ts';
+import type { Reading } from '../reading/reading.ts';
+import type { StoredPreview } from '../reading/read-file.ts';
 
 const keyOf = (original: string, size: PreviewSize): string => `preview ${original} ${size}`;
 
-/** Stores the pictures the studio shows of an original. */
+/** Remembers the pictures the studio shows of an original. */
 export async function rememberPreviews(
   db: Database,
-  blobs: BlobStore,
   original: string,
-  previews: readonly Preview[],
+  previews: readonly StoredPreview[],
 ): Promise<void> {
   if (previews.length === 0) return;
-  const rows = [];
-  for (const { size, contents, widthPx, heightPx } of previews)
-    rows.push({
-      recipe: keyOf(original, size),
-      hash: await blobs.put(contents),
-      bytes: contents.byteLength,
-      widthPx,
-      heightPx,
-    });
-  await db.insert(derivatives).values(rows).onConflictDoNothing();
+  await db
+    .insert(derivatives)
+    .values(previews.map(({ size, ...made }) => ({ recipe: keyOf(original, size), ...made })))
+    .onConflictDoNothing();
 }
 
 /** Hash of a preview without fixes, or null when the original was never imported. */
@@ -44,12 +37,14 @@ export async function previewHash(db: Database, original: string, size: PreviewS
  * maker tries settings, what they try is made and forgotten.
  *
  * @param kept the fixes the material has
+ * @param by whose it is
  */
 export async function previewWithFixes(
-  { db, blobs }: { db: Database; blobs: BlobStore },
+  { db, blobs, reading }: { db: Database; blobs: BlobStore; reading: Reading },
   source: PictureSource,
   kept: Fixes,
   size: PreviewSize,
+  by: string,
 ): Promise<Buffer | null> {
   const { original, page, fixes } = source;
   const ready = hasBurntIn(fixes) || page ? null : await previewHash(db, original, size);
@@ -60,17 +55,18 @@ export async function previewWithFixes(
     .from(derivatives)
     .where(eq(derivatives.recipe, recipe));
   if (known) return blobs.read(known.hash);
-  const made = await previewFrom(await pixelsOf(blobs, source, size), size);
+  const made = await reading.run('preview', { source, size }, by);
+  const contents = Buffer.from(made.contents);
   if (JSON.stringify(burntIn(fixes)) === JSON.stringify(burntIn(kept)))
     await db
       .insert(derivatives)
       .values({
         recipe,
-        hash: await blobs.put(made.contents),
-        bytes: made.contents.byteLength,
+        hash: await blobs.put(contents),
+        bytes: contents.byteLength,
         widthPx: made.widthPx,
         heightPx: made.heightPx,
       })
       .onConflictDoNothing();
-  return made.contents;
+  return contents;
 }

@@ -1,5 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
+import { availableParallelism } from 'node:os';
 import type { Readable } from 'node:stream';
 import { z } from 'zod';
 import {
@@ -15,7 +16,7 @@ import {
   patchSchema,
 } from '#contract/sites.ts';
 import { emptyDocument } from '#core/content/document.ts';
-import { fixesSchema, hasBurntIn } from '#core/content/fixes.ts';
+import { fixesSchema } from '#core/content/fixes.ts';
 import { materialsOn } from '#core/content/materials-on.ts';
 import { noCover } from '#core/content/page.ts';
 import { withoutMaterial } from '#core/content/part.ts';
@@ -28,7 +29,8 @@ import { makerOf } from '../accounts/sessions.ts';
 import type { Database, Transaction } from '../db/connect.ts';
 import { contentOf, type EditResult, noEdit } from '../db/edit.ts';
 import { materials, pages } from '../db/schema.ts';
-import { contentsOf } from '../documents/document-contents.ts';
+import { contentsOf, contentText } from '../documents/document-contents.ts';
+import type { BlobStore } from './blob-store.ts';
 import { handle } from '../http/handle.ts';
 import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
@@ -36,6 +38,7 @@ import { ownSite } from '../sites/load-draft.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { importMaterial, type ImportDeps, replaceFile } from './import-material.ts';
 import { findInWords as wordsFound } from './find-in-words.ts';
+import { BoundedQueue } from './bounded-queue.ts';
 import { mediaType } from './media-type.ts';
 import { sendRanged } from '../http/send-ranged.ts';
 import { PictureLook } from './picture-look.ts';
@@ -73,7 +76,7 @@ const previewQuery = z.object({
 
 /** What a preview of a material is made from; null when there is nothing to see of it. */
 async function previewSource(
-  db: Database,
+  { db, blobs }: { db: Database; blobs: BlobStore },
   material: Material,
   { fixes, page, piece }: z.output<typeof previewQuery>,
 ): Promise<PictureSource | null> {
@@ -84,7 +87,7 @@ async function previewSource(
     }
     case 'document': {
       if (piece === undefined) return pageSource({ ...material, fixes }, page);
-      const content = (await contentsOf(db, [material.original])).get(material.original);
+      const content = (await contentsOf(db, blobs, [material.original])).get(material.original);
       const found = content?.pieces.find((one) => one.type === 'picture' && one.picture === piece);
       if (found?.type !== 'picture') return null;
       const { widthPx, heightPx } = found;
@@ -105,7 +108,7 @@ async function previewSource(
 
 export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
   const { db, commands } = deps;
-  const look = new PictureLook(deps);
+  const look = new PictureLook({ ...deps, looking: new BoundedQueue(availableParallelism()) });
 
   // An upload is the file itself, one a request: progress, retry and cancel are then the browser's own.
   app.register(async (uploads) => {
@@ -177,7 +180,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
   handle(app, findInWords, async ({ params, body }, request) => {
     const account = makerOf(request).id;
     await ownSite(db, account, params.site);
-    return { materials: await wordsFound(db, account, body.query) };
+    return { materials: await wordsFound(deps, account, body.query) };
   });
 
   handle(app, makeContactSheet, async ({ params, body }, request) => {
@@ -245,7 +248,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       .from(materials)
       .where(and(eq(materials.accountId, scope.account), eq(materials.id, params.material)));
     if (!row) throw notFound('This document');
-    const content = (await contentsOf(db, [row.original])).get(row.original) ?? emptyDocument;
+    const content = (await contentsOf(db, deps.blobs, [row.original])).get(row.original) ?? emptyDocument;
     const pictures: Record<string, string> = {};
     const all: EditResult = { ...noEdit, changes: [] };
     for (const piece of content.pieces) {
@@ -258,17 +261,25 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     return { ...(await patchAfter(db, scope, all)), pictures };
   });
 
-  /** What was read out of a document: its maker sees it in place, and can make words of it. */
-  handle(app, getDocument, async ({ params }, request) => {
+  /**
+   * What was read out of a document: its maker sees it in place, and can make words of it. It may be long and was checked
+   * when it was written, so it is handed on as it is.
+   */
+  app.get(getDocument.path, async (request, reply) => {
+    const { material } = parsed(getDocument.params, request.params);
     const [row] = await db
-      .select()
+      .select({ original: materials.original })
       .from(materials)
-      .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, params.material)));
+      .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, material)));
     if (!row) throw notFound('This document');
-    return (await contentsOf(db, [row.original])).get(row.original) ?? emptyDocument;
+    const content = await contentText(db, deps.blobs, row.original);
+    return reply
+      .type('application/json; charset=utf-8')
+      .send(content ?? Buffer.from(JSON.stringify(emptyDocument)));
   });
 
   app.get('/api/materials/:material/preview/:size', async (request, reply) => {
+    const maker = makerOf(request).id;
     const { material: id, size } = parsed(previewParams, request.params);
     const { fixes, page, piece } = parsed(previewQuery, request.query);
     const [row] = await db
@@ -276,16 +287,14 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       .from(materials)
       .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, id)));
     const material = row && contentOf.material(row);
-    const source = material && (await previewSource(db, material, { fixes, page, piece }));
+    const source = material && (await previewSource(deps, material, { fixes, page, piece }));
     const make =
       source &&
       (() => {
         const kept = source.page === null ? material.fixes : fixesOfPage(material.fixes, source.page);
-        return previewWithFixes(deps, source, kept, size === '480' ? 480 : 1400);
+        return previewWithFixes(deps, source, kept, size === '480' ? 480 : 1400, maker);
       });
-    // What is ready does not wait behind pictures that are being read.
-    const ready = source && !hasBurntIn(source.fixes) && !source.page && piece === undefined;
-    const picture = make && (ready ? await make() : await deps.decoding.run(make));
+    const picture = make && (await make());
     if (!picture) throw notFound('This picture');
     return reply
       .header('cache-control', 'private, max-age=31536000, immutable')

@@ -16,20 +16,15 @@ import { ceilingsOf, ceilingsSince, raiseToPublished } from '../db/ceilings.ts';
 import type { Transaction } from '../db/connect.ts';
 import { releases, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
-import { type BoundedQueue } from '../media/bounded-queue.ts';
-import {
-  type Derivative,
-  derivePicture,
-  knownDerivatives,
-  recipesFor,
-  rememberDerivatives,
-} from '../media/derive.ts';
+import { BoundedQueue, decodingWidth } from '../media/bounded-queue.ts';
+import type { Reading } from '../reading/reading.ts';
+import { type Derivative, knownDerivatives, recipesFor, rememberDerivatives } from '../media/derive.ts';
 import { contentsIn, mediaFiles, type MediaFiles, mediaTree } from './published-media.ts';
 import { materialsIn, pictureFiles, publishedPicture } from './published-pictures.ts';
 import { renderEntrance, type RenderDeps } from './render-entrance.ts';
 
 export interface PublishDeps extends RenderDeps {
-  decoding: BoundedQueue;
+  reading: Reading;
 }
 
 export type Progress = (step: string, done: number, total: number) => void;
@@ -48,6 +43,7 @@ interface Made {
 async function makeFiles(
   deps: PublishDeps,
   views: readonly SiteView[],
+  by: string,
   progress: Progress,
   signal: AbortSignal,
 ): Promise<Made> {
@@ -63,15 +59,16 @@ async function makeFiles(
   const missing = wanted.filter(({ recipes }) => recipes.some(({ key }) => !known.has(key)));
   let done = 0;
   progress('Preparing pictures', 0, missing.length);
+  // A publish that is stopped has nothing waiting that still would be made.
+  const making = new BoundedQueue(decodingWidth());
   await Promise.all(
     missing.map(({ shown, recipes }) =>
-      deps.decoding.run(async () => {
+      making.run(async () => {
         signal.throwIfAborted();
-        const made = await derivePicture(
-          deps.blobs,
-          shown.source,
-          recipes.filter(({ key }) => !known.has(key)),
-          signal,
+        const made = await deps.reading.run(
+          'derive',
+          { source: shown.source, recipes: recipes.filter(({ key }) => !known.has(key)) },
+          by,
         );
         // Remembered one by one: after a stop or a crash the next publish goes on from here.
         await rememberDerivatives(deps.db, made);
@@ -83,7 +80,7 @@ async function makeFiles(
   const pictures: Record<string, Picture> = {};
   signal.throwIfAborted();
   const moving = new Set(wanted.filter(({ shown }) => shown.moves).map(({ shown }) => shown.id));
-  const media = await mediaFiles(deps, materials, moving);
+  const media = await mediaFiles({ ...deps, by }, materials, moving);
   for (const { shown, recipes } of wanted) {
     const own = recipes.flatMap(({ key }) => known.get(key) ?? []);
     files.set(shown.id, own);
@@ -204,7 +201,7 @@ async function attempt(
   const views = [entrances.public, entrances.siteLink, ...Object.values(entrances.pageLinks)].filter(
     (view) => view !== null,
   );
-  const made = await makeFiles(deps, views, progress, signal);
+  const made = await makeFiles(deps, views, source.site.id, progress, signal);
 
   const total = views.reduce((sum, view) => sum + view.pages.length, 0);
   let done = 0;

@@ -1,20 +1,22 @@
-import sharp from 'sharp';
 import { isCovered } from '#core/access/covered.ts';
 import type { SeenMaterial, SeenMaterialOf, SiteView } from '#core/access/seen-by.ts';
 import type { DocumentContent } from '#core/content/document.ts';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { isWebVtt } from '#core/words/web-vtt.ts';
 import type { BlobStore } from '../media/blob-store.ts';
-import { cleanRecording } from '../media/clean-recording.ts';
 import type { Database } from '../db/connect.ts';
 import { contentsOf } from '../documents/document-contents.ts';
 import { knownDerivatives, rememberDerivatives } from '../media/derive.ts';
+import type { Reading } from '../reading/reading.ts';
 import { mediaType } from '../media/media-type.ts';
 import { storeText } from './store-text.ts';
 
 interface Deps {
   db: Database;
   blobs: BlobStore;
+  reading: Reading;
+  /** Whose files are made. */
+  by: string;
 }
 
 const endings: Record<string, string> = { markdown: 'md', text: 'txt' };
@@ -42,7 +44,7 @@ export interface PublishedFile {
 
 /** What was read out of all documents of some views, by the hash of their files. */
 export function contentsIn(
-  deps: Pick<Deps, 'db'>,
+  deps: Pick<Deps, 'db' | 'blobs'>,
   materials: readonly SeenMaterial[],
 ): Promise<Map<string, DocumentContent>> {
   const originals = materials.flatMap((material) =>
@@ -50,19 +52,18 @@ export function contentsIn(
       ? [material.original, ...(material.shownBy ? [material.shownBy.original] : [])]
       : [],
   );
-  return contentsOf(deps.db, [...new Set(originals)]);
+  return contentsOf(deps.db, deps.blobs, [...new Set(originals)]);
 }
 
 /** Takes a file that is made once of each original, from where it is remembered, or makes it. */
 async function madeOnce(
-  { db, blobs }: Deps,
+  { db }: Deps,
   key: string,
-  make: () => Promise<Buffer>,
+  make: () => Promise<{ hash: string; bytes: number }>,
 ): Promise<{ hash: string; bytes: number }> {
   const [known] = (await knownDerivatives(db, [key])).values();
   if (known) return known;
-  const contents = await make();
-  const made = { hash: await blobs.put(contents), bytes: contents.byteLength };
+  const made = await make();
   await rememberDerivatives(db, [{ ...made, key, widthPx: 0, heightPx: 0, format: 'webp' }]);
   return made;
 }
@@ -70,10 +71,7 @@ async function madeOnce(
 /** A moving picture as readers get it when they ask for it: WebP, no wider than a column, without what it carried. */
 async function movingFile(deps: Deps, original: string): Promise<PublishedFile> {
   const { hash, bytes } = await madeOnce(deps, `moving 1 ${original}`, () =>
-    sharp(deps.blobs.pathOf(original), { animated: true, limitInputPixels: false })
-      .resize({ width: 960, withoutEnlargement: true })
-      .webp({ quality: 70, effort: 2 })
-      .toBuffer(),
+    deps.reading.run('moving', { original }, deps.by),
   );
   return { path: nameOf(hash, 'webp'), file: { hash, type: 'image/webp', bytes, immutable: true } };
 }
@@ -84,7 +82,7 @@ async function playFile(
   material: SeenMaterialOf<'sound'> | SeenMaterialOf<'clip'>,
 ): Promise<PublishedFile> {
   const { hash, bytes } = await madeOnce(deps, `play 1 ${material.original}`, () =>
-    cleanRecording(deps.blobs.pathOf(material.original), material.facts.format),
+    deps.reading.run('play', { original: material.original, format: material.facts.format }, deps.by),
   );
   return {
     path: nameOf(hash, endingOf(material)),

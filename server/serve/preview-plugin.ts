@@ -120,7 +120,7 @@ export function previewRoutes(
     // Addresses lead from the preview's entrance to the server's root.
     const root = '../'.repeat(4);
     const materials = Object.values(view.materials);
-    const contents = await contentsIn({ db }, materials);
+    const contents = await contentsIn({ db, blobs }, materials);
     const page = pageInputs(view, draftSources(materials, contents, draftPaths, root)).find(
       (one) => one.path === path,
     );

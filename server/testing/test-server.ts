@@ -13,6 +13,7 @@ import { type Config, readConfig } from '../config.ts';
 import { openPglite, openPostgres, type OpenDatabase } from '../db/connect.ts';
 import { newId } from '../db/new-id.ts';
 import { FolderBlobStore } from '../media/blob-store.ts';
+import { Reading } from '../reading/reading.ts';
 import { storeAssets } from '../publish/site-assets.ts';
 
 const root = join(import.meta.dirname, '../..');
@@ -46,6 +47,7 @@ export class TestServer {
     readonly app: FastifyInstance,
     readonly database: OpenDatabase,
     readonly blobs: FolderBlobStore,
+    readonly reading: Reading,
     readonly folder: string,
   ) {}
 
@@ -56,19 +58,23 @@ export class TestServer {
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-'));
     const database = await freshDatabase();
     const blobs = await FolderBlobStore.open(join(folder, 'blobs'));
+    const config = { ...readConfig({ DATA_DIR: folder, ...environment }, root), ...more };
+    const reading = new Reading(join(root, 'dist/reading.js'), join(folder, 'blobs'), config.reading);
     const app = await buildApp({
       db: database.db,
       blobs,
+      reading,
       assets: await storeAssets(join(root, 'dist/site-assets'), blobs),
-      config: { ...readConfig({ DATA_DIR: folder, ...environment }, root), ...more },
+      config,
       rendererVersion: 'test',
       logLevel: 'error',
     });
-    return new TestServer(app, database, blobs, folder);
+    return new TestServer(app, database, blobs, reading, folder);
   }
 
   async stop(): Promise<void> {
     await this.app.close();
+    this.reading.close();
     await this.database.close();
     await rm(this.folder, { recursive: true, force: true });
   }

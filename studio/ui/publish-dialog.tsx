@@ -2,6 +2,8 @@ import { ExternalLink, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
+import { pagesWithoutCredit } from '#core/check/pages-without-credit.ts';
+import { reaches } from '#core/content/height.ts';
 import { useSite } from '../api/site-context.tsx';
 import { AddressField } from '../rooms/share/address-field.tsx';
 import { CopyLink } from './copy-link.tsx';
@@ -11,11 +13,50 @@ import { heightNames } from './height-names.ts';
 import { useFocusBack } from './use-focus-back.ts';
 import { usePublish } from './use-publish.ts';
 
+/** Projects that stay out because they are Private themselves, each with the way in. */
+function PrivatePages() {
+  const { state, changePage } = useSite();
+  const out = state.pages.filter(
+    ({ kind, height, archived }) => kind === 'project' && height === 'private' && !archived,
+  );
+  if (out.length === 0) return null;
+  return (
+    <details>
+      <summary className="note cursor-pointer">
+        {out.length === 1 ? '1 project is' : `${out.length} projects are`} Private and{' '}
+        {out.length === 1 ? 'stays' : 'stay'} out
+      </summary>
+      <ul className="mt-2 grid gap-2">
+        {out.map((page) => (
+          <li key={page.id} className="flex items-center gap-3">
+            <span className="min-w-0 flex-1 truncate">{page.title || 'Untitled project'}</span>
+            <button
+              type="button"
+              className="btn sm"
+              onClick={() =>
+                changePage(
+                  page.id,
+                  { height: 'public' },
+                  `Height of ${page.title || 'a page'}`,
+                  `${page.id} height`,
+                )
+              }
+            >
+              Publish it too<span className="sr-only">: {page.title || 'Untitled project'}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
 /** Publish: what will change and for whom, then the progress, then the link to hand on. */
 export function PublishDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const { state, changeSite, saving } = useSite();
   const { job, problem, start, cancel, reset } = usePublish();
   const [name, setName] = useState('');
+  const [notYet, setNotYet] = useState<ReadonlySet<string>>(new Set());
   const focusBack = useFocusBack();
   const { live, site } = state;
   const running = job?.state === 'running';
@@ -23,10 +64,24 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
   const next = (live.release?.number ?? 0) + 1;
   const path = live.addressPath ?? live.siteLinkPath;
   const settled = saving.kind === 'saved';
-  const nothing = settled && live.waiting.length === 0;
+  const first = live.waiting.filter(({ kind, page }) => kind === 'added' && page !== null);
+  const going = live.waiting.filter(({ page }) => page === null || !notYet.has(page));
+  const nothing = settled && going.length === 0;
+  const uncredited = pagesWithoutCredit(
+    state,
+    (page) => !notYet.has(page.id) && reaches(effectiveHeight(state, { page: page.id }).height, 'invited'),
+  );
+  const choose = (page: string, publish: boolean) =>
+    setNotYet((old) => {
+      const chosen = new Set(old);
+      if (publish) chosen.delete(page);
+      else chosen.add(page);
+      return chosen;
+    });
   const close = () => {
     if (running) return;
     reset();
+    setNotYet(new Set());
     onClose();
   };
   return (
@@ -106,13 +161,50 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
               <div>
                 <p className="field-name">Publishing will change</p>
                 {live.waiting.length > 0 ? (
-                  <DifferenceList list={live.waiting} />
+                  <DifferenceList list={live.release ? going : live.waiting} />
                 ) : (
                   <p className="note">
                     {settled ? 'Nothing: readers see everything as it is here.' : 'Saving your last words…'}
                   </p>
                 )}
               </div>
+              {live.release && first.length > 0 && (
+                <fieldset>
+                  <legend className="field-name">For the first time</legend>
+                  <p className="note">No reader has had these pages yet. Leave out what is not ready.</p>
+                  <ul>
+                    {first.map(({ page, title }) => (
+                      <li key={page}>
+                        <label className="flex min-h-9 items-center gap-3">
+                          <input
+                            type="checkbox"
+                            className="h-5 w-5 accent-[var(--ink)]"
+                            checked={!notYet.has(page ?? '')}
+                            onChange={(event) => choose(page ?? '', event.target.checked)}
+                          />
+                          <span>
+                            Publish <b>{title}</b>
+                            {notYet.has(page ?? '') && <em> not yet</em>}
+                          </span>
+                        </label>
+                      </li>
+                    ))}
+                  </ul>
+                </fieldset>
+              )}
+              <PrivatePages />
+              {uncredited.length > 0 && (
+                <div role="note" className="border-l-4 border-clay pl-3">
+                  <p className="field-name">Needed</p>
+                  <p className="note">
+                    Someone else’s work is shown without a source or licence:{' '}
+                    {uncredited
+                      .map(({ title, count }) => `${count} on ${title || 'an untitled page'}`)
+                      .join(', ')}
+                    . Say where it is from in Gather, under Facts, Whose work; or publish anyway.
+                  </p>
+                </div>
+              )}
               <label className="field">
                 <span className="field-name">
                   Name this release <em>if you like</em>
@@ -133,9 +225,11 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
                 type="button"
                 className="btn go justify-self-start"
                 disabled={nothing}
-                onClick={() => void start(name)}
+                onClick={() => void start(name, [...notYet])}
               >
-                {nothing ? 'Nothing to publish' : `Publish release ${next}`}
+                {nothing
+                  ? 'Nothing to publish'
+                  : `Publish release ${next}${uncredited.length > 0 ? ' anyway' : ''}`}
               </button>
             </div>
           )}

@@ -12,12 +12,12 @@ export function usePublish() {
   const [job, setJob] = useState<PublishJob | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
 
-  const start = async (name = '') => {
+  const start = async (name = '', notYet: string[] = []) => {
     setProblem(null);
     try {
       // Words still on their way belong to this release.
       await flush();
-      let running = await call(startPublish, { params: { site }, body: { name } });
+      let running = await call(startPublish, { params: { site }, body: { name, notYet } });
       setJob(running);
       while (running.state === 'running') {
         await new Promise((resolve) => setTimeout(resolve, askEveryMs));

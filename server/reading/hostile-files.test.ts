@@ -1,0 +1,70 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { monitorEventLoopDelay } from 'node:perf_hooks';
+import { getSite } from '#contract/sites.ts';
+import { hostileFiles } from '../testing/hostile-files.ts';
+import { TestServer, type TestMaker } from '../testing/test-server.ts';
+
+/**
+ * Files that are made to stop a server. Each one has to be answered with a sentence, and others have to be answered
+ * meanwhile. What they wait is printed, and measured by `npm run bench`; the limit here is far from it, since a machine
+ * that runs many tests at once is no measure, and a server that reads such a file itself stands still for many times that.
+ */
+const mostWaitMs = 3000;
+let server: TestServer;
+let maker: TestMaker;
+let site: string;
+beforeAll(async () => {
+  server = await TestServer.start({ READING_SECONDS: '3' });
+  maker = await server.maker();
+  site = (await maker.site()).site.id;
+});
+afterAll(() => server.stop());
+
+const upload = (name: string, contents: Buffer) =>
+  maker.raw('POST', `/api/sites/${site}/materials?name=${name}`, contents, 'application/octet-stream');
+
+describe('files that are made to stop a server', () => {
+  test.each(hostileFiles.map(({ name, make }) => [name, make] as const))(
+    '%s',
+    async (name, make) => {
+      const contents = make();
+      const delay = monitorEventLoopDelay({ resolution: 10 });
+      delay.enable();
+      const sending = upload(name, contents);
+      let others = 0;
+      const asking = (async () => {
+        for (let answered = false; !answered; others++) {
+          answered = await Promise.race([
+            sending.then(() => true),
+            maker.call(getSite, { params: { site } }).then(() => false),
+          ]);
+          await new Promise((resolve) => setTimeout(resolve, 20));
+        }
+      })();
+      const reply = await sending;
+      await asking;
+      delay.disable();
+      const { message } = reply.json<{ message?: string }>();
+      if (reply.statusCode !== 200) {
+        expect([413, 415, 422]).toContain(reply.statusCode);
+        expect(message).toMatch(/^[A-Z].*\.$/);
+      }
+      expect(others).toBeGreaterThan(0);
+      expect(delay.max / 1e6).toBeLessThan(mostWaitMs);
+      if (process.env['SHOW_WAITS'])
+        process.stdout.write(
+          `${name}: ${Math.round(contents.length / 1024)} KB, ${reply.statusCode} ${message ?? 'taken'}; others waited ${Math.round(delay.max / 1e6)} ms\n`,
+        );
+    },
+    60_000,
+  );
+
+  test('after all of them an ordinary file is read as ever, also while one is being read', async () => {
+    const slow = hostileFiles.find(({ name }) => name === 'forms-in-forms.pdf');
+    const [, note] = await Promise.all([
+      upload('slow.pdf', slow?.make() ?? Buffer.alloc(0)),
+      upload('note.md', Buffer.from('# A stool\n\nFrom one board.')),
+    ]);
+    expect(note.statusCode).toBe(200);
+  });
+});
