@@ -1,5 +1,6 @@
 import js from '@eslint/js';
 import a11y from 'eslint-plugin-jsx-a11y';
+import regexp from 'eslint-plugin-regexp';
 import hooks from 'eslint-plugin-react-hooks';
 import prettier from 'eslint-config-prettier';
 import tseslint from 'typescript-eslint';
@@ -52,6 +53,30 @@ export default tseslint.config(
       'no-console': ['error', { allow: ['warn', 'error'] }],
     },
   },
+  {
+    // Input from outside must not be able to keep the server busy: no expression that takes more than linear time.
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'potential', ignorePartial: false }],
+    },
+  },
+  {
+    files: ['server/**/*.ts'],
+    ignores: ['server/commands/**', 'server/db/**', '**/*.test.ts'],
+    rules: {
+      // Every write is a command: a route that edits by itself would leave open what it lowers.
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'ImportDeclaration[source.value=/db.edit.ts$/] ImportSpecifier[imported.name=/^(edit|undo|redo)$/]',
+          message: 'Write through Commands (server/commands), which closes what an edit lowers.',
+        },
+      ],
+    },
+  },
+  { files: ['**/*.test.ts', 'e2e/**'], rules: { 'regexp/no-super-linear-move': 'off' } },
   { files: ['build/**', 'demo/**', 'bench/**', 'e2e/**', '*.js'], rules: { 'no-console': 'off' } },
   {
     files: ['studio/**/*.tsx', 'site/**/*.tsx'],

@@ -13,7 +13,7 @@ const email = z
 export const newAccountSchema = z.object({
   name: z.string().trim().min(1, 'Write the name your work goes under. Initials are fine.').max(80),
   email,
-  password: z.string().min(10, 'Use at least 10 characters. A short sentence is good.').max(200),
+  password: z.string().min(12, 'Use at least 12 characters. A short sentence is good.').max(200),
 });
 export type NewAccount = z.infer<typeof newAccountSchema>;
 

@@ -6,7 +6,7 @@ import { idSchema } from '#core/content/id.ts';
 import { materialContentSchema, materialSchema } from '#core/content/material.ts';
 import { warnings } from '#core/gallery/picture-quality.ts';
 import { partialDateSchema } from '#core/content/partial-date.ts';
-import { pageContentSchema, pageSchema } from '#core/content/page.ts';
+import { pageContentSchema, pageSchema, rankSchema } from '#core/content/page.ts';
 import { starterKeys } from '#core/content/starters.ts';
 import { partsChangeSchema } from '#core/content/parts-change.ts';
 import { tagsSchema } from '#core/content/tags.ts';
@@ -151,7 +151,7 @@ export const changePage = route({
   method: 'PATCH',
   path: '/api/sites/:site/pages/:page',
   params: atPage,
-  body: changeOf(pageContentSchema).extend({
+  body: changeOf(pageContentSchema.extend({ rank: rankSchema })).extend({
     /** What was done to the parts; instead of all of them in `change`. */
     parts: partsChangeSchema.optional(),
     /** How the changed fields were before. */

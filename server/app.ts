@@ -2,9 +2,8 @@ import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import fastifyStatic from '@fastify/static';
-import Fastify, { type FastifyInstance } from 'fastify';
+import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify';
 import { existsSync } from 'node:fs';
-import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { accountRoutes } from './accounts/routes.ts';
 import { sessionScope } from './accounts/sessions.ts';
@@ -13,6 +12,8 @@ import type { Config } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { Outgoing } from './links/outgoing.ts';
 import { linkRoutes } from './links/routes.ts';
+import { limitedServer } from './http/limited-server.ts';
+import { quietLogs } from './http/quiet-logs.ts';
 import { problems } from './http/problems-plugin.ts';
 import type { BlobStore } from './media/blob-store.ts';
 import type { Reading } from './reading/reading.ts';
@@ -40,6 +41,8 @@ export interface AppDeps {
   /** The built studio; without it only the API and the public side answer. */
   studioFolder?: string;
   logLevel?: string;
+  /** Where log lines go instead of the standard output. */
+  logStream?: NodeJS.WritableStream;
   /** The reading processes that stand before this server, if any. */
   readers?: Pick<Readers, 'clear'> | null;
 }
@@ -51,10 +54,13 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   const app = Fastify({
     // Public files that were asked for lately are answered before anything else looks at the request.
     serverFactory: (handler) =>
-      createServer((request, response) => {
+      limitedServer((request, response) => {
         if (!ready.answer(request, response)) handler(request, response);
       }),
-    logger: { level: deps.logLevel ?? 'warn' },
+    logger: quietLogs(deps.logLevel ?? 'warn', deps.logStream),
+    disableRequestLogging: true,
+    // Whatever is wrong with an address, it gets the page that all wrong addresses get.
+    frameworkErrors: (_error, _request, reply) => void closed(reply as FastifyReply),
     bodyLimit: 4 * 1024 * 1024,
     // A proxy on this machine, or a reader at the local socket, which has no address.
     trustProxy: (address: string | undefined) => !address || address === '127.0.0.1',
@@ -110,7 +116,11 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     });
     await maker.register(cookie);
     await maker.register(rateLimit, { global: false });
-    await maker.register(sessionScope, { db });
+    // What is only for a maker stays in no cache on the way, unless its route says otherwise.
+    maker.addHook('onSend', async (_request, reply) => {
+      if (!reply.hasHeader('cache-control')) reply.header('cache-control', 'no-store');
+    });
+    await maker.register(sessionScope, { db, config });
 
     accountRoutes(maker, { db, config });
     const gathering = { db, blobs, reading, commands, limits: config };
@@ -138,9 +148,11 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
       maker.get('/studio', page);
       maker.get('/', async (_, reply) => reply.redirect('/studio/'));
     }
-    maker.get('/api/public-sites', async () =>
-      (await open.listed()).map(({ title, path }) => ({ title, path })),
-    );
+    maker.get('/api/public-sites', async (_, reply) => {
+      // The list itself is not to be found by search engines: some of the sites ask them to stay away.
+      reply.header('x-robots-tag', 'noindex');
+      return (await open.listed()).map(({ title, path }) => ({ title, path }));
+    });
   });
 
   await app.register(async (readers) =>

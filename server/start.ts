@@ -1,6 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import { createHash } from 'node:crypto';
-import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { mkdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildApp } from './app.ts';
@@ -9,6 +9,7 @@ import { ceilingsOfOlderData } from './db/ceilings-of-older-data.ts';
 import { openPglite, openPostgres } from './db/connect.ts';
 import { lockDataFolder } from './db/data-folder-lock.ts';
 import { FolderBlobStore } from './media/blob-store.ts';
+import { Sweeping } from './media/sweeping.ts';
 import type { PublishDeps } from './publish/publish.ts';
 import { storeAssets } from './publish/site-assets.ts';
 import { Reading } from './reading/reading.ts';
@@ -83,10 +84,16 @@ export async function open(
     };
     const readers = config.readers > 0 ? new Readers(config.readers, places.reader) : null;
     const app = await buildApp({ ...publishing, config, studioFolder: places.studio, readers });
-    const socket = readers && (await mkdtemp(join(tmpdir(), 'kite-wall-')));
+    // Named by the folder, so that one left by a killed process is found again; a path in the folder itself may be too long.
+    const socket = readers && join(tmpdir(), `kite-wall-${nameOf(config.dataDir)}`);
+    if (socket) {
+      await rm(socket, { recursive: true, force: true });
+      await mkdir(socket, { mode: 0o700 });
+    }
     let stopping: Promise<void> | null = null;
     const stop = () =>
       (stopping ??= (async () => {
+        await sweeping.stop();
         await readers?.stop();
         await app.close();
         reading.close();
@@ -94,7 +101,12 @@ export async function open(
         await database.close();
         await unlock();
       })());
+    const sweeping = new Sweeping(
+      { db: database.db, blobs, assets: publishing.assets, limits: config },
+      app.log,
+    );
     const listen = async () => {
+      sweeping.start();
       if (!readers || !socket) return listenAt(app, config);
       const owner = join(socket, 'owner');
       await app.listen({ path: owner });
@@ -109,6 +121,8 @@ export async function open(
     throw error;
   }
 }
+
+const nameOf = (folder: string): string => createHash('sha256').update(folder).digest('hex').slice(0, 16);
 
 async function listenAt(app: FastifyInstance, { host, port }: Config): Promise<string> {
   try {

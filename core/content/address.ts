@@ -18,7 +18,7 @@ export const addressSchema = z
 
 /** Addresses worth offering for a site of this name, best first; each one passes `addressSchema`. */
 export function suggestAddresses(title: string): string[] {
-  const base = slugify(title).slice(0, 30).replace(/-+$/, '');
+  const base = slugify(title.slice(0, 200)).slice(0, 30).replace(/-$/, '');
   const candidates = base
     ? [base, `${base}-makes`, `${base}-work`, `${base}-projects`, `${base}-${base.length + 20}`]
     : ['my-work', 'my-projects', 'things-i-made'];
@@ -27,10 +27,7 @@ export function suggestAddresses(title: string): string[] {
 
 /** A page's own path segment, made from its title and unlike those already taken beside it. */
 export function pageSlug(title: string, taken: ReadonlySet<string>): string {
-  const base =
-    slugify(title)
-      .slice(0, 60)
-      .replace(/^-+|-+$/g, '') || 'page';
+  const base = slugify(title.slice(0, 400)).slice(0, 60).replace(/^-|-$/g, '') || 'page';
   // The words the renderer keeps for a site's own files.
   const used = (slug: string) => taken.has(slug) || slug === 'files' || slug === 'assets';
   if (!used(base)) return base;

@@ -1,3 +1,4 @@
+import { cut } from '../words/cut.ts';
 import type { Id } from './id.ts';
 import type { Page } from './page.ts';
 
@@ -14,7 +15,7 @@ export function copyOfPage(page: Page, at: Pick<Page, 'rank' | 'slug'>, newId: (
     ...page,
     ...at,
     id: newId(),
-    title: page.title ? `Copy of ${page.title}`.slice(0, 160) : '',
+    title: page.title ? cut(`Copy of ${page.title}`, 160) : '',
     height: 'private',
     archived: false,
     parts: page.parts.map((part) => {

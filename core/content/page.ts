@@ -1,3 +1,4 @@
+import { generateKeyBetween } from 'fractional-indexing';
 import { z } from 'zod';
 import { caseFactsSchema } from './case-facts.ts';
 import { heightSchema } from './height.ts';
@@ -23,6 +24,20 @@ export const coverSchema = z.object({
 });
 export type Cover = z.infer<typeof coverSchema>;
 export const noCover: Cover = { picture: null, focus: null };
+
+/** A place in an order, as the package that makes them takes it: another text would leave nothing between it and the next. */
+export const rankSchema = z
+  .string()
+  .min(1)
+  .max(200)
+  .refine((rank) => {
+    try {
+      generateKeyBetween(rank, null);
+      return true;
+    } catch {
+      return false;
+    }
+  }, 'This is no place in an order.');
 
 /** What a maker can change on a page; every member is checked on its own. */
 export const pageContentSchema = z.object({

@@ -1,3 +1,4 @@
+import { cut } from '../words/cut.ts';
 import { z } from 'zod';
 
 export const mostTags = 20;
@@ -13,7 +14,7 @@ const key = (tag: string): string => tag.toLocaleLowerCase('en');
 export function readTags(text: string): string[] {
   return withTags(
     [],
-    text.split(',').map((tag) => tag.trim().replace(/\s+/g, ' ').slice(0, 40)),
+    text.split(',').map((tag) => cut(tag.trim().replace(/\s+/g, ' '), 40)),
   );
 }
 

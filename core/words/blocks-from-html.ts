@@ -2,6 +2,8 @@ import { type AnyNode, type Element, isTag, isText } from 'domhandler';
 import { parseDocument } from 'htmlparser2';
 import type { Block, Inline, ListItem, Mark, TableCell, TableRow } from '../content/rich-text.ts';
 
+import { cut } from './cut.ts';
+
 /** A block of words, or the place where a picture stood, by the address the HTML gave it. */
 export type Structure = { type: 'block'; block: Block } | { type: 'picture'; src: string; alt: string };
 
@@ -78,12 +80,12 @@ class Line {
       )
         last.text += piece;
       else
-        for (let from = 0; from < piece.length; from += longestText)
-          this.#nodes.push({
-            type: 'text',
-            text: piece.slice(from, from + longestText),
-            ...(marks.length > 0 ? { marks: [...marks] } : {}),
-          });
+        for (let rest = piece; rest !== '';) {
+          // A single character that is longer than all of it is no text anybody wrote.
+          const text = cut(rest, longestText) || rest.slice(0, longestText);
+          this.#nodes.push({ type: 'text', text, ...(marks.length > 0 ? { marks: [...marks] } : {}) });
+          rest = rest.slice(text.length);
+        }
     });
   }
 

@@ -20,7 +20,7 @@ function seconds(text: string): number | null {
 /** Text of a cue as it is read: without tags, with the entities the standard names as letters. */
 const spoken = (text: string): string =>
   text
-    .replace(/<[^>]*>/g, '')
+    .replace(/<[^<>]*>/g, '')
     .replace(/&lt;/g, '<')
     .replace(/&gt;/g, '>')
     .replace(/&nbsp;|&lrm;|&rlm;/g, ' ')

@@ -1,6 +1,6 @@
 import argon2 from '@node-rs/argon2';
 import { eq } from 'drizzle-orm';
-import type { FastifyInstance } from 'fastify';
+import type { FastifyInstance, FastifyReply } from 'fastify';
 import { createAccount, getMe, signIn, signInToDemo, signOut } from '#contract/account.ts';
 import type { Config } from '../config.ts';
 import type { Database } from '../db/connect.ts';
@@ -8,18 +8,23 @@ import { newId } from '../db/new-id.ts';
 import { accounts } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
 import { Problem } from '../http/problem.ts';
+import { isCommonPassword } from './common-password.ts';
+import { limitedTries } from './limited-tries.ts';
 import { endSession, startSession } from './sessions.ts';
 
 /** OWASP's password storage recommendation for Argon2id: 19 MiB, two passes, one lane (from memory). */
 const hashing = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 /** Verified when the e-mail is unknown, so that the time taken does not tell whether an account exists. */
 const decoy = argon2.hash('nobody has this password', hashing);
+/** The demo is entered by one click, by many people behind one address. */
+const often = { config: { rateLimit: { max: 60, timeWindow: '1 minute' } } };
 const slowly = { config: { rateLimit: { max: 10, timeWindow: '1 minute' } } };
 
 export const demoEmail = 'wren@demo.example';
 
 export function accountRoutes(app: FastifyInstance, { db, config }: { db: Database; config: Config }): void {
   const { demo, secureCookies } = config;
+  const tryOf = limitedTries(app, 100);
 
   handle(app, getMe, async (_, request) => ({ account: request.account, demo }));
 
@@ -27,6 +32,13 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
     app,
     createAccount,
     async ({ body }, _, reply) => {
+      if (isCommonPassword(body.password) || body.password.toLowerCase().includes(body.email))
+        throw new Problem(
+          400,
+          'common-password',
+          'This password is among the first that anybody tries. A short sentence of your own is good.',
+          { field: 'password' },
+        );
       const [known] = await db
         .select({ id: accounts.id })
         .from(accounts)
@@ -53,7 +65,8 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
   handle(
     app,
     signIn,
-    async ({ body }, _, reply) => {
+    async ({ body }, request, reply) => {
+      await tryOf(request, body.email);
       const [row] = await db.select().from(accounts).where(eq(accounts.email, body.email));
       const right = await argon2.verify(row?.passwordHash ?? (await decoy), body.password);
       if (!row || !right)
@@ -66,15 +79,16 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
     slowly,
   );
 
-  handle(app, signInToDemo, async (_, __, reply) => {
+  const enterDemo = async (reply: FastifyReply) => {
     const [row] = demo ? await db.select().from(accounts).where(eq(accounts.email, demoEmail)) : [];
     if (!row) throw new Problem(404, 'no-demo', 'This server has no demo account.');
     await startSession(db, reply, row.id, secureCookies);
     return { account: { id: row.id, name: row.name, email: row.email }, demo };
-  });
+  };
+  handle(app, signInToDemo, (_, __, reply) => enterDemo(reply), often);
 
   handle(app, signOut, async (_, request, reply) => {
-    await endSession(db, request, reply);
+    await endSession(db, request, reply, secureCookies);
     return { account: null, demo };
   });
 }

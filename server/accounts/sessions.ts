@@ -3,11 +3,13 @@ import { and, eq, gt, lt } from 'drizzle-orm';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
 import type { Account } from '#contract/account.ts';
+import type { Config } from '../config.ts';
 import type { Database } from '../db/connect.ts';
 import { accounts, sessions } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 
-const cookieName = 'kite_wall';
+/** With `__Host-`, browsers take the cookie only over HTTPS, from this very host, for all of it (RFC 6265bis). */
+const cookieName = (secure: boolean): string => (secure ? '__Host-kite_wall' : 'kite_wall');
 const lastsMs = 30 * 24 * 60 * 60 * 1000;
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
@@ -39,7 +41,7 @@ export async function startSession(
     accountId: account,
     expiresAt: new Date(Date.now() + lastsMs),
   });
-  reply.setCookie(cookieName, token, {
+  reply.setCookie(cookieName(secure), token, {
     path: '/',
     httpOnly: true,
     sameSite: 'lax',
@@ -49,30 +51,39 @@ export async function startSession(
 }
 
 /** Ends the session of a request, here and in the browser. */
-export async function endSession(db: Database, request: FastifyRequest, reply: FastifyReply): Promise<void> {
-  const token = request.cookies[cookieName];
+export async function endSession(
+  db: Database,
+  request: FastifyRequest,
+  reply: FastifyReply,
+  secure: boolean,
+): Promise<void> {
+  const token = request.cookies[cookieName(secure)];
   if (token) await db.delete(sessions).where(eq(sessions.tokenHash, hashOf(token)));
-  reply.clearCookie(cookieName, { path: '/' });
+  reply.clearCookie(cookieName(secure), { path: '/', secure });
 }
 
 /**
  * Finds out who asks, for every request in this scope, and refuses writes that come from another origin: a form
  * on somebody else's page must not act for a signed-in maker.
  */
-export const sessionScope = plugin<{ db: Database }>(async (app, { db }) => {
+export const sessionScope = plugin<{
+  db: Database;
+  config: Pick<Config, 'secureCookies' | 'publicOrigin'>;
+}>(async (app, { db, config }) => {
   app.decorateRequest('account', null);
   app.addHook('onRequest', async (request) => {
     if (request.method !== 'GET' && request.method !== 'HEAD') {
       const { origin } = request.headers;
-      const host = request.headers.host;
-      if (!origin || !URL.canParse(origin) || new URL(origin).host !== host)
+      // Scheme, host and port: another program at another port of this machine is somebody else.
+      const own = [`${request.protocol}://${request.host}`, config.publicOrigin];
+      if (!origin || !URL.canParse(origin) || !own.includes(new URL(origin).origin))
         throw new Problem(
           403,
           'other-origin',
           'This request did not come from the studio, so it was refused.',
         );
     }
-    const token = request.cookies[cookieName];
+    const token = request.cookies[cookieName(config.secureCookies)];
     if (!token) return;
     const [row] = await db
       .select({ id: accounts.id, name: accounts.name, email: accounts.email })

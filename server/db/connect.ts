@@ -9,6 +9,7 @@ import { existsSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import pg from 'pg';
+import { DurableFolder, durableStart } from './durable-folder.ts';
 import * as schema from './schema.ts';
 
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
@@ -46,7 +47,9 @@ export async function openPglite(options: {
   const fresh = !options.folder || !existsSync(join(options.folder, 'PG_VERSION'));
   const useTemplate = fresh && options.template !== undefined && existsSync(options.template);
   const client = await PGlite.create({
-    ...(options.folder ? { dataDir: options.folder } : {}),
+    ...(options.folder
+      ? { fs: new DurableFolder(options.folder), startParams: durableStart(PGlite.defaultStartParams) }
+      : {}),
     ...(useTemplate && options.template
       ? { loadDataDir: new Blob([new Uint8Array(await readFile(options.template))]) }
       : {}),

@@ -3,11 +3,13 @@ import { isDeepStrictEqual } from 'node:util';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Site } from '#core/content/site.ts';
+import { wellFormedIn } from '#core/words/well-formed.ts';
 import { raisedBy } from '#core/access/raised-by.ts';
 import { Problem } from '../http/problem.ts';
 import { closeLowered, lowerCeilings } from './ceilings.ts';
 import type { Database, Transaction } from './connect.ts';
 import { heightsAround } from './heights-around.ts';
+import { isNotUnique } from './not-unique.ts';
 import { raisingSentence } from './raising-sentence.ts';
 import { edits, formerAddresses, linkKeys, materials, pages, sites } from './schema.ts';
 import { newKey } from './new-id.ts';
@@ -179,7 +181,9 @@ export class Edit {
     return this.#tx;
   }
 
-  async #apply(change: RowChange): Promise<void> {
+  async #apply(given: RowChange): Promise<void> {
+    // Titles come from pages and files of others, too.
+    const change = { ...given, after: wellFormedIn(given.after) } as RowChange;
     await write(this.#tx, this.#scope, change, this.#revision);
     this.changes.push(change);
   }
@@ -333,6 +337,14 @@ async function closeThings(
   return true;
 }
 
+/** What an undo meets when the same file or address was gathered again meanwhile. */
+const thereAgain = (label: string) =>
+  new Problem(
+    409,
+    'there-again',
+    `“${label}” cannot be taken back: the same file or address was added again since, and is kept once. Use that one, or delete it and undo then.`,
+  );
+
 const touchesSite = (changes: readonly RowChange[]): boolean => changes.some(({ table }) => table === 'site');
 
 async function step(
@@ -341,7 +353,8 @@ async function step(
   direction: 'undo' | 'redo',
   sure: boolean,
 ): Promise<EditResult & { label: string }> {
-  return db.transaction(async (tx) => {
+  let named = '';
+  const stepping = db.transaction(async (tx) => {
     const revision = await nextRevision(tx, scope);
     const undoing = direction === 'undo';
     const [entry] = await tx
@@ -351,6 +364,7 @@ async function step(
       .orderBy(undoing ? desc(edits.revision) : edits.revision)
       .limit(1);
     if (!entry) throw new Problem(409, `nothing-to-${direction}`, `There is nothing to ${direction}.`);
+    named = entry.label;
     const steps = undoing
       ? [...entry.changes]
           .reverse()
@@ -373,6 +387,9 @@ async function step(
     // The next edit must not be merged into one that was undone or redone.
     await tx.update(edits).set({ undone: undoing, mergeKey: null }).where(eq(edits.revision, entry.revision));
     return { revision, changes: steps, label: entry.label, opens: closed || touchesSite(steps) };
+  });
+  return stepping.catch((error: unknown) => {
+    throw isNotUnique(error) ? thereAgain(named) : error;
   });
 }
 

@@ -11,6 +11,7 @@ import {
 } from '#core/content/document.ts';
 import type { Block } from '#core/content/rich-text.ts';
 import { type Structure, structureFromHtml } from '#core/words/blocks-from-html.ts';
+import { cut } from '#core/words/cut.ts';
 import { Problem } from '../http/problem.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import type { RawPixels } from '../media/fixed-pixels.ts';
@@ -80,7 +81,7 @@ async function piecesOf(
       picture: await blobs.put(bytes),
       widthPx: turned ? meta.height : meta.width,
       heightPx: turned ? meta.width : meta.height,
-      alt: one.alt.slice(0, 600),
+      alt: cut(one.alt, 600),
     });
   }
   return { pieces, leftOut };

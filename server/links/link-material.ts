@@ -1,11 +1,15 @@
 import { and, eq } from 'drizzle-orm';
+import type { LinkFacts } from '#core/content/link.ts';
 import type { Material } from '#core/content/material.ts';
 import { hostOf } from '#core/links/host-of.ts';
+import { cut } from '#core/words/cut.ts';
 import { shortened } from '#core/words/shortened.ts';
 import type { Commands } from '../commands/commands.ts';
 import { contentOf, type EditResult, noEdit } from '../db/edit.ts';
 import { materials } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
+import { takeRoom } from '../media/allowance.ts';
+import type { BlobStore } from '../media/blob-store.ts';
 import type { Imported } from '../media/import-material.ts';
 import { newMaterial } from '../media/new-material.ts';
 import { readLink, type LinkDeps } from './read-link.ts';
@@ -15,6 +19,10 @@ type Scope = { site: string; account: string };
 /** An address as its own original: a list of one, as RFC 2483 (text/uri-list) writes it. */
 const listOf = (url: string): Buffer => Buffer.from(`${url}\r\n`);
 
+/** What a link takes: its address, and the picture that was fetched along with it. */
+const bytesOf = async (blobs: BlobStore, url: string, { picture }: LinkFacts): Promise<number> =>
+  listOf(url).byteLength + (picture ? (await blobs.sizeOf(picture.hash)).size : 0);
+
 /**
  * Gathers a link: reads the page and keeps what it says. The same address is gathered once.
  *
@@ -22,7 +30,7 @@ const listOf = (url: string): Buffer => Buffer.from(`${url}\r\n`);
  * @throws Problem 422 when the address lies where no reader could follow
  */
 export async function addLink(
-  deps: LinkDeps & { commands: Commands },
+  deps: LinkDeps & { commands: Commands; limits: { maxTotalBytes: number } },
   scope: Scope,
   url: string,
   by: string,
@@ -48,24 +56,28 @@ export async function addLink(
   // Reading takes seconds, in which another tab may have gathered the same address.
   const meanwhile = await there();
   if (meanwhile) return meanwhile;
+  const bytes = await bytesOf(blobs, url, facts);
   const material = newMaterial(
     {
       original,
-      fileName: url.replace(/^https?:\/\//, '').slice(0, 255),
-      bytes: listOf(url).byteLength,
+      fileName: cut(url.replace(/^https?:\/\//, ''), 255),
+      bytes,
       title: facts.title || hostOf(url) || '',
       caption: facts.description,
     },
     { kind: 'link', facts },
   );
   const label = shortened(`Add ${material.title || 'link'}`, 120);
-  const result = await commands.run(scope, { label }, (running) => running.insert('material', material));
+  const result = await commands.run(scope, { label }, async (running) => {
+    await takeRoom(running.tx, scope.account, bytes, deps.limits.maxTotalBytes);
+    await running.insert('material', material);
+  });
   return { result, material: material.id, duplicate: false };
 }
 
 /** What the page says now takes the place of what it said; words the maker wrote themselves stay. */
 export async function readLinkAgain(
-  deps: LinkDeps & { commands: Commands },
+  deps: LinkDeps & { commands: Commands; limits: { maxTotalBytes: number } },
   scope: Scope,
   id: string,
   by: string,
@@ -89,6 +101,7 @@ export async function readLinkAgain(
     async (running) => {
       await running.update('material', id, {
         facts: kept,
+        bytes: await bytesOf(deps.blobs, link.facts.url, kept),
         ...(title === link.facts.title || title === hostOf(link.facts.url)
           ? { title: kept.title || title }
           : {}),

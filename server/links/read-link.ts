@@ -1,5 +1,6 @@
 import { Readable } from 'node:stream';
 import { type LinkFacts, type LinkState } from '#core/content/link.ts';
+import { cut } from '#core/words/cut.ts';
 import { mayBeFramed } from '#core/links/framing.ts';
 import { readEmbed } from '#core/links/oembed.ts';
 import { pageFacts, type PageFacts } from '#core/links/page-facts.ts';
@@ -168,9 +169,9 @@ export async function readLink(deps: LinkDeps, account: string, url: string, by:
   const embed = await fetchEmbed(deps, resolved(said.oembed, base), by);
   return {
     ...facts,
-    title: said.title || embed?.title.slice(0, 160) || '',
+    title: said.title || cut(embed?.title ?? '', 160) || '',
     description: said.description,
-    site: said.site || embed?.provider.slice(0, 120) || '',
+    site: said.site || cut(embed?.provider ?? '', 120) || '',
     picture: await fetchPicture(deps, embed?.picture ?? resolved(said.picture, base), account),
     framing: mayBeFramed(framingHeaders(page), page.url, by) ? 'allowed' : 'refused',
     player: embed?.player ?? null,

@@ -6,7 +6,7 @@
 export function textFromBytes(bytes: Uint8Array, contentType: string): string {
   const sent = /charset\s*=\s*["']?([^\s"';]+)/i.exec(contentType)?.[1];
   const start = new TextDecoder('latin1').decode(bytes.subarray(0, 1024));
-  const named = /<meta[^>]+charset\s*=\s*["']?\s*([^\s"'/>;]+)/i.exec(start)?.[1];
+  const named = /<meta[^>]+charset\s*=[\s"']*([^\s"'/>;]+)/i.exec(start)?.[1];
   for (const label of [sent, named, 'utf-8'])
     if (label)
       try {

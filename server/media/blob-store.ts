@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { createReadStream, createWriteStream, type ReadStream } from 'node:fs';
-import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises';
+import { mkdir, open, readdir, readFile, rename, rm, stat, utimes } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -16,8 +16,12 @@ export interface Arrival {
 /** Bytes by their SHA-256. Small on purpose, so that any object store can stand in for the folder. */
 export interface BlobStore {
   put(contents: Uint8Array): Promise<string>;
-  /** Takes in a stream; stops and forgets it when it grows over the limit. */
-  receive(stream: Readable, mostBytes: number): Promise<Arrival>;
+  /**
+   * Takes in a stream; stops and forgets it when it grows over the limit, or when nothing arrives any more.
+   *
+   * @param stallMs how long nothing may arrive, in ms
+   */
+  receive(stream: Readable, mostBytes: number, stallMs?: number): Promise<Arrival>;
   keep(arrival: Arrival): Promise<void>;
   discard(arrival: Arrival): Promise<void>;
   has(hash: string): Promise<boolean>;
@@ -26,6 +30,10 @@ export interface BlobStore {
   stream(hash: string, range?: { start: number; end: number }): ReadStream;
   /** Where the bytes are, for tools that read files themselves. */
   pathOf(hash: string): string;
+  /** Everything in the store, with when it was last put there, in ms since 1970. */
+  all(): AsyncIterable<{ hash: string; bytes: number; changedAt: number }>;
+  /** Takes a file away unless it was put there again since then; its size, or null when it stayed. */
+  removeIfOlder(hash: string, than: number): Promise<number | null>;
 }
 
 /** A content-addressed folder. A file appears under its name only when all its bytes are on the disk. */
@@ -58,7 +66,12 @@ export class FolderBlobStore implements BlobStore {
 
   async put(contents: Uint8Array): Promise<string> {
     const hash = createHash('sha256').update(contents).digest('hex');
-    if (await this.has(hash)) return hash;
+    if (await this.has(hash)) {
+      // It is wanted again: a sweep that is on its way must not take it.
+      const now = new Date();
+      await utimes(this.pathOf(hash), now, now);
+      return hash;
+    }
     const path = this.#newArrival();
     const file = await open(path, 'w');
     await file.writeFile(contents);
@@ -68,8 +81,11 @@ export class FolderBlobStore implements BlobStore {
     return hash;
   }
 
-  async receive(stream: Readable, mostBytes: number): Promise<Arrival> {
+  async receive(stream: Readable, mostBytes: number, stallMs = 60_000): Promise<Arrival> {
     const path = this.#newArrival();
+    // As long as bytes arrive, they may arrive slowly; when none do, the file is given up.
+    const stalled = new AbortController();
+    let timer = setTimeout(() => stalled.abort(), stallMs);
     const digest = createHash('sha256');
     let bytes = 0;
     try {
@@ -78,6 +94,8 @@ export class FolderBlobStore implements BlobStore {
         async function* (chunks: AsyncIterable<Buffer>) {
           for await (const chunk of chunks) {
             bytes += chunk.length;
+            clearTimeout(timer);
+            timer = setTimeout(() => stalled.abort(), stallMs);
             if (bytes > mostBytes)
               throw new Problem(
                 413,
@@ -89,10 +107,19 @@ export class FolderBlobStore implements BlobStore {
           }
         },
         createWriteStream(path, { flush: true }),
+        { signal: stalled.signal },
       );
     } catch (error) {
       await rm(path, { force: true });
+      if (stalled.signal.aborted)
+        throw new Problem(
+          408,
+          'stalled',
+          'Nothing more of this file arrived for a minute, so it was given up. Nothing was stored; try again.',
+        );
       throw error;
+    } finally {
+      clearTimeout(timer);
     }
     return { path, hash: digest.digest('hex'), bytes };
   }
@@ -124,6 +151,25 @@ export class FolderBlobStore implements BlobStore {
 
   stream(hash: string, range?: { start: number; end: number }): ReadStream {
     return createReadStream(this.pathOf(hash), range);
+  }
+
+  async *all(): AsyncIterable<{ hash: string; bytes: number; changedAt: number }> {
+    for (const start of await readdir(this.#folder)) {
+      if (!/^[0-9a-f]{2}$/.test(start)) continue;
+      for (const rest of await readdir(join(this.#folder, start))) {
+        const found = await stat(join(this.#folder, start, rest)).catch(() => null);
+        if (found && /^[0-9a-f]{62}$/.test(rest))
+          yield { hash: start + rest, bytes: found.size, changedAt: found.mtimeMs };
+      }
+    }
+  }
+
+  async removeIfOlder(hash: string, than: number): Promise<number | null> {
+    const path = this.pathOf(hash);
+    const found = await stat(path).catch(() => null);
+    if (!found || found.mtimeMs > than) return null;
+    await rm(path, { force: true });
+    return found.size;
   }
 
   #newArrival(): string {

@@ -4,6 +4,7 @@ import type { Material } from '#core/content/material.ts';
 import { searchableText } from '#core/content/uncovered-words.ts';
 import { captionLines } from '#core/words/web-vtt.ts';
 import { queryWords } from '#core/words/plain-words.ts';
+import { wellFormed } from '#core/words/well-formed.ts';
 import type { Database } from '../db/connect.ts';
 import { contentOf } from '../db/edit.ts';
 import { materials, materialWords } from '../db/schema.ts';
@@ -38,7 +39,9 @@ function wordsOf(material: Material, document: string): string {
       ...captionLines(transcript),
       document,
     ].join(' '),
-  ).filter((word) => word.length <= longestWord);
+  )
+    .map(wellFormed)
+    .filter((word) => word.length <= longestWord);
   return [...new Set(all)].slice(0, mostWords).join(' ');
 }
 

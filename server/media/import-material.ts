@@ -1,5 +1,7 @@
-import { eq, notInArray, sql, sum } from 'drizzle-orm';
+import { and, eq, notInArray } from 'drizzle-orm';
 import type { Readable } from 'node:stream';
+import { cut } from '#core/words/cut.ts';
+import { shortened } from '#core/words/shortened.ts';
 import type { MaterialKind } from '#core/content/material.ts';
 import type { Database } from '../db/connect.ts';
 import type { Material } from '#core/content/material.ts';
@@ -8,6 +10,8 @@ import { type EditResult, noEdit } from '../db/edit.ts';
 import { materials } from '../db/schema.ts';
 import { rememberContent } from '../documents/document-contents.ts';
 import { Problem } from '../http/problem.ts';
+import { isNotUnique } from '../db/not-unique.ts';
+import { expectRoom, takeRoom } from './allowance.ts';
 import type { BlobStore } from './blob-store.ts';
 import type { Reading } from '../reading/reading.ts';
 import { type KindAndFacts, newMaterial } from './new-material.ts';
@@ -29,8 +33,6 @@ export interface Imported {
   /** The maker had this very file already; nothing was stored again. */
   duplicate: boolean;
 }
-
-const inMegabytes = (bytes: number): string => `${Math.ceil(bytes / 1024 / 1024)} MB`;
 
 /** A file as it comes. */
 export interface ComingFile {
@@ -63,14 +65,9 @@ async function takeIn<T>(
   const { db, blobs, reading, limits } = deps;
   const arrival = await blobs.receive(file.stream, limits.maxFileBytes);
   try {
-    const there = await whatIsThere(db, account, arrival.hash);
-    if (there.known !== null) return known(there.known);
-    if (there.used + arrival.bytes > limits.maxTotalBytes)
-      throw new Problem(
-        413,
-        'full',
-        `Your materials take ${inMegabytes(there.used)} of ${inMegabytes(limits.maxTotalBytes)}, and this file has ${inMegabytes(arrival.bytes)}. Delete something in Gather, or save the file smaller.`,
-      );
+    const there = await knownMaterial(db, account, arrival.hash);
+    if (there !== null) return known(there);
+    await expectRoom(db, account, arrival.bytes, limits.maxTotalBytes);
 
     const { of, takenOn, previews, content } = await reading.run(
       'file',
@@ -82,28 +79,32 @@ async function takeIn<T>(
     await rememberPreviews(db, arrival.hash, previews);
     if (content) await rememberContent(db, arrival.hash, content);
     await blobs.keep(arrival);
-    return await use({ hash: arrival.hash, bytes: arrival.bytes, of, takenOn });
+    try {
+      return await use({ hash: arrival.hash, bytes: arrival.bytes, of, takenOn });
+    } catch (error) {
+      // The same file came twice at the same moment, and the other one was first.
+      const first = isNotUnique(error) ? await knownMaterial(db, account, arrival.hash) : null;
+      if (first === null) throw error;
+      return known(first);
+    }
   } finally {
     await blobs.discard(arrival);
   }
 }
 
-/** What a maker has: how much it is in all, and which material is this very file, if one is. */
-async function whatIsThere(
-  db: Database,
-  account: string,
-  hash: string,
-): Promise<{ used: number; known: string | null }> {
+/** The material that is this very file, if its maker has it. */
+async function knownMaterial(db: Database, account: string, hash: string): Promise<string | null> {
   const [row] = await db
-    .select({
-      used: sum(materials.bytes),
-      known: sql<
-        string | null
-      >`max(${materials.id}) filter (where ${materials.original} = ${hash} and ${notInArray(materials.kind, ['link', 'note'])})`,
-    })
+    .select({ id: materials.id })
     .from(materials)
-    .where(eq(materials.accountId, account));
-  return { used: Number(row?.used ?? 0), known: row?.known ?? null };
+    .where(
+      and(
+        eq(materials.accountId, account),
+        eq(materials.original, hash),
+        notInArray(materials.kind, ['link', 'note']),
+      ),
+    );
+  return row?.id ?? null;
 }
 
 /**
@@ -126,11 +127,12 @@ export async function importMaterial(
     (material) => ({ result: noEdit, material, duplicate: true }),
     async ({ hash, bytes, of, takenOn }) => {
       const title = titleFromFileName(file.name);
-      const fileName = file.name.slice(0, 255);
+      const fileName = cut(file.name, 255);
       const material = newMaterial({ original: hash, fileName, bytes, title, takenOn, ...said }, of);
-      const result = await deps.commands.run(scope, { label: `Add ${title || of.kind}` }, (running) =>
-        running.insert('material', material),
-      );
+      const result = await deps.commands.run(scope, { label: `Add ${title || of.kind}` }, async (running) => {
+        await takeRoom(running.tx, scope.account, bytes, deps.limits.maxTotalBytes);
+        await running.insert('material', material);
+      });
       return { result, material: material.id, duplicate: false };
     },
   );
@@ -148,7 +150,7 @@ export async function replaceFile(
   material: { id: string; kind: MaterialKind; title: string },
   file: ComingFile,
 ): Promise<EditResult> {
-  const label = `Another file for ${material.title || material.kind}`.slice(0, 120);
+  const label = shortened(`Another file for ${material.title || material.kind}`, 120);
   return takeIn(
     deps,
     scope.account,
@@ -170,10 +172,11 @@ export async function replaceFile(
           `This is a ${of.kind}, and only a ${material.kind} can stand in the place of a ${material.kind}. Add it as a new one.`,
         );
       return deps.commands.run(scope, { label }, async (running) => {
+        await takeRoom(running.tx, scope.account, bytes, deps.limits.maxTotalBytes);
         await running.update('material', material.id, {
           original: hash,
           bytes,
-          fileName: file.name.slice(0, 255),
+          fileName: cut(file.name, 255),
           ...of,
         });
       });

@@ -24,6 +24,7 @@ import type { Material } from '#core/content/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { fixesOfPage, pageSource, type PictureSource } from '#core/gallery/picture-source.ts';
 import { withTags } from '#core/content/tags.ts';
+import { wellFormed } from '#core/words/well-formed.ts';
 import { idSchema } from '#core/content/id.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database, Transaction } from '../db/connect.ts';
@@ -120,7 +121,10 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       { bodyLimit: deps.limits.maxFileBytes * 2 },
       async (request) => {
         const { site } = parsed(z.object({ site: idSchema }), request.params);
-        const { name } = parsed(z.object({ name: z.string().default('') }), request.query);
+        const { name } = parsed(
+          z.object({ name: z.string().default('').transform(wellFormed) }),
+          request.query,
+        );
         const scope = { site, account: makerOf(request).id };
         await ownSite(db, scope.account, scope.site);
         const imported = await importMaterial(deps, scope, { name, stream: request.body as Readable });
@@ -137,7 +141,10 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       { bodyLimit: deps.limits.maxFileBytes * 2 },
       async (request) => {
         const params = parsed(z.object({ site: idSchema, material: idSchema }), request.params);
-        const { name } = parsed(z.object({ name: z.string().default('') }), request.query);
+        const { name } = parsed(
+          z.object({ name: z.string().default('').transform(wellFormed) }),
+          request.query,
+        );
         const scope = { site: params.site, account: makerOf(request).id };
         await ownSite(db, scope.account, scope.site);
         const [row] = await db

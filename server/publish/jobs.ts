@@ -55,7 +55,9 @@ export class PublishJobs {
             onFailure(error);
             Object.assign(job.shown, {
               state: 'failed',
-              message: 'Publishing did not finish. Readers still see what they saw before; try again.',
+              message: `Publishing did not finish, and readers still see what they saw before. ${
+                error instanceof Problem ? error.message : 'Try again.'
+              }`,
             });
           }
         },

@@ -1,8 +1,8 @@
 import replyFrom from '@fastify/reply-from';
 import Fastify, { type FastifyInstance } from 'fastify';
-import { createServer } from 'node:http';
 import { buffer } from 'node:stream/consumers';
 import type { Readable } from 'node:stream';
+import { limitedServer } from '../http/limited-server.ts';
 import { acceptedCoding, type ReadyResponses } from '../serve/ready-responses.ts';
 import { keepHeader } from './messages.ts';
 
@@ -28,7 +28,7 @@ const ownHeaders = <T>(headers: Record<string, T>): Record<string, T> =>
 export async function buildReader(owner: string, ready: ReadyResponses): Promise<FastifyInstance> {
   const app = Fastify({
     serverFactory: (handler) =>
-      createServer((request, response) => {
+      limitedServer((request, response) => {
         if (!ready.answer(request, response)) handler(request, response);
       }),
     logger: { level: 'error' },

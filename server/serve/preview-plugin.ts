@@ -16,6 +16,7 @@ import { contentsIn } from '../publish/published-media.ts';
 import type { StoredAssets } from '../publish/site-assets.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { pagePolicy } from './page-policy.ts';
+import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
 
 /** Who looks: the maker, a stranger, somebody with the site's link, or somebody with the link of one page. */
@@ -88,7 +89,7 @@ export function previewRoutes(
   { db, assets, blobs }: { db: Database; assets: StoredAssets; blobs: BlobStore },
 ): void {
   app.get('/studio/see/:site/visitors/:page', async (request, reply) => {
-    const params = z.object({ site: idSchema, page: idSchema }).parse(request.params);
+    const params = parsed(z.object({ site: idSchema, page: idSchema }), request.params);
     const draft = await loadDraft(db, await ownSite(db, makerOf(request).id, params.site));
     if (!draft.pages.some(({ id }) => id === params.page)) throw notFound('This page');
     const way = waysTo(draft, params.page);
@@ -103,7 +104,7 @@ export function previewRoutes(
   });
 
   app.get('/studio/see/:site/:viewer/*', async (request, reply) => {
-    const { site: id, viewer, '*': path } = paramsSchema.parse(request.params);
+    const { site: id, viewer, '*': path } = parsed(paramsSchema, request.params);
     const site = await ownSite(db, makerOf(request).id, id);
     const asset = Object.hasOwn(assets.files, path) ? assets.files[path] : undefined;
     if (asset)

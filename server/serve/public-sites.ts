@@ -1,7 +1,8 @@
-import { and, eq, isNotNull, sql } from 'drizzle-orm';
+import { and, eq, isNotNull, sql, type SQL } from 'drizzle-orm';
 import { reachOf, type Viewer } from '#core/access/viewer.ts';
 import { type Height, lowest, reaches } from '#core/content/height.ts';
 import type { Draft } from '#core/content/site.ts';
+import { wellFormed } from '#core/words/well-formed.ts';
 import { narrowed, siteReach } from '#core/release/narrowed.ts';
 import type { FileTree, Manifest } from '#core/release/manifest.ts';
 import { searchEngines } from '../db/ceilings.ts';
@@ -171,6 +172,8 @@ export class PublicSites {
   }
 
   #remember(name: string, lookUp: () => Promise<Found>): Promise<Found> {
+    // No name of ours has signs that no database keeps.
+    if (wellFormed(name) !== name) return Promise.resolve(null);
     const known = this.#found.get(name);
     if (known) return known;
     if (this.#found.size >= remembered) this.#found.clear();
@@ -180,29 +183,49 @@ export class PublicSites {
     return looking;
   }
 
+  /**
+   * How high a site is open that stands or stood at an address, or has a link, without anything that is large: what is
+   * closed is so answered as fast as what never existed.
+   */
+  async #reach(where: SQL): Promise<{ id: string; address: string | null; reach: Height } | null> {
+    const [row] = await this.#db
+      .select({
+        id: sites.id,
+        address: sites.address,
+        height: sites.height,
+        released: sql<Height>`${releases.source} -> 'site' ->> 'height'`,
+        ceiling: ceilings.height,
+      })
+      .from(sites)
+      .innerJoin(releases, eq(releases.id, sites.liveRelease))
+      .leftJoin(ceilings, and(eq(ceilings.siteId, sites.id), eq(ceilings.thing, sites.id)))
+      .where(where);
+    if (!row) return null;
+    const { id, address, height, released, ceiling } = row;
+    return { id, address, reach: lowest([height, released, ceiling ?? 'public']) };
+  }
+
   async #lookUpAddress(address: string): Promise<Found> {
+    const former = sql`(select ${formerAddresses.siteId} from ${formerAddresses} where ${formerAddresses.address} = ${address})`;
+    const site = await this.#reach(sql`${sites.address} = ${address} or ${sites.id} in ${former}`);
+    if (!site || site.reach !== 'public' || !site.address) return null;
     const [row] = await this.#db
       .select(columns)
       .from(sites)
       .innerJoin(releases, eq(releases.id, sites.liveRelease))
-      .where(eq(sites.address, address));
-    if (row) {
-      const live = this.#live(row);
-      const tree = this.#treeFor(live, { kind: 'stranger' });
-      return tree && { entrance: { tree, indexable: live.indexable, secret: false } };
-    }
-    const [former] = await this.#db
-      .select({ address: sites.address })
-      .from(formerAddresses)
-      .innerJoin(sites, eq(sites.id, formerAddresses.siteId))
-      .where(eq(formerAddresses.address, address));
-    if (!former?.address) return null;
+      .where(eq(sites.id, site.id));
+    const live = row && this.#live(row);
+    const tree = live && this.#treeFor(live, { kind: 'stranger' });
+    if (!tree) return null;
     // An old address leads on only to where a stranger may go; else it would tell that the site exists.
-    const now = await this.#lookUpAddress(former.address);
-    return now && 'entrance' in now ? { movedTo: former.address } : null;
+    if (site.address !== address) return { movedTo: site.address };
+    return { entrance: { tree, indexable: live.indexable, secret: false } };
   }
 
   async #lookUpLink(key: string): Promise<Found> {
+    const keyed = sql`(select ${linkKeys.siteId} from ${linkKeys} where ${linkKeys.key} = ${key})`;
+    const site = await this.#reach(sql`${sites.id} in ${keyed}`);
+    if (!site || !reaches(site.reach, 'unlisted')) return null;
     const [row] = await this.#db
       .select({ ...columns, thing: linkKeys.thing })
       .from(linkKeys)

@@ -1,3 +1,4 @@
+import Negotiator from 'negotiator';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 
 interface Ready {
@@ -65,18 +66,20 @@ export class ReadyResponses {
 export type Coding = 'br' | 'gzip' | 'identity';
 
 const codings = new Map<string, Coding>();
-
-function offers(header: string, coding: string): boolean {
-  const found = new RegExp(`(?:^|,)\\s*${coding}\\s*(?:;\\s*q=([0-9.]+))?\\s*(?:,|$)`).exec(header);
-  return found !== null && (found[1] === undefined || Number(found[1]) > 0);
-}
+const codingsOfOurs = ['br', 'gzip', 'identity'] as const;
+const longestHeader = 200;
 
 /** The best coding of ours that a reader accepts (RFC 9110, section 12.5.3). The few headers there are, are remembered. */
 export function acceptedCoding(header: string | string[] | undefined): Coding {
   const text = String(header ?? '');
   const known = codings.get(text);
   if (known) return known;
-  const coding = offers(text, 'br') ? 'br' : offers(text, 'gzip') ? 'gzip' : 'identity';
+  // No program sends a long one; whoever does gets the file as it is.
+  const offered =
+    text.length > longestHeader
+      ? []
+      : new Negotiator({ headers: { 'accept-encoding': text } }).encodings(['br', 'gzip', 'identity']);
+  const coding = codingsOfOurs.find((one) => offered.includes(one)) ?? 'identity';
   if (codings.size > 100) codings.clear();
   codings.set(text, coding);
   return coding;

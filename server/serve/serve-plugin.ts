@@ -8,7 +8,7 @@ import { keepHeader } from '../readers/messages.ts';
 import { acceptedCoding, type Coding, type ReadyResponses } from './ready-responses.ts';
 import { ByteCache } from './byte-cache.ts';
 import { pagePolicy } from './page-policy.ts';
-import type { Entrance, Found, PublicSites } from './public-sites.ts';
+import type { Entrance, Found, ListedSite, PublicSites } from './public-sites.ts';
 
 /** Files up to this size are kept in memory; larger ones are streamed from the disk. */
 const keptUpTo = 512 * 1024;
@@ -37,6 +37,14 @@ function formFor(file: ManifestFile, coding: Coding): { hash: string; encoding: 
   if (coding === 'br' && file.br) return { hash: file.br, encoding: 'br' };
   if (coding !== 'identity' && file.gzip) return { hash: file.gzip, encoding: 'gzip' };
   return { hash: file.hash, encoding: null };
+}
+
+/** Pages that search engines may keep, by the sitemap protocol (sitemaps.org). */
+function sitemap(origin: string, sites: readonly ListedSite[]): string {
+  const urls = sites
+    .filter((site) => site.indexable)
+    .flatMap((site) => site.pages.map((page) => `<url><loc>${origin}${site.path}${page}</loc></url>`));
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls.join('')}</urlset>\n`;
 }
 
 /** The public side: releases by address and by link. Knows nothing but manifests and blobs. */
@@ -142,15 +150,14 @@ export function serveSites(
       .type('text/plain')
       .send('User-agent: *\nDisallow: /l/\nDisallow: /studio/\nDisallow: /api/\nSitemap: /sitemap.xml\n'),
   );
+  let map: { of: readonly ListedSite[]; texts: Map<string, string> } = { of: [], texts: new Map() };
   app.get('/sitemap.xml', async (request, reply) => {
     const origin = `${request.protocol}://${request.host}`;
-    const urls = (await open.listed())
-      .filter((site) => site.indexable)
-      .flatMap((site) => site.pages.map((page) => `<url><loc>${origin}${site.path}${page}</loc></url>`));
-    return reply
-      .type('application/xml')
-      .send(
-        `<?xml version="1.0" encoding="UTF-8"?>\n<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls.join('')}</urlset>\n`,
-      );
+    const sites = await open.listed();
+    // The same list gives the same map; it is written once for each name this server is called by.
+    if (map.of !== sites || map.texts.size > 20) map = { of: sites, texts: new Map() };
+    const text = map.texts.get(origin) ?? sitemap(origin, sites);
+    map.texts.set(origin, text);
+    return reply.type('application/xml').send(text);
   });
 }

@@ -14,7 +14,7 @@ import { openPglite, openPostgres, type OpenDatabase } from '../db/connect.ts';
 import { newId } from '../db/new-id.ts';
 import { FolderBlobStore } from '../media/blob-store.ts';
 import { Reading } from '../reading/reading.ts';
-import { storeAssets } from '../publish/site-assets.ts';
+import { storeAssets, type StoredAssets } from '../publish/site-assets.ts';
 
 const root = join(import.meta.dirname, '../..');
 const migrations = join(root, 'server/db/migrations');
@@ -48,28 +48,32 @@ export class TestServer {
     readonly database: OpenDatabase,
     readonly blobs: FolderBlobStore,
     readonly reading: Reading,
+    readonly assets: StoredAssets,
     readonly folder: string,
   ) {}
 
   static async start(
     environment: Record<string, string> = {},
     more: Partial<Config> = {},
+    log?: NodeJS.WritableStream,
   ): Promise<TestServer> {
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-'));
     const database = await freshDatabase();
     const blobs = await FolderBlobStore.open(join(folder, 'blobs'));
     const config = { ...readConfig({ DATA_DIR: folder, ...environment }, root), ...more };
+    const assets = await storeAssets(join(root, 'dist/site-assets'), blobs);
     const reading = new Reading(join(root, 'dist/reading.js'), join(folder, 'blobs'), config.reading);
     const app = await buildApp({
       db: database.db,
       blobs,
       reading,
-      assets: await storeAssets(join(root, 'dist/site-assets'), blobs),
+      assets,
       config,
       rendererVersion: 'test',
-      logLevel: 'error',
+      logLevel: log ? 'warn' : 'error',
+      ...(log ? { logStream: log } : {}),
     });
-    return new TestServer(app, database, blobs, reading, folder);
+    return new TestServer(app, database, blobs, reading, assets, folder);
   }
 
   async stop(): Promise<void> {

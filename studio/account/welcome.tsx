@@ -7,15 +7,13 @@ import {
   createAccount,
   type NewAccount,
   newAccountSchema,
-  signIn,
-  type SignIn,
-  signInSchema,
   signInToDemo,
   type Me,
 } from '#contract/account.ts';
 import { call, Refusal } from '../api/call.ts';
 import { Field } from '../ui/field.tsx';
 import { KiteMark } from '../ui/kite-mark.tsx';
+import { SignInForm } from './sign-in-form.tsx';
 
 const publicSitesSchema = z.array(z.object({ title: z.string(), path: z.string() }));
 
@@ -54,7 +52,7 @@ function NewAccountForm() {
       />
       <Field
         label="Password"
-        hint="10 characters or more"
+        hint="12 characters or more"
         problem={errors.password?.message}
         type="password"
         autoComplete="new-password"
@@ -62,40 +60,6 @@ function NewAccountForm() {
       />
       <button className="btn go" type="submit" disabled={isSubmitting}>
         {isSubmitting ? 'Making your account' : 'Create account'}
-      </button>
-    </form>
-  );
-}
-
-function SignInForm() {
-  const enter = useEnter();
-  const form = useForm<SignIn>({ resolver: zodResolver(signInSchema) });
-  const { errors, isSubmitting } = form.formState;
-  const submit = form.handleSubmit(async (body) => {
-    try {
-      enter(await call(signIn, { body }));
-    } catch (error) {
-      form.setError('password', { message: error instanceof Error ? error.message : 'Try again.' });
-    }
-  });
-  return (
-    <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-4">
-      <Field
-        label="E-mail"
-        problem={errors.email?.message}
-        type="email"
-        autoComplete="email"
-        {...form.register('email')}
-      />
-      <Field
-        label="Password"
-        problem={errors.password?.message}
-        type="password"
-        autoComplete="current-password"
-        {...form.register('password')}
-      />
-      <button className="btn go" type="submit" disabled={isSubmitting}>
-        {isSubmitting ? 'Opening' : 'Sign in'}
       </button>
     </form>
   );
@@ -158,7 +122,7 @@ export function Welcome({ demo }: { demo: boolean }) {
       </div>
       <section className="sheet-cut grid content-start gap-4 self-start bg-raised p-6" aria-labelledby="door">
         <h2 id="door">{known ? 'Sign in' : 'Create an account'}</h2>
-        {known ? <SignInForm /> : <NewAccountForm />}
+        {known ? <SignInForm onSignedIn={enter} /> : <NewAccountForm />}
         <p className="note">
           {known ? 'No account yet?' : 'Been here before?'}{' '}
           <button type="button" className="link" onClick={() => setKnown(!known)}>

@@ -102,7 +102,7 @@ describe('SaveQueue', () => {
     queue.change('page', 'page-1', { title: 'One' }, 'Title', 'a');
     await queue.flush();
     queue.change('page', 'page-2', { title: 'Two' }, 'Title', 'b');
-    expect(queue.state).toEqual({ kind: 'offline', edits: 2 });
+    expect(queue.state).toEqual({ kind: 'offline', edits: 2, server: false });
     online = true;
     await queue.flush();
     expect(sent).toEqual([{ title: 'One' }, { title: 'Two' }]);
@@ -205,5 +205,32 @@ describe('SaveQueue', () => {
     queue.change('page', 'page-1', { summary: 'Slow' }, 'Summary', 'page-1 summary');
     await queue.flush();
     expect(seenSent).toEqual([5, 9]);
+  });
+
+  test('an error of the server gives nothing up: it is kept across a reload and sent when it works again', async () => {
+    let answers = 0;
+    let works = false;
+    const store = new Shelf();
+    const broken = new Refusal(500, { code: 'server-error', message: 'Something went wrong.' });
+    const { queue } = queueWith(async () => {
+      answers++;
+      if (!works) throw broken;
+      return patch(6);
+    }, store);
+    queue.change('page', 'page-1', { title: 'Kept' }, 'Title', 'page-1 title');
+    await queue.flush();
+    expect(queue.state).toEqual({ kind: 'offline', edits: 1, server: true });
+    expect(queue.unsent.map(({ change }) => change)).toEqual([{ title: 'Kept' }]);
+    // It goes on trying by itself.
+    while (answers < 4) await new Promise((resolve) => setTimeout(resolve, 5));
+    expect(queue.unsent).toHaveLength(1);
+
+    const sent: Pending[] = [];
+    const { queue: reloaded } = queueWith(async (pending) => (sent.push(pending), patch(6)), store);
+    await reloaded.flush();
+    expect(sent.map(({ change }) => change)).toEqual([{ title: 'Kept' }]);
+    expect(reloaded.state.kind).toBe('saved');
+    works = true;
+    while (queue.state.kind !== 'saved') await new Promise((resolve) => setTimeout(resolve, 5));
   });
 });

@@ -31,7 +31,8 @@ export interface Pending {
 export type SaveState =
   | { kind: 'saved'; at: number | null }
   | { kind: 'saving' }
-  | { kind: 'offline'; edits: number }
+  /** Kept here and sent again by itself; `server`: it answers, but cannot save now. */
+  | { kind: 'offline'; edits: number; server: boolean }
   | { kind: 'conflict'; message: string; theirRevision: number; pending: Pending }
   /** `again`: sending once more may help, and nothing was dropped. */
   | { kind: 'failed'; message: string; again: boolean };
@@ -42,6 +43,8 @@ export interface SaveQueueDeps {
   seen: (row: string) => number;
   /** A row as it is on the screen. */
   row: (kind: RowKind, id: string) => object | undefined;
+  /** The session has ended: nothing can be sent until somebody signs in. */
+  onSignedOut?: () => void;
   /** Changes made elsewhere came in with a change of ours. */
   onJoined?: () => void;
   /** Lays what the server answered over the studio's copy, sparing rows that changed again meanwhile. */
@@ -92,6 +95,8 @@ export class SaveQueue {
   #pending: Pending[] = [];
   #sending: Pending | null = null;
   #typing = false;
+  /** Tries in a row that came to nothing. */
+  #failures = 0;
   #state: SaveState = { kind: 'saved', at: null };
   #timer: ReturnType<typeof setTimeout> | undefined;
   readonly #deps: SaveQueueDeps;
@@ -216,6 +221,7 @@ export class SaveQueue {
       const send = this.#deps.send ?? sendTo(this.#deps.site);
       const patch = await send(next, next.seen);
       this.#sending = null;
+      this.#failures = 0;
       this.builtOn(patch);
       this.#keep();
       this.#deps.apply(patch, new Set(this.#pending.map((one) => one.id)));
@@ -240,7 +246,7 @@ export class SaveQueue {
       });
       return false;
     }
-    if (error instanceof Refusal && !error.unreachable && error.status !== 401 && error.status !== 429) {
+    if (error instanceof Refusal && !error.passing) {
       // Refused for good: sending it again would be refused again. What follows is sent as usual.
       this.#keep();
       this.#set({ kind: 'failed', message: error.message, again: false });
@@ -249,12 +255,20 @@ export class SaveQueue {
     }
     this.#pending = [failed, ...this.#pending];
     this.#keep();
-    if (error instanceof Refusal && error.status === 401)
+    if (error instanceof Refusal && error.status === 401) {
       this.#set({ kind: 'failed', message: error.message, again: true });
-    else {
-      this.#set({ kind: 'offline', edits: this.#pending.length });
-      this.#later(this.#deps.retryMs ?? 3000);
+      this.#deps.onSignedOut?.();
+      return false;
     }
+    this.#set({
+      kind: 'offline',
+      edits: this.#pending.length,
+      server: error instanceof Refusal && !error.unreachable,
+    });
+    // A server in trouble is not helped by being asked every moment; a line that is back is used at once.
+    const wait = this.#deps.retryMs ?? 3000;
+    this.#later(Math.min(wait * 2 ** this.#failures, wait * 20));
+    this.#failures++;
     return false;
   }
 
@@ -275,7 +289,7 @@ export class SaveQueue {
   }
 
   #tell(): void {
-    if (this.#state.kind === 'offline') this.#state = { kind: 'offline', edits: this.#pending.length };
+    if (this.#state.kind === 'offline') this.#state = { ...this.#state, edits: this.#pending.length };
     for (const listener of this.#listeners) listener();
   }
 }

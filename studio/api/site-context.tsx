@@ -15,9 +15,10 @@ import { getSite, type Live, type Patch, redoEdit, undoEdit } from '#contract/si
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Site } from '#core/content/site.ts';
+import { SignInAgain } from '../account/sign-in-again.tsx';
 import { AskDialog } from '../ui/ask-dialog.tsx';
 import { Loading, Trouble } from '../ui/states.tsx';
-import { call, Refusal } from './call.ts';
+import { call, mendedEvent, Refusal } from './call.ts';
 import { SaveQueue, type SaveState } from './save-queue.ts';
 import { applyPatch, received, seenRevision, type StudioSite } from './studio-site.ts';
 
@@ -122,13 +123,12 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
         apply(patch);
         return patch;
       } catch (error) {
-        toast.error(error instanceof Refusal ? error.message : 'That did not work. Try again.');
-        if (error instanceof Refusal && error.status === 401)
-          await client.invalidateQueries({ queryKey: ['me'] });
+        if (!(error instanceof Refusal) || error.problem.code !== 'signed-out')
+          toast.error(error instanceof Refusal ? error.message : 'That did not work. Try again.');
         return null;
       }
     },
-    [apply, client, queue],
+    [apply, queue],
   );
   const setTyping = useCallback((typing: boolean) => queue.setTyping(typing), [queue]);
   const state = query.data;
@@ -160,12 +160,16 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       void step(event.shiftKey ? 'redo' : 'undo');
     };
     const onHide = () => void queue.flush();
+    const onMended = () =>
+      toast('Signs that nobody can see were taken out of what you pasted or typed.', { id: 'mended' });
     window.addEventListener('keydown', onKey);
     window.addEventListener('pagehide', onHide);
+    window.addEventListener(mendedEvent, onMended);
     window.addEventListener('online', onHide);
     return () => {
       window.removeEventListener('keydown', onKey);
       window.removeEventListener('pagehide', onHide);
+      window.removeEventListener(mendedEvent, onMended);
       window.removeEventListener('online', onHide);
     };
   }, [queue, step]);
@@ -222,6 +226,12 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
   return (
     <SiteContext value={api}>
       {children}
+      <SignInAgain
+        onBack={() => {
+          queue.retry();
+          void query.refetch();
+        }}
+      />
       <AskDialog
         open={asking !== null}
         title={asking?.direction === 'redo' ? 'Raise it again?' : 'Take the lowering back?'}

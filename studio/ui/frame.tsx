@@ -1,32 +1,34 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { LogOut, Menu as MenuIcon } from 'lucide-react';
+import { LogOut, Menu as MenuIcon, Redo2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useEffect } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
+import { toast } from 'sonner';
 import { type Me, signOut } from '#contract/account.ts';
-import { call } from '../api/call.ts';
+import { call, Refusal } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
 import { Finding } from './finder/finding.tsx';
 import { KiteMark } from './kite-mark.tsx';
 import { rooms } from './rooms.ts';
 import { Strip } from './strip.tsx';
 
-function Account() {
-  const client = useQueryClient();
-  const navigate = useNavigate();
+/** Signs out: what can still be saved is, and the studio starts anew, so that nothing of a maker stays in this tab. */
+function useSignOut() {
   const { flush } = useSite();
-  const me = client.getQueryData<Me>(['me']);
-  const leave = useMutation({
+  return useMutation({
     mutationFn: async () => {
       await flush();
       return call(signOut);
     },
-    onSuccess: (left) => {
-      client.clear();
-      client.setQueryData(['me'], left);
-      void navigate('/');
-    },
+    onSuccess: () => window.location.assign('/studio/'),
+    onError: (error) =>
+      toast.error(error instanceof Refusal ? error.message : 'Signing out did not work. Try again.'),
   });
+}
+
+function Account() {
+  const me = useQueryClient().getQueryData<Me>(['me']);
+  const leave = useSignOut();
   const name = me?.account?.name ?? '';
   const initials = name
     .split(/\s+/)
@@ -97,9 +99,12 @@ function Rail({ base }: { base: string }) {
   );
 }
 
-/** On a phone: four rooms at the bottom, and the way to all of them. */
+/** On a phone: four rooms at the bottom, and the way to all of them and to what has no place in the strip. */
 function BottomRooms({ base }: { base: string }) {
   const navigate = useNavigate();
+  const leave = useSignOut();
+  const { state, redo } = useSite();
+  const { history } = state;
   const near = rooms.filter(({ path }) => ['gather', 'projects', 'check', 'share'].includes(path));
   return (
     <nav className="bottom-rooms" aria-label="Rooms">
@@ -130,6 +135,17 @@ function BottomRooms({ base }: { base: string }) {
                 {name}
               </DropdownMenu.Item>
             ))}
+            <DropdownMenu.Separator className="my-1 border-t border-line" />
+            <DropdownMenu.Item className="menu-item" disabled={!history.redo} onSelect={() => void redo()}>
+              <Redo2 size={20} aria-hidden="true" />
+              <span className="min-w-0 truncate">
+                {history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}
+              </span>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className="menu-item" onSelect={() => leave.mutate()}>
+              <LogOut size={20} aria-hidden="true" />
+              Sign out
+            </DropdownMenu.Item>
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>

@@ -21,6 +21,7 @@ export function SaveWords() {
     case 'offline':
       return (
         <p className="flag straw" role="status">
+          {saving.server && 'The server cannot save now. '}
           Kept on this computer, {saving.edits} {saving.edits === 1 ? 'edit' : 'edits'} to send
         </p>
       );

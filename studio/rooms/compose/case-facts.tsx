@@ -1,5 +1,6 @@
 import { PanelRightClose, PanelRightOpen } from 'lucide-react';
 import { useMemo } from 'react';
+import { oneLine } from '#core/words/one-line.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { type CaseFacts, ownLicences } from '#core/content/case-facts.ts';
 import { type Licence, licenceName } from '#core/content/licence.ts';
@@ -61,7 +62,7 @@ export function CaseFactsColumn({
           value={facts[field]}
           maxLength={most}
           placeholder={example}
-          onChange={(event) => set({ [field]: event.target.value.replace(/\s*\n\s*/g, ' ') }, label)}
+          onChange={(event) => set({ [field]: oneLine(event.target.value) }, label)}
         />
       </label>
     );

@@ -1,3 +1,5 @@
+import { cut } from '#core/words/cut.ts';
+import { oneLine } from '#core/words/one-line.ts';
 import { useEffect, useRef } from 'react';
 
 interface EditableLineProps {
@@ -27,9 +29,9 @@ export function EditableLine({ value, onChange, label, placeholder, most }: Edit
       data-placeholder={placeholder}
       data-empty={value === '' || undefined}
       onInput={(event) => {
-        const typed = event.currentTarget.textContent.replace(/\s*\n\s*/g, ' ');
-        if (typed.length > most) event.currentTarget.textContent = typed.slice(0, most);
-        onChange(typed.slice(0, most));
+        const typed = oneLine(event.currentTarget.textContent);
+        if (typed.length > most) event.currentTarget.textContent = cut(typed, most);
+        onChange(cut(typed, most));
       }}
       onKeyDown={(event) => {
         if (event.key === 'Enter') {

@@ -1,0 +1,136 @@
+import { eq, inArray } from 'drizzle-orm';
+import type { Draft } from '#core/content/site.ts';
+import type { Material } from '#core/content/material.ts';
+import type { FileTree } from '#core/release/manifest.ts';
+import type { Database } from '../db/connect.ts';
+import {
+  accounts,
+  derivatives,
+  documentContents,
+  edits,
+  materials,
+  pictureFeatures,
+  releases,
+  renderedPages,
+} from '../db/schema.ts';
+import type { StoredAssets } from '../publish/site-assets.ts';
+import { forgetOldDeletions } from './allowance.ts';
+import type { BlobStore } from './blob-store.ts';
+
+/** Deleted files are kept for undo this long, in ms: 30 days. */
+export const deletedKeptMs = 30 * 24 * 60 * 60 * 1000;
+/** What was written more lately is left alone: whoever made it may be about to name it. In ms. */
+const freshMs = 60 * 60 * 1000;
+
+export interface SweepDeps {
+  db: Database;
+  blobs: BlobStore;
+  assets: StoredAssets;
+  limits: { maxTotalBytes: number };
+}
+
+/** Files a material is made of: its original, and the picture that was fetched along with a link. */
+const ofMaterial = ({ original, kind, facts }: Pick<Material, 'original' | 'kind' | 'facts'>): string[] =>
+  kind === 'link' && facts.format === 'link' && facts.picture ? [original, facts.picture.hash] : [original];
+
+/** Originals that somebody has, or can bring back by undo or with an old release. */
+async function originalsIn(db: Database): Promise<Set<string>> {
+  const named = new Set<string>();
+  const name = (list: readonly string[]) => list.forEach((hash) => named.add(hash));
+  for (const row of await db
+    .select({ original: materials.original, kind: materials.kind, facts: materials.facts })
+    .from(materials))
+    name(ofMaterial(row));
+  for (const { revision } of await db.select({ revision: edits.revision }).from(edits)) {
+    const [row] = await db.select({ changes: edits.changes }).from(edits).where(eq(edits.revision, revision));
+    for (const change of row?.changes ?? [])
+      if (change.table === 'material')
+        for (const one of [change.before, change.after]) if (one) name(ofMaterial(one));
+  }
+  for (const { id } of await db.select({ id: releases.id }).from(releases)) {
+    const [row] = await db.select({ source: releases.source }).from(releases).where(eq(releases.id, id));
+    const source: Draft | undefined = row?.source;
+    for (const material of source?.materials ?? []) name(ofMaterial(material));
+  }
+  return named;
+}
+
+/** Files of all releases. */
+async function publishedIn(db: Database): Promise<Set<string>> {
+  const named = new Set<string>();
+  const nameTree = (tree: FileTree | null) => {
+    for (const { hash, br, gzip } of Object.values(tree ?? {}))
+      for (const one of [hash, br, gzip]) if (one) named.add(one);
+  };
+  for (const { id } of await db.select({ id: releases.id }).from(releases)) {
+    const [row] = await db.select({ manifest: releases.manifest }).from(releases).where(eq(releases.id, id));
+    nameTree(row?.manifest.public ?? null);
+    nameTree(row?.manifest.siteLink ?? null);
+    Object.values(row?.manifest.pageLinks ?? {}).forEach(nameTree);
+  }
+  return named;
+}
+
+/**
+ * Takes away what nothing names any more: files of materials that were deleted and cannot be brought back, what was made
+ * of them, pages that are in no release, and what a stopped upload or publish has left.
+ *
+ * @param freshFor what was written within this time is left alone, in ms
+ * @returns how many files and bytes went
+ */
+export async function sweep(
+  { db, blobs, assets, limits }: SweepDeps,
+  { freshFor = freshMs, keptMs = deletedKeptMs }: { freshFor?: number; keptMs?: number } = {},
+): Promise<{ files: number; bytes: number }> {
+  const before = Date.now() - freshFor;
+  for (const { id } of await db.select({ id: accounts.id }).from(accounts))
+    await forgetOldDeletions(db, id, { keptMs, mostBytes: limits.maxTotalBytes });
+
+  const originals = await originalsIn(db);
+  const named = await publishedIn(db);
+  for (const { hash, br, gzip } of Object.values(assets.files))
+    for (const one of [hash, br, gzip]) if (one) named.add(one);
+  for (const row of await db.select().from(documentContents)) {
+    const pictures = row.content
+      ? row.content.pieces.flatMap((piece) => (piece.type === 'picture' ? [piece.picture] : []))
+      : row.pictures;
+    if (!originals.has(row.original)) continue;
+    for (const picture of pictures) originals.add(picture);
+    if (row.stored) named.add(row.stored);
+  }
+  for (const hash of originals) named.add(hash);
+
+  // A recipe holds the hash of what it is made from.
+  const stale: string[] = [];
+  for (const { recipe, hash } of await db
+    .select({ recipe: derivatives.recipe, hash: derivatives.hash })
+    .from(derivatives)) {
+    const from = /[0-9a-f]{64}/.exec(recipe)?.[0];
+    if (named.has(hash) || (from && originals.has(from))) named.add(hash);
+    else stale.push(recipe);
+  }
+  const old = new Set<string>();
+  let [files, bytes] = [0, 0];
+  for await (const blob of blobs.all()) {
+    if (named.has(blob.hash) || blob.changedAt > before) continue;
+    old.add(blob.hash);
+  }
+  // Rows first: nothing may be found by them that is not there.
+  for (let from = 0; from < stale.length; from += 500)
+    await db.delete(derivatives).where(inArray(derivatives.recipe, stale.slice(from, from + 500)));
+  for (const { input, file } of await db.select().from(renderedPages))
+    if (old.has(file.hash)) await db.delete(renderedPages).where(eq(renderedPages.input, input));
+  for (const { original } of await db.select({ original: documentContents.original }).from(documentContents))
+    if (!originals.has(original))
+      await db.delete(documentContents).where(eq(documentContents.original, original));
+  for (const { original } of await db.select({ original: pictureFeatures.original }).from(pictureFeatures))
+    if (!originals.has(original))
+      await db.delete(pictureFeatures).where(eq(pictureFeatures.original, original));
+  for (const hash of old) {
+    const size = await blobs.removeIfOlder(hash, before);
+    if (size === null) continue;
+    files++;
+    bytes += size;
+  }
+  return { files, bytes };
+}
