@@ -25,6 +25,8 @@ const programs = {
   'libjpeg-turbo-progs': '/usr/bin/djpeg',
   webp: '/usr/bin/dwebp',
   'libavif-bin': '/usr/bin/avifdec',
+  // Makes and reads pictures as phones do.
+  'libheif-examples': '/usr/bin/heif-enc',
   // Readers and writers of documents, to compare with.
   pandoc: '/usr/bin/pandoc',
   'poppler-utils': '/usr/bin/pdftotext',

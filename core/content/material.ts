@@ -7,7 +7,7 @@ import { partialDateSchema } from './partial-date.ts';
 import { provenanceSchema } from './provenance.ts';
 import { tagsSchema } from './tags.ts';
 
-export const pictureFormats = ['jpeg', 'png', 'webp', 'avif', 'gif'] as const;
+export const pictureFormats = ['jpeg', 'png', 'webp', 'avif', 'gif', 'heic'] as const;
 
 /** What import read from the bytes of a picture. Width and height are as seen, after the EXIF turn. */
 export const pictureFactsSchema = z.object({

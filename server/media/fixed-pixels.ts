@@ -1,22 +1,9 @@
-import sharp, { type Channels, type OutputInfo } from 'sharp';
 import type { BlackOut, Fixes } from '#core/content/fixes.ts';
 import { fixedFrame, shownSize } from '#core/gallery/fixed-frame.ts';
+import { openPicture } from './heic.ts';
+import { fromRaw, rawOf, type RawPixels } from './raw-pixels.ts';
 
-/** Decoded pixels without anything else: no metadata can pass through here. */
-export interface RawPixels {
-  data: Buffer;
-  width: number;
-  height: number;
-  channels: Channels;
-}
-
-export const fromRaw = ({ data, ...raw }: RawPixels) => sharp(data, { raw });
-export const rawOf = ({ data, info }: { data: Buffer; info: OutputInfo }): RawPixels => ({
-  data,
-  width: info.width,
-  height: info.height,
-  channels: info.channels as Channels,
-});
+export { fromRaw, rawOf, type RawPixels };
 
 /**
  * How far a blacked-out region is widened, in pixels of the decoded picture. Reducing a picture mixes neighbouring
@@ -69,7 +56,8 @@ export async function fixedPixels(
   mostWidthPx: number,
 ): Promise<RawPixels> {
   const options = { limitInputPixels: false, sequentialRead: true } as const;
-  const meta = await sharp(source, options).metadata();
+  const opened = await openPicture(source, options);
+  const meta = await opened.metadata();
   const onItsSide = (meta.orientation ?? 1) >= 5;
   const upright = {
     widthPx: onItsSide ? meta.height : meta.width,
@@ -78,7 +66,8 @@ export async function fixedPixels(
   const shown = shownSize(upright, fixes);
   const scale = Math.min(1, mostWidthPx / shown.widthPx);
   const { slope, offset } = lightLine(fixes);
-  const decoded = sharp(source, options)
+  const decoded = opened
+    .clone()
     .autoOrient()
     .resize({ width: Math.max(1, Math.ceil(upright.widthPx * scale)), withoutEnlargement: true })
     .toColourspace('srgb');

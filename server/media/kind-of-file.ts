@@ -18,6 +18,8 @@ const kinds: Record<string, KindOfFile> = {
   'image/webp': { kind: 'picture', format: 'webp' },
   'image/avif': { kind: 'picture', format: 'avif' },
   'image/gif': { kind: 'picture', format: 'gif' },
+  'image/heic': { kind: 'picture', format: 'heic' },
+  'image/heif': { kind: 'picture', format: 'heic' },
   'application/pdf': { kind: 'document', format: 'pdf' },
   'application/vnd.openxmlformats-officedocument.wordprocessingml.document': {
     kind: 'document',
@@ -42,12 +44,10 @@ const kinds: Record<string, KindOfFile> = {
 
 /** What is taken, in one line; said wherever a file is refused. */
 export const takenKinds =
-  'Pictures (JPEG, PNG, WebP, AVIF, GIF), documents (PDF, DOCX, ODT, Markdown, plain text, PPTX, ODP), sound (MP3, M4A, OGG, WAV) and clips (MP4, WebM) are taken.';
+  'Pictures (JPEG, PNG, HEIC, WebP, AVIF, GIF), documents (PDF, DOCX, ODT, Markdown, plain text, PPTX, ODP), sound (MP3, M4A, OGG, WAV) and clips (MP4, WebM) are taken.';
 
 /** What to do with files that people often have and no browser shows. */
 const instead: Record<string, string> = {
-  'image/heic':
-    'This is a HEIC picture, which browsers cannot show. On the phone, set the camera to “most compatible”, or share the photo as JPEG, then add it again.',
   'video/quicktime':
     'This is a QuickTime clip, which many browsers cannot play. Share or export it as MP4 (H.264) and add it again.',
   'application/x-cfb':
@@ -61,7 +61,6 @@ const instead: Record<string, string> = {
     'These are captions. Open the facts of the sound or clip they belong to, and take them in there.',
   'application/zip': 'This is an archive. Unpack it and add the files that are in it.',
 };
-instead['image/heif'] = instead['image/heic'] ?? '';
 
 const refused = (code: string, message: string) => new Problem(415, code, message);
 
@@ -77,7 +76,7 @@ export async function kindOfFile(path: string, bytes: number, name: string): Pro
   const known = type && kinds[type.mime];
   if (known) return known;
   const advice = type && instead[type.mime];
-  if (advice) throw refused(type.mime.startsWith('image/hei') ? 'heic' : 'other-kind', advice);
+  if (advice) throw refused('other-kind', advice);
   if (type?.mime.startsWith('image/'))
     throw refused(
       'kind-of-picture',

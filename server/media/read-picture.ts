@@ -1,11 +1,13 @@
 import exifr from 'exifr';
+import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { rgbaToThumbHash } from 'thumbhash';
 import { previewSizes } from '#contract/material-paths.ts';
 import { partialDateSchema } from '#core/content/partial-date.ts';
 import type { PictureFacts } from '#core/content/material.ts';
 import { Problem } from '../http/problem.ts';
-import { fromRaw, rawOf } from './fixed-pixels.ts';
+import { heicPixels, tooManyPixels } from './heic.ts';
+import { fromRaw, rawOf } from './raw-pixels.ts';
 import { type Preview, previewFrom } from './preview-from.ts';
 
 export interface ReadPicture {
@@ -24,6 +26,19 @@ function isoDate(exifDate: unknown): string | null {
     `${match[1]}-${match[2]}-${match[3]}T${match[4]}:${match[5]}:${match[6]}`,
   );
   return read.success ? read.data : null;
+}
+
+/**
+ * The EXIF block of a HEIC file. Encoders differ in what stands before it (ISO/IEC 23008-12, annex A: an offset, and in
+ * practice the six letters of JPEG's marker or nothing), so it is looked for by how a TIFF file begins.
+ */
+function exifIn(file: Buffer): Buffer | undefined {
+  const named = file.indexOf('Exif\0\0', 0, 'latin1');
+  for (const start of ['MM\0*', 'II*\0']) {
+    const at = file.indexOf(start, Math.max(0, named), 'latin1');
+    if (at >= 0) return file.subarray(at);
+  }
+  return undefined;
 }
 
 async function readExif(exif: Buffer | undefined): Promise<{ takenOn: string | null; hasGps: boolean }> {
@@ -58,18 +73,16 @@ export async function readPicture(
   mostPixels: number,
 ): Promise<ReadPicture> {
   try {
-    const source = sharp(path, { limitInputPixels: false, failOn: 'error', sequentialRead: true });
+    const heic = format === 'heic' ? await heicPixels(path, mostPixels) : null;
+    const source = heic
+      ? fromRaw(heic)
+      : sharp(path, { limitInputPixels: false, failOn: 'error', sequentialRead: true });
     const meta = await source.metadata();
     const count = meta.width * meta.height;
-    if (count > mostPixels)
-      throw new Problem(
-        413,
-        'too-many-pixels',
-        `This picture has ${Math.round(count / 1_000_000)} megapixels; the most is ${Math.round(mostPixels / 1_000_000)}. Save it smaller and add it again.`,
-      );
+    if (count > mostPixels) throw tooManyPixels(count, mostPixels);
     const orientation = meta.orientation ?? 1;
     const onItsSide = orientation >= 5;
-    const exif = await readExif(meta.exif);
+    const exif = await readExif(heic ? exifIn(await readFile(path)) : meta.exif);
 
     const [small, large] = previewSizes;
     const decoded = await source
