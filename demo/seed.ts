@@ -6,6 +6,7 @@ import { basename, join } from 'node:path';
 import { generateKeyBetween } from 'fractional-indexing';
 import { z } from 'zod';
 import { newPart } from '#core/content/new-part.ts';
+import type { Height } from '#core/content/height.ts';
 import type { Page } from '#core/content/page.ts';
 import { noFacts } from '#core/content/case-facts.ts';
 import type { Part } from '#core/content/part.ts';
@@ -172,7 +173,7 @@ export async function seedDemo(
     }
   };
 
-  const addProject = async (project: DemoProject): Promise<void> => {
+  const addProject = async (project: DemoProject, height: Height = 'public'): Promise<void> => {
     const of = (file: string) => bring(`${project.folder}/${file}`);
     const parts: Part[] = [];
     for (const described of project.parts) {
@@ -199,6 +200,7 @@ export async function seedDemo(
         generateKeyBetween(last, null),
         pageSlug(project.title, new Set(rows.map((row) => row.slug))),
       ),
+      height,
       title: project.title,
       summary: project.summary,
       facts: { ...noFacts, ...project.facts },
@@ -232,7 +234,8 @@ export async function seedDemo(
     },
     new AbortController().signal,
   );
-  await addProject(draft);
+  // As the studio does it in a site that is published: nothing new is shown before its maker has looked at it.
+  await addProject(draft, 'private');
   for (const file of loose) await bring(file);
   for (const page of looseLinks) await addLink(deps, scope, standIns + page, 'http://127.0.0.1');
   for (const { text, writtenOn } of notes) await addNote(deps, scope, text, writtenOn);

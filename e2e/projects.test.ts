@@ -55,7 +55,7 @@ describe('the board of projects', () => {
     expect(await status('/wren-makes/tide-clock/')).toBe(200);
   }, 60_000);
 
-  test('put away, a project is closed to readers at once; hung up again, it waits for its maker to raise it', async () => {
+  test('put away, a project is closed to readers at once; hung up again as it was, it waits for the next publish', async () => {
     await studio.press('button', 'More for Tide clock');
     await studio.press('menuitem', /^Put away/);
     await studio.reads('1 project put away');
@@ -68,9 +68,12 @@ describe('the board of projects', () => {
     await studio.page.click('details summary');
     expect(await studio.axe()).toEqual([]);
     await studio.press('button', /^Hang it up again/);
+    await studio.reads('was Public before it was put away');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Hang it up, Public');
     await studio.saved();
     expect(await hanging()).toContain('Tide clock');
-    expect(await textOf('Tide clock')).toMatch(/Draft.*Private/);
+    expect(await textOf('Tide clock')).toMatch(/Draft.*Public/);
     expect(await status('/wren-makes/tide-clock/')).toBe(404);
   }, 60_000);
 

@@ -56,7 +56,7 @@ describe('from a folder of photos to a published page', () => {
     await studio.fill('E-mail', 'wren@maker.example');
     await studio.fill(/^Password/, 'short');
     await studio.press('button', 'Create account');
-    await studio.reads('Use at least 10 characters');
+    await studio.reads('Use at least 12 characters');
     await studio.fill(/^Password/, 'a harbour at low water');
     await studio.press('button', 'Create account');
     await studio.reads('Name your site');

@@ -32,7 +32,17 @@ export async function openDemoStudio(): Promise<DemoStudio> {
     rooms: studio.page.url().replace(/\/projects.*/, ''),
     publish: async () => {
       await studio.saved();
+      const title = await studio.page.$eval('h1', (h1) => h1.textContent);
       await studio.press('button', 'Publish');
+      await studio.reads('Who can open the site');
+      // A project made since the first publish is Private until its maker lets it go with this one.
+      await studio.page.evaluate((name) => {
+        const own = [...document.querySelectorAll('button')].find(
+          ({ textContent }) => textContent === `Publish it too: ${name}`,
+        );
+        own?.closest('details')?.setAttribute('open', '');
+        own?.click();
+      }, title);
       await studio.press('button', /^Publish release/);
       await studio.reads(/Release \d+ is live/, 60_000);
       await studio.page.keyboard.press('Escape');

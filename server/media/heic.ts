@@ -1,3 +1,6 @@
+// The package brings no types, and every project that imports this file has to find ours.
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+/// <reference path="./heic-decode.d.ts" />
 import { open, readFile } from 'node:fs/promises';
 import sharp, { type Sharp, type SharpOptions } from 'sharp';
 import { Problem } from '../http/problem.ts';

@@ -43,9 +43,9 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
         Skip to content
       </a>
       {notice && (
-        <p className="preview-notice" role="note">
+        <aside className="preview-notice" aria-label="Preview">
           {notice.text}
-        </p>
+        </aside>
       )}
       <PageView input={input} />
     </DeclarationsContext>,

@@ -1,4 +1,14 @@
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useRef, useState } from 'react';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
+import { toast } from 'sonner';
 import { Refusal } from './call.ts';
 import { useSite } from './site-context.tsx';
 import { uploadFile } from './upload-file.ts';
@@ -58,6 +68,10 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
       if (running.current >= atOnce) await new Promise<void>((resolve) => waiting.current.push(resolve));
       running.current++;
       let material: string | null = null;
+      // Kept in this browser until it has arrived; where that is not possible, it is sent all the same.
+      const forget = await import('./kept-uploads.ts')
+        .then(({ keepUpload }) => keepUpload(site, file))
+        .catch(() => null);
       try {
         for (let attempt = 1; ; attempt++) {
           try {
@@ -87,6 +101,7 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
             message: error instanceof Refusal ? error.message : 'This file could not be sent. Try again.',
           });
       } finally {
+        await forget?.().catch(() => undefined);
         running.current--;
         aborts.current.delete(id);
         waiting.current.shift()?.();
@@ -96,25 +111,62 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
     [run, set, site],
   );
 
+  const busy = list.some(({ state: now }) => ['waiting', 'sending', 'reading'].includes(now));
+  useEffect(() => {
+    if (!busy) return;
+    // The browser asks in its own words whether to leave.
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [busy]);
+
+  const addFiles = useCallback(
+    async (files: readonly File[]) => {
+      const added = files.map((file): Upload => ({
+        id: next.current++,
+        file,
+        state: 'waiting',
+        share: 0,
+        message: '',
+        material: null,
+      }));
+      setList((old) => [...old.filter((one) => one.state !== 'done' && one.state !== 'duplicate'), ...added]);
+      const materials = await Promise.all(added.map(({ id, file }) => send(id, file)));
+      return materials.filter((one) => one !== null);
+    },
+    [send],
+  );
+
+  const lookedFor = useRef('');
+  useEffect(() => {
+    if (lookedFor.current === site) return;
+    lookedFor.current = site;
+    void import('./kept-uploads.ts')
+      .then(({ leftUploads }) => leftUploads(site))
+      .then((left) => {
+        if (left.length === 0) return;
+        const names = (some: typeof left) => some.map(({ name }) => name).join(', ');
+        const gone = left.filter(({ file }) => file === null);
+        const files = left.flatMap(({ file }) => file ?? []);
+        if (files.length > 0)
+          toast(
+            `Not arrived when this page was left, and sent now: ${names(left.filter(({ file }) => file !== null))}. You find them in Gather.`,
+            { duration: 15_000 },
+          );
+        if (gone.length > 0)
+          toast(`Not arrived when this page was left; bring them again: ${names(gone)}.`, {
+            duration: 60_000,
+          });
+        void addFiles(files);
+      })
+      // A browser that keeps nothing has nothing to say.
+      .catch(() => undefined);
+  }, [addFiles, site]);
+
   const uploads = useMemo<Uploads>(
     () => ({
       list,
-      add: async (files) => {
-        const added = files.map((file): Upload => ({
-          id: next.current++,
-          file,
-          state: 'waiting',
-          share: 0,
-          message: '',
-          material: null,
-        }));
-        setList((old) => [
-          ...old.filter((one) => one.state !== 'done' && one.state !== 'duplicate'),
-          ...added,
-        ]);
-        const materials = await Promise.all(added.map(({ id, file }) => send(id, file)));
-        return materials.filter((one) => one !== null);
-      },
+      add: addFiles,
       cancel: (id) => {
         for (const [running, abort] of aborts.current) if (id === undefined || id === running) abort.abort();
       },
@@ -125,7 +177,7 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
       clear: () =>
         setList((old) => old.filter((one) => ['waiting', 'sending', 'reading'].includes(one.state))),
     }),
-    [list, send],
+    [addFiles, list, send],
   );
   return <UploadsContext value={uploads}>{children}</UploadsContext>;
 }

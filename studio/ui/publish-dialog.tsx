@@ -14,14 +14,14 @@ import { useFocusBack } from './use-focus-back.ts';
 import { usePublish } from './use-publish.ts';
 
 /** Projects that stay out because they are Private themselves, each with the way in. */
-function PrivatePages() {
+function PrivatePages({ open }: { open: boolean }) {
   const { state, changePage } = useSite();
   const out = state.pages.filter(
     ({ kind, height, archived }) => kind === 'project' && height === 'private' && !archived,
   );
   if (out.length === 0) return null;
   return (
-    <details>
+    <details open={open}>
       <summary className="note cursor-pointer">
         {out.length === 1 ? '1 project is' : `${out.length} projects are`} Private and{' '}
         {out.length === 1 ? 'stays' : 'stay'} out
@@ -192,7 +192,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
                   </ul>
                 </fieldset>
               )}
-              <PrivatePages />
+              <PrivatePages open={nothing} />
               {uncredited.length > 0 && (
                 <div role="note" className="border-l-4 border-clay pl-3">
                   <p className="field-name">Needed</p>

@@ -1,0 +1,175 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { readdir } from 'node:fs/promises';
+import { join } from 'node:path';
+import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
+import { demoPictures, type Driver } from './support/studio-driver.ts';
+
+/** What opens and closes, as a maker does it in the browser and a stranger meets it. */
+let demo: DemoStudio;
+let studio: Driver;
+beforeAll(async () => {
+  demo = await openDemoStudio();
+  studio = demo.studio;
+}, 300_000);
+afterAll(() => demo.close());
+
+const status = async (path: string) => (await fetch(demo.server.origin + path)).status;
+const focused = () =>
+  studio.page.evaluate(() => ({
+    value: (document.activeElement as HTMLButtonElement).value,
+    checked: document.querySelector<HTMLButtonElement>('[role=radio][aria-checked=true]')?.value,
+  }));
+
+describe('the ladder of heights', () => {
+  test('arrow keys choose, stop at both ends and apply nothing; focus and choice stay together', async () => {
+    await studio.page.goto(`${demo.rooms}/share`);
+    await studio.reads('The whole site flies at');
+    await studio.page.focus('[role=radio][aria-checked=true]');
+    for (let n = 0; n < 9; n++) void studio.page.keyboard.press('ArrowDown');
+    await studio.page.keyboard.press('ArrowDown');
+    expect(await focused()).toEqual({ value: 'private', checked: 'private' });
+    await studio.reads('Lower it to Private now');
+    expect(await studio.axe()).toEqual([]);
+    expect(await status('/wren-makes/')).toBe(200);
+    await studio.page.keyboard.press('Space');
+    await studio.reads(/Closed: release \d+ opens for nobody/);
+    expect(await status('/wren-makes/')).toBe(404);
+    // From the ground, one key more is still the ground.
+    await studio.page.keyboard.press('ArrowDown');
+    expect(await focused()).toEqual({ value: 'private', checked: 'private' });
+  }, 60_000);
+
+  test('raising is chosen first and applied by a button that names it, and opens nothing before a publish', async () => {
+    for (let n = 0; n < 5; n++) await studio.page.keyboard.press('ArrowUp');
+    expect(await focused()).toEqual({ value: 'public', checked: 'public' });
+    await studio.page.keyboard.press('Enter');
+    await studio.page.keyboard.press('Space');
+    await studio.saved();
+    await studio.reads(/Closed: release \d+ opens for nobody/);
+    await studio.press('button', 'Raise it to Public');
+    expect(await focused()).toEqual({ value: 'public', checked: 'public' });
+    await studio.saved();
+    await studio.reads('Private becomes Public');
+    expect(await status('/wren-makes/')).toBe(404);
+    await studio.press('button', /^Undo: Height of the site/);
+    await studio.reads('Private', 15_000);
+    expect(await status('/wren-makes/')).toBe(404);
+  }, 60_000);
+
+  test('undoing the lowering asks who would get what, and leaves readers with nothing', async () => {
+    await studio.press('button', /^Undo: Height of the site/);
+    await studio.reads('Undo makes the whole site Public again');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Leave it as it is');
+    expect(await status('/wren-makes/')).toBe(404);
+    await studio.press('button', /^Undo: Height of the site/);
+    await studio.press('button', 'Undo it');
+    await studio.reads('Private becomes Public');
+    expect(await status('/wren-makes/')).toBe(404);
+    await demo.publish();
+    expect(await status('/wren-makes/')).toBe(200);
+  }, 90_000);
+});
+
+describe('what readers lose and get', () => {
+  test('a page that readers can see asks before it is deleted, and is gone for them at once if wished', async () => {
+    await studio.page.goto(`${demo.rooms}/projects`);
+    await studio.press('button', /^More for Float lamp/);
+    await studio.press('menuitem', /^Delete/);
+    await studio.reads('Readers can see it now');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Delete for readers now');
+    await studio.reads('is deleted, and closed to readers');
+    expect(await status('/wren-makes/float-lamp/')).toBe(404);
+    await studio.press('button', /^Undo: Delete page/);
+    await studio.reads('Float lamp');
+    expect(await status('/wren-makes/float-lamp/')).toBe(404);
+  }, 60_000);
+
+  test('Publish lists what appears for the first time, with a choice of not yet', async () => {
+    await studio.saved();
+    await studio.press('button', 'Publish');
+    await studio.reads('For the first time');
+    expect(await studio.axe()).toEqual([]);
+    // The half-written satchel is Private and stays out by itself.
+    await studio.reads('1 project is Private and stays out');
+    await studio.press('checkbox', /^Publish Float lamp/);
+    await studio.reads('Float lamp not yet');
+    await studio.press('button', 'Close');
+    await studio.press('button', 'Publish');
+    await studio.press('button', /^Publish release/);
+    await studio.reads(/Release \d+ is live/, 60_000);
+    await studio.press('button', 'Close');
+    expect(await status('/wren-makes/float-lamp/')).toBe(200);
+    expect(await status('/wren-makes/sailcloth-satchel/')).toBe(404);
+  }, 90_000);
+
+  test('“Read as visitors” shows what visitors get, and says that it is a preview and for whom', async () => {
+    const site = demo.rooms.split('/').at(-1) ?? '';
+    const pages = await studio.page.evaluate(
+      async (id) =>
+        (
+          (await (await fetch(`/api/sites/${id}`)).json()) as {
+            pages: { id: string; slug: string }[];
+          }
+        ).pages,
+      site,
+    );
+    const see = async (slug: string) => {
+      const id = pages.find((page) => page.slug === slug)?.id ?? '';
+      await studio.page.goto(`${demo.server.origin}/studio/see/${site}/visitors/${id}`);
+    };
+    await see('tide-clock');
+    await studio.reads('Preview: what a stranger gets with your next publish.');
+    expect(studio.page.url()).toContain('/stranger/tide-clock/');
+    expect(await studio.axe()).toEqual([]);
+    await see('sailcloth-satchel');
+    await studio.reads('Visitors get nothing of this page');
+  }, 60_000);
+});
+
+describe('uploads and leaving', () => {
+  test('leaving in the middle of an upload asks first, and what had not arrived is named and sent afterwards', async () => {
+    const files = (await readdir(join(demoPictures, 'tide-clock')))
+      .filter((name) => /^0[1-4].*\.jpg$/.test(name))
+      .map((name) => join(demoPictures, 'tide-clock', name));
+    // Files that the demo does not have yet.
+    await studio.page.goto(`${demo.rooms}/gather`);
+    await studio.reads('Drop anything here');
+    const asked: string[] = [];
+    studio.page.on('dialog', (dialog) => {
+      asked.push(dialog.type());
+      void dialog.accept();
+    });
+    const client = await studio.page.createCDPSession();
+    await client.send('Network.enable');
+    await studio.page.emulateNetworkConditions({ upload: 4000, download: 1_000_000, latency: 20 });
+    await studio.page.evaluate(async (count) => {
+      const input = document.querySelector<HTMLInputElement>('input[type=file]');
+      const bag = new DataTransfer();
+      for (let at = 0; at < count; at++)
+        bag.items.add(new File([`# Note ${at}\n\n${'Words. '.repeat(12_000)}`], `kept-${at}.md`));
+      if (!input) throw new Error('no input');
+      input.files = bag.files;
+      input.dispatchEvent(new Event('change', { bubbles: true }));
+    }, files.length);
+    await studio.reads('on its way');
+    await studio.reads('% of it has arrived');
+    await studio.page.reload();
+    expect(asked).toContain('beforeunload');
+    await studio.page.emulateNetworkConditions(null);
+    await studio.reads(/Not arrived when this page was left, and sent now:.*kept-\d\.md/);
+    await studio.reads('Kept 0', 30_000).catch(() => studio.reads('kept-0'));
+    await studio.page.waitForFunction(() => !document.body.innerText.includes('% of it has arrived'), {
+      timeout: 30_000,
+    });
+    const names = await studio.page.evaluate(
+      async (id) =>
+        (
+          (await (await fetch(`/api/sites/${id}`)).json()) as { materials: { fileName: string }[] }
+        ).materials.map(({ fileName }) => fileName),
+      demo.rooms.split('/').at(-1) ?? '',
+    );
+    for (let at = 0; at < files.length; at++) expect(names).toContain(`kept-${at}.md`);
+  }, 120_000);
+});
