@@ -153,7 +153,6 @@ describe('uploads and leaving', () => {
       input.files = bag.files;
       input.dispatchEvent(new Event('change', { bubbles: true }));
     }, files.length);
-    await studio.reads('on its way');
     await studio.reads('% of it has arrived');
     await studio.page.reload();
     expect(asked).toContain('beforeunload');

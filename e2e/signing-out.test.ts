@@ -53,8 +53,8 @@ describe('signing out', () => {
     await studio.page.goto(studio.page.url().replace(/\/projects.*/, '/projects'));
     await studio.press('button', /^Undo: New project/);
     await studio.reads('Drop the pictures of one project here');
-    await studio.press('button', 'All rooms');
     expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'All rooms');
     await studio.press('menuitem', /^Redo: New project/);
     await studio.reads('Untitled project');
     await studio.press('button', 'All rooms');

@@ -183,11 +183,17 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
             saving,
             changeSite: (change, label) => {
               // The queue first: it notes how the row was.
-              queue.change('site', id, change, label, `site ${Object.keys(change).join(' ')}`);
+              queue.change(
+                'site',
+                id,
+                change,
+                label,
+                stepOf(change, `site ${Object.keys(change).join(' ')}`),
+              );
               show('site', id, change);
             },
             changePage: (page, change, label, mergeKey) => {
-              queue.change('page', page, change, label, mergeKey);
+              queue.change('page', page, change, label, stepOf(change, mergeKey));
               show('page', page, change);
             },
             changeMaterial: (material, change, label, mergeKey) => {
@@ -248,6 +254,10 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
     </SiteContext>
   );
 }
+
+/** Each choice of a height is a step of its own: one that is taken back must not take another one along. */
+const stepOf = (change: object, mergeKey: string): string =>
+  'height' in change || 'archived' in change ? `${mergeKey} ${crypto.randomUUID()}` : mergeKey;
 
 function withChange(
   state: StudioSite,
