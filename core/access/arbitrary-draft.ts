@@ -6,7 +6,7 @@ import type { Material, PictureFacts } from '../content/material.ts';
 import { noFacts } from '../content/case-facts.ts';
 import { mine } from '../content/provenance.ts';
 import type { Page } from '../content/page.ts';
-import { type LinkForm, linkForms, type Part } from '../content/part.ts';
+import { type LinkForm, linkForms, type Part, type PartKind } from '../content/part.ts';
 import type { Draft } from '../content/site.ts';
 
 /**
@@ -44,6 +44,27 @@ function material(at: number): Material {
     transcript: '',
     shownBy: null,
   };
+  if (at === soundAt)
+    return {
+      ...base,
+      kind: 'sound',
+      facts: { format: 'mp3', seconds: 3 },
+      transcript: `said ${marker.material(id)}`,
+    };
+  if (at === clipAt)
+    return {
+      ...base,
+      kind: 'clip',
+      facts: { format: 'mp4', seconds: 3, widthPx: 640, heightPx: 360 },
+      transcript: `shown ${marker.material(id)}`,
+      shownBy: 'material-0',
+    };
+  if (at === documentAt)
+    return {
+      ...base,
+      kind: 'document',
+      facts: { format: 'pdf', pages: [{ widthPt: 600, heightPt: 800 }], words: 10 },
+    };
   if (at === noteAt)
     return { ...base, kind: 'note', facts: { format: 'note' }, transcript: `note ${marker.material(id)}` };
   if (at === linkAt) return { ...base, kind: 'link', facts: linkFacts(id) };
@@ -65,32 +86,43 @@ const linkFacts = (id: string): LinkFacts =>
   sampleLinkFacts({ url: `https://kite.example/${id}`, title: `page ${marker.material(id)}` });
 
 const materialCount = 8;
+const documentAt = 3;
+const soundAt = 4;
+const clipAt = 5;
 const linkAt = 6;
 const noteAt = 7;
 /** What no part of any page shows to anybody but its maker. */
 export const noteId = `material-${noteAt}`;
 const materialId = fc.nat(materialCount - 1).map((at) => `material-${at}`);
 
+/** Every kind of part there is; one that is missing here does not compile. */
+const partKinds = Object.keys({
+  words: 0,
+  picture: 0,
+  gallery: 0,
+  document: 0,
+  sound: 0,
+  clip: 0,
+  link: 0,
+  quote: 0,
+  compare: 0,
+  evidence: 0,
+  reflection: 0,
+  credits: 0,
+  contact: 0,
+} satisfies Record<PartKind, 0>) as PartKind[];
+
 const partSpec = fc.record({
   height: mostlyOpen,
   form: fc.constantFrom(...linkForms),
-  kind: fc.constantFrom(
-    'words',
-    'picture',
-    'gallery',
-    'link',
-    'evidence',
-    'reflection',
-    'credits',
-    'compare',
-  ),
+  kind: fc.constantFrom(...partKinds),
   materials: fc.uniqueArray(materialId, { maxLength: 3 }),
 });
 
 function part(
   pageAt: number,
   at: number,
-  spec: { height: Part['height']; kind: string; materials: string[]; form: LinkForm },
+  spec: { height: Part['height']; kind: PartKind; materials: string[]; form: LinkForm },
 ): Part {
   const id = `part-${pageAt}-${at}`;
   if (spec.kind === 'picture')
@@ -113,6 +145,12 @@ function part(
     };
   const base = { id, height: spec.height, prompt: `secret-prompt ${id}` };
   const [one = null, other = null] = spec.materials;
+  if (spec.kind === 'document') return { ...base, kind: 'document', material: one, download: true };
+  if (spec.kind === 'sound' || spec.kind === 'clip') return { ...base, kind: spec.kind, material: one };
+  if (spec.kind === 'quote')
+    return { ...base, kind: 'quote', text: `quoted ${marker.part(id)}`, by: marker.part(id) };
+  if (spec.kind === 'contact')
+    return { ...base, kind: 'contact', words: `write ${marker.part(id)}`, email: '', link: '' };
   if (spec.kind === 'credits') return { ...base, kind: 'credits' };
   if (spec.kind === 'compare')
     return {
@@ -157,6 +195,8 @@ const pageSpec = fc.record({
   cover: fc.option(materialId, { nil: null }),
   opening: fc.uniqueArray(materialId, { maxLength: 2 }),
   parts: fc.array(partSpec, { maxLength: 4 }),
+  /** Put away, now and then. */
+  archived: fc.integer({ min: 0, max: 9 }).map((n) => n === 0),
 });
 
 export const draftArbitrary: fc.Arbitrary<Draft> = fc
@@ -189,7 +229,7 @@ export const draftArbitrary: fc.Arbitrary<Draft> = fc
         facts: { ...noFacts, when: `when ${marker.page(id)}` },
         cover: { picture: page.cover, focus: null },
         parts: page.parts.map((one, partAt) => part(at, partAt, one)),
-        archived: false,
+        archived: page.archived,
       };
     }),
   }));

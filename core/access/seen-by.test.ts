@@ -1,12 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { type Height, heightLevel } from '../content/height.ts';
-import { materialsOf } from '../content/part.ts';
+import { materialsOn } from '../content/materials-on.ts';
+import { newPart } from '../content/new-part.ts';
+import type { Page } from '../content/page.ts';
+import { materialsOf, type Part } from '../content/part.ts';
 import type { Draft } from '../content/site.ts';
 import { draftArbitrary, marker, noteId } from './arbitrary-draft.ts';
 import { effectiveHeight } from './effective-height.ts';
 import { seenBy } from './seen-by.ts';
 import { reachOf, type Viewer } from './viewer.ts';
+
+/** Mutants are tried with fewer of them, so that all of them can be. */
+const runs = (count: number) => Number(process.env['PROPERTY_RUNS'] ?? count);
 
 const pageId = fc.nat(7).map((at) => `page-${at}`);
 const viewerArbitrary: fc.Arbitrary<Viewer> = fc.oneof(
@@ -26,7 +32,7 @@ function everyLevel(draft: Draft): Map<string, number> {
   const levels = new Map<string, number>();
   const walk = (parent: string | null, above: number): void => {
     for (const page of draft.pages.filter((candidate) => candidate.parent === parent)) {
-      const level = Math.min(above, heightLevel(page.height));
+      const level = page.archived ? 0 : Math.min(above, heightLevel(page.height));
       levels.set(page.id, level);
       for (const part of page.parts) levels.set(part.id, Math.min(level, heightLevel(part.height)));
       walk(page.id, level);
@@ -43,6 +49,70 @@ const needed: Record<Viewer['kind'], number> = {
   'page-link': 2,
   stranger: 3,
 };
+
+/** Whether a reader would see nothing of a part, told a second time and by what is written on it. */
+const isEmpty = (part: Part): boolean => {
+  switch (part.kind) {
+    case 'compare':
+      return part.before === null || part.after === null;
+    case 'picture':
+    case 'document':
+    case 'sound':
+    case 'clip':
+    case 'link':
+      return part.material === null;
+    case 'gallery':
+      return part.pictures.length === 0;
+    default:
+      return false;
+  }
+};
+
+/** The rules of scope and reach written a second time: page by page, and each way in by itself. */
+function expectedOf(draft: Draft, viewer: Viewer): Record<string, string[]> {
+  const levels = everyLevel(draft);
+  const site = heightLevel(draft.site.height);
+  const least = needed[viewer.kind];
+  const own = (page: Page) => (page.archived ? 'private' : page.height);
+  /** The page itself and everything it stands in, from the inside out. */
+  const upwards = (page: Page): Page[] => {
+    const parent = draft.pages.find(({ id }) => id === page.parent);
+    return parent ? [page, ...upwards(parent)] : [page];
+  };
+  const covered = (page: Page): boolean => {
+    const up = upwards(page);
+    if (viewer.kind === 'site-link') return up.every((one) => own(one) === 'public');
+    if (viewer.kind === 'page-link') {
+      const at = up.findIndex(({ id }) => id === viewer.page);
+      return at >= 0 && up.slice(0, at).every((one) => own(one) === 'public');
+    }
+    if (viewer.kind === 'pass' && viewer.covers !== 'site')
+      return up.some(({ id }) => viewer.covers.includes(id));
+    return true;
+  };
+  const shown = draft.pages.filter((page) => (levels.get(page.id) ?? 0) >= least && covered(page));
+  if (site < least) return {};
+  if (viewer.kind === 'page-link' && !shown.some(({ id }) => id === viewer.page)) return {};
+  return Object.fromEntries(
+    shown.map((page) => {
+      const parts = page.parts.filter((part) => !isEmpty(part) && (levels.get(part.id) ?? 0) >= least);
+      const cover = page.cover.picture;
+      const elsewhere = page.parts.flatMap(materialsOf);
+      const keptCover =
+        cover !== null &&
+        (page.opening.pictures.includes(cover) ||
+          parts.flatMap(materialsOf).includes(cover) ||
+          !elsewhere.includes(cover));
+      // All but the note are somebody else's work, so a page that shows anything has somebody to name.
+      const names = [
+        ...page.opening.pictures,
+        ...parts.flatMap(materialsOf),
+        ...(keptCover ? [cover] : []),
+      ].some((id) => id !== noteId);
+      return [page.id, parts.filter(({ kind }) => kind !== 'credits' || names).map(({ id }) => id)];
+    }),
+  );
+}
 
 describe('seenBy', () => {
   test('no text or file of anything above the viewer’s reach is in the view', () => {
@@ -63,6 +133,8 @@ describe('seenBy', () => {
         }
         // A note is its maker's alone, whatever points at it.
         shown.delete(noteId);
+        // The still of a clip is shown with it.
+        if (shown.has('material-5')) shown.add('material-0');
         for (const material of draft.materials)
           if (!shown.has(material.id)) {
             expect(bytes).not.toContain(marker.material(material.id));
@@ -73,7 +145,97 @@ describe('seenBy', () => {
         expect(bytes).not.toContain('2026-01-01');
         expect(bytes).not.toContain('hasGps');
       }),
-      { numRuns: 1500 },
+      { numRuns: runs(1500) },
+    );
+  });
+
+  test('shows exactly the pages and parts that lie in the viewer’s scope and reach, and credits where nobody else does', () => {
+    fc.assert(
+      fc.property(draftArbitrary, viewerArbitrary, (draft, viewer) => {
+        const expected = expectedOf(draft, viewer);
+        const view = seenBy(draft, viewer);
+        expect(
+          Object.fromEntries((view?.pages ?? []).map((page) => [page.id, page.parts.map(({ id }) => id)])),
+        ).toEqual(expected);
+        for (const page of view?.pages ?? []) {
+          const own = page.parts.some(({ kind }) => kind === 'credits');
+          if (own) expect(page.credits).toEqual([]);
+          // Every work shown here is somebody else's: it is named by a part, or at the end of the page.
+          const shown = materialsOn(page).filter((id) => id !== noteId && view?.materials[id]);
+          for (const id of shown)
+            expect(JSON.stringify([page.credits, page.parts])).toContain(`source ${marker.material(id)}`);
+        }
+      }),
+      { numRuns: runs(800) },
+    );
+  });
+
+  test('a parent that the viewer is shown is kept, and one they are not is not named', () => {
+    fc.assert(
+      fc.property(draftArbitrary, viewerArbitrary, (draft, viewer) => {
+        const view = seenBy(draft, viewer);
+        const shown = new Set(view?.pages.map(({ id }) => id));
+        for (const page of view?.pages ?? []) {
+          const parent = draft.pages.find(({ id }) => id === page.id)?.parent ?? null;
+          const wanted = parent !== null && shown.has(parent) && page.id !== view?.entry ? parent : null;
+          expect(page.parent).toBe(wanted);
+        }
+        // Parents first, and brothers and sisters by rank.
+        const at = new Map(view?.pages.map(({ id }, place) => [id, place]));
+        for (const page of view?.pages ?? [])
+          if (page.parent !== null) expect(at.get(page.parent) ?? 99).toBeLessThan(at.get(page.id) ?? -1);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test('every kind of material is shown without what is its maker’s alone, with its transcript', () => {
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 21 });
+    const [page] = draft?.pages ?? [];
+    if (!draft || !page) throw new Error('no sample');
+    const kinds = ['picture', 'document', 'sound', 'clip', 'link'] as const;
+    const parts = draft.materials
+      .filter(({ kind }) => kind !== 'note')
+      .map((one): Part => newPart(one.kind === 'note' ? 'words' : one.kind, `part-${one.id}`, [one.id]));
+    const view = seenBy(
+      {
+        ...draft,
+        site: { ...draft.site, height: 'public' },
+        pages: [{ ...page, parent: null, height: 'public', archived: false, parts }],
+      },
+      { kind: 'stranger' },
+    );
+    const seen = Object.values(view?.materials ?? {});
+    for (const kind of kinds) expect(seen.some((one) => one.kind === kind)).toBe(true);
+    const members = (kind: string) => Object.keys(seen.find((one) => one.kind === kind) ?? {}).sort();
+    const base = ['alt', 'caption', 'facts', 'fixes', 'id', 'kind', 'original', 'title'];
+    expect(members('picture')).toEqual(base);
+    expect(members('document')).toEqual([...base, 'shownBy'].sort());
+    expect(members('sound')).toEqual([...base, 'bytes', 'transcript'].sort());
+    expect(members('clip')).toEqual([...base, 'bytes', 'shownBy', 'transcript'].sort());
+    expect(members('link')).toEqual([...base, 'shownBy', 'transcript'].sort());
+    const clip = seen.find((one) => one.kind === 'clip');
+    expect(clip?.kind === 'clip' && clip.shownBy?.id).toBe('material-0');
+    expect(JSON.stringify(seen)).toContain('said «material-4»');
+    expect(JSON.stringify(seen)).not.toContain('readAt');
+  });
+
+  test('what a newer version wrote, and nobody here knows, is not shown', () => {
+    fc.assert(
+      fc.property(draftArbitrary, (draft) => {
+        const newer = {
+          ...draft,
+          pages: draft.pages.map((page) => ({
+            ...page,
+            parts: page.parts.map((part) => ({ ...part, kind: 'hologram' }) as unknown as Part),
+          })),
+          materials: draft.materials.map((one) => ({ ...one, kind: 'scent' }) as unknown as typeof one),
+        };
+        const view = seenBy(newer, { kind: 'maker' });
+        expect(view?.pages.flatMap(({ parts }) => parts)).toEqual([]);
+        expect(view?.materials).toEqual({});
+      }),
+      { numRuns: 50 },
     );
   });
 

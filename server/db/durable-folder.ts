@@ -18,13 +18,18 @@ export class DurableFolder extends NodeFS {
       (module: unknown) => {
         const { NODEFS } = module as { NODEFS: NodeFiles };
         NODEFS.stream_ops.fsync = ({ nfd }) => {
-          if (nfd !== undefined) fsyncSync(nfd);
+          if (nfd !== undefined) this.sync(nfd);
           return 0;
         };
       },
       ...(Array.isArray(before) ? before : [before]),
     ];
     return made;
+  }
+
+  /** @param descriptor of an open file */
+  protected sync(descriptor: number): void {
+    fsyncSync(descriptor);
   }
 }
 

@@ -36,6 +36,12 @@ export interface BlobStore {
   removeIfOlder(hash: string, than: number): Promise<number | null>;
 }
 
+/** Makes sure that the names in a folder outlive a power cut. */
+async function synced(folder: string): Promise<void> {
+  const directory = await open(folder, 'r');
+  await directory.sync().finally(() => directory.close());
+}
+
 /** A content-addressed folder. A file appears under its name only when all its bytes are on the disk. */
 export class FolderBlobStore implements BlobStore {
   readonly #folder: string;
@@ -126,8 +132,12 @@ export class FolderBlobStore implements BlobStore {
 
   async keep(arrival: Arrival): Promise<void> {
     const target = this.pathOf(arrival.hash);
-    await mkdir(dirname(target), { recursive: true });
+    const folder = dirname(target);
+    const made = await mkdir(folder, { recursive: true });
     await rename(arrival.path, target);
+    // The name has to be on the disk as well, before any row points at it.
+    await synced(folder);
+    if (made) await synced(this.#folder);
   }
 
   async discard(arrival: Arrival): Promise<void> {

@@ -1,0 +1,160 @@
+/**
+ * `npm run mutants`: changes core/access and core/release in one place at a time, as a slip of the hand would, and runs the
+ * tests of both against each change. A change that no test notices is printed: either a test is missing, or the change
+ * makes no difference (docs/mutants.md says which and why).
+ */
+import { spawn } from 'node:child_process';
+import { cp, mkdtemp, readdir, readFile, rm, symlink, writeFile } from 'node:fs/promises';
+import { availableParallelism, tmpdir } from 'node:os';
+import { join } from 'node:path';
+import ts from 'typescript';
+
+const root = join(import.meta.dirname, '..');
+const folders = ['core/access', 'core/release'];
+
+interface Mutant {
+  file: string;
+  line: number;
+  was: string;
+  now: string;
+  text: string;
+}
+
+const swaps = new Map<ts.SyntaxKind, string[]>([
+  [ts.SyntaxKind.EqualsEqualsEqualsToken, ['!==']],
+  [ts.SyntaxKind.ExclamationEqualsEqualsToken, ['===']],
+  [ts.SyntaxKind.AmpersandAmpersandToken, ['||']],
+  [ts.SyntaxKind.BarBarToken, ['&&']],
+  [ts.SyntaxKind.LessThanToken, ['<=', '>']],
+  [ts.SyntaxKind.GreaterThanToken, ['>=', '<']],
+  [ts.SyntaxKind.LessThanEqualsToken, ['<', '>=']],
+  [ts.SyntaxKind.GreaterThanEqualsToken, ['>', '<=']],
+  [ts.SyntaxKind.PlusToken, ['-']],
+  [ts.SyntaxKind.MinusToken, ['+']],
+]);
+const methods: Record<string, string> = {
+  some: 'every',
+  every: 'some',
+  filter: 'slice',
+  unshift: 'push',
+  has: 'delete',
+};
+const heights = ['private', 'invited', 'unlisted', 'public'];
+
+/** All changes of one file that are worth trying. */
+function mutantsOf(file: string, source: string): Mutant[] {
+  const tree = ts.createSourceFile(file, source, ts.ScriptTarget.Latest, true);
+  const mutants: Mutant[] = [];
+  const put = (node: { getStart(): number; getEnd(): number }, now: string) => {
+    const [from, to] = [node.getStart(), node.getEnd()];
+    mutants.push({
+      file,
+      line: tree.getLineAndCharacterOfPosition(from).line + 1,
+      was: source.slice(from, to).replace(/\s+/g, ' ').slice(0, 60),
+      now: now.slice(0, 60),
+      text: source.slice(0, from) + now + source.slice(to),
+    });
+  };
+  const visit = (node: ts.Node): void => {
+    // Types are for the compiler to check.
+    if (ts.isTypeNode(node) || ts.isInterfaceDeclaration(node) || ts.isTypeAliasDeclaration(node)) return;
+    if (ts.isImportDeclaration(node)) return;
+    if (ts.isBinaryExpression(node))
+      for (const now of swaps.get(node.operatorToken.kind) ?? []) put(node.operatorToken, now);
+    if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.ExclamationToken)
+      put(node, node.operand.getText());
+    if (ts.isConditionalExpression(node)) {
+      put(node, node.whenTrue.getText());
+      put(node, node.whenFalse.getText());
+    }
+    if (ts.isIfStatement(node)) {
+      put(node.expression, 'true');
+      put(node.expression, 'false');
+    }
+    if (node.kind === ts.SyntaxKind.TrueKeyword) put(node, 'false');
+    if (node.kind === ts.SyntaxKind.FalseKeyword) put(node, 'true');
+    if (ts.isStringLiteral(node) && heights.includes(node.text))
+      put(node, `'${node.text === 'private' ? 'public' : 'private'}'`);
+    if (ts.isPropertyAccessExpression(node) && ts.isCallExpression(node.parent)) {
+      const other = methods[node.name.text];
+      if (other !== undefined && node.parent.expression === node) {
+        if (other === 'slice') put(node.parent, `${node.expression.getText()}.slice()`);
+        else if (other === 'delete') put(node.parent, `!${node.parent.getText()}`);
+        else put(node.name, other);
+      }
+    }
+    if (ts.isExpressionStatement(node) && ts.isCallExpression(node.expression)) put(node, ';');
+    ts.forEachChild(node, visit);
+  };
+  visit(tree);
+  return mutants;
+}
+
+function run(folder: string): Promise<boolean> {
+  return new Promise((resolve) => {
+    const child = spawn(
+      process.execPath,
+      [
+        'node_modules/jest/bin/jest.js',
+        '--selectProjects',
+        'unit',
+        '--bail',
+        '--silent',
+        '--testPathPatterns',
+        ...folders,
+      ],
+      {
+        cwd: folder,
+        stdio: 'ignore',
+        env: {
+          ...process.env,
+          NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+          PROPERTY_RUNS: '150',
+        },
+        timeout: 60_000,
+      },
+    );
+    child.on('exit', (code) => resolve(code === 0));
+  });
+}
+
+const mutants: Mutant[] = [];
+for (const folder of folders)
+  for (const name of (await readdir(join(root, folder))).sort())
+    if (name.endsWith('.ts') && !name.endsWith('.test.ts') && !name.startsWith('arbitrary-')) {
+      const file = join(folder, name);
+      mutants.push(...mutantsOf(file, await readFile(join(root, file), 'utf8')));
+    }
+console.log(`${mutants.length} changes`);
+
+const survivors: Mutant[] = [];
+let [next, tried] = [0, 0];
+await Promise.all(
+  Array.from({ length: availableParallelism() }, async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'kite-wall-mutants-'));
+    await cp(join(root, 'core'), join(folder, 'core'), { recursive: true });
+    for (const name of ['package.json', 'tsconfig.json']) await cp(join(root, name), join(folder, name));
+    // Nothing else is tested, so nothing else has to be built first.
+    const config = (await readFile(join(root, 'jest.config.js'), 'utf8')).replace(/^\s*globalSetup:.*$/m, '');
+    await writeFile(join(folder, 'jest.config.js'), config);
+    await symlink(join(root, 'node_modules'), join(folder, 'node_modules'));
+    if (!(await run(folder))) throw new Error('The tests fail without any change.');
+    for (let at = next++; at < mutants.length; at = next++) {
+      const mutant = mutants[at];
+      if (!mutant) break;
+      const original = await readFile(join(root, mutant.file), 'utf8');
+      await writeFile(join(folder, mutant.file), mutant.text);
+      if (await run(folder)) survivors.push(mutant);
+      await writeFile(join(folder, mutant.file), original);
+      if (++tried % 25 === 0) console.log(`${tried} tried, ${survivors.length} survive`);
+    }
+    await rm(folder, { recursive: true, force: true });
+  }),
+);
+for (const { file, line, was, now } of survivors.sort(
+  (a, b) => a.file.localeCompare(b.file) || a.line - b.line,
+))
+  console.log(`survives: ${file}:${line}  ${was}  ->  ${now}`);
+const killed = mutants.length - survivors.length;
+console.log(`${killed} of ${mutants.length} killed: ${Math.round((1000 * killed) / mutants.length) / 10} %`);
+process.exit(killed / mutants.length >= 0.9 ? 0 : 1);
