@@ -24,7 +24,7 @@ const idOfProject = (title: string) =>
 describe('the demo site in the studio', () => {
   test('says truthfully what readers see', async () => {
     await studio.reads('Visitors see release 1');
-    await studio.reads('2 edits waiting');
+    await studio.reads('1 edit waiting');
   });
 
   test.each(['gather', 'projects', 'about', 'arrange', 'look', 'check', 'share', 'feedback'])(

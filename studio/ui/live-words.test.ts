@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Live } from '#contract/sites.ts';
-import { liveWords, waitingWords } from './live-words.ts';
+import { liveWords, nothingWaits, waitingWords } from './live-words.ts';
 
 const base: Live = {
   release: { number: 7, name: '', at: '2026-01-01T00:00:00Z', live: true },
@@ -52,4 +52,11 @@ describe('the live statement', () => {
     expect(waitingWords({ ...base, waiting: [edit] })).toBe('1 edit waiting');
     expect(waitingWords({ ...base, waiting: [edit, edit] })).toBe('2 edits waiting');
   });
+});
+
+test('where nothing waits, it says whether readers have it all or nothing', () => {
+  const release = { number: 1, name: '', at: '', live: true };
+  expect(nothingWaits({ ...base, release: null })).toBe('There is nothing to publish yet.');
+  expect(nothingWaits({ ...base, release, readersReach: 'private' })).toContain('nobody can open it');
+  expect(nothingWaits({ ...base, release, readersReach: 'unlisted' })).toContain('readers see everything');
 });

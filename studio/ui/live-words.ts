@@ -21,6 +21,14 @@ export function liveWords(live: Live): { open: boolean; sentence: string } {
   }
 }
 
+/** What is true where nothing waits: readers have it all, have nothing, or there is nothing yet. */
+export function nothingWaits(live: Live): string {
+  if (!live.release) return 'There is nothing to publish yet.';
+  return live.readersReach === 'private'
+    ? 'Nothing. The site is closed: nobody can open it.'
+    : 'Nothing: readers see everything as it is here.';
+}
+
 /** "3 edits waiting", or nothing. */
 export function waitingWords(live: Live): string | null {
   const count = live.waiting.length;

@@ -10,6 +10,7 @@ import { CopyLink } from './copy-link.tsx';
 import { DifferenceList } from './difference-list.tsx';
 import { HeightRow } from './height-control.tsx';
 import { heightNames } from './height-names.ts';
+import { nothingWaits } from './live-words.ts';
 import { useFocusBack } from './use-focus-back.ts';
 import { usePublish } from './use-publish.ts';
 
@@ -163,9 +164,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
                 {live.waiting.length > 0 ? (
                   <DifferenceList list={live.release ? going : live.waiting} />
                 ) : (
-                  <p className="note">
-                    {settled ? 'Nothing: readers see everything as it is here.' : 'Saving your last words…'}
-                  </p>
+                  <p className="note">{settled ? nothingWaits(live) : 'Saving your last words…'}</p>
                 )}
               </div>
               {live.release && first.length > 0 && (

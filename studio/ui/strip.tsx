@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useSite } from '../api/site-context.tsx';
 import { useActions } from './finder/actions-context.tsx';
 import { DifferenceList } from './difference-list.tsx';
-import { liveWords, waitingWords } from './live-words.ts';
+import { liveWords, nothingWaits, waitingWords } from './live-words.ts';
 import { PublishDialog } from './publish-dialog.tsx';
 
 const readers = [
@@ -44,11 +44,7 @@ function LiveStatement() {
               <DifferenceList list={state.live.waiting} />
             </>
           ) : (
-            <p>
-              {state.live.release
-                ? 'Readers see everything as it is here.'
-                : 'There is nothing to publish yet.'}
-            </p>
+            <p>{nothingWaits(state.live)}</p>
           )}
         </Popover.Content>
       </Popover.Portal>

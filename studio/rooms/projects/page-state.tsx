@@ -23,6 +23,7 @@ export function PageState({ page }: { page: Page }) {
         {waits.what.length === 1 ? 'edit' : 'edits'} waiting
       </span>
     );
+  if (live.readersReach === 'private') return <span className="flag">Closed, with the site</span>;
   return (
     <span className="flag ok">
       <span className="dot" aria-hidden="true" /> As readers see it

@@ -11,7 +11,7 @@ import { CopyLink } from '../../ui/copy-link.tsx';
 import { DifferenceList } from '../../ui/difference-list.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { HeightGauge } from '../../ui/height-gauge.tsx';
-import { liveWords } from '../../ui/live-words.ts';
+import { liveWords, nothingWaits } from '../../ui/live-words.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { AddressField } from './address-field.tsx';
 
@@ -51,8 +51,9 @@ function Releases() {
               <small className="text-ink-3">{when.format(new Date(release.at))}</small>
             </span>
             {release.live ? (
-              <span className="flag ok">
-                <span className="dot" aria-hidden="true" /> live now
+              <span className={state.live.readersReach === 'private' ? 'flag' : 'flag ok'}>
+                <span className="dot" aria-hidden="true" />{' '}
+                {state.live.readersReach === 'private' ? 'closed now' : 'live now'}
               </span>
             ) : (
               <button type="button" className="btn sm" onClick={() => void bringBack(release.number)}>
@@ -162,7 +163,7 @@ export function Share() {
           {live.waiting.length > 0 ? (
             <DifferenceList list={live.waiting} />
           ) : (
-            <p className="note">Nothing. {live.release ? 'Readers see everything as it is here.' : ''}</p>
+            <p className="note">{nothingWaits(live)}</p>
           )}
         </section>
         <Links />
