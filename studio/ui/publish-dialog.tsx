@@ -1,6 +1,6 @@
 import { ExternalLink, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { pagesWithoutCredit } from '#core/check/pages-without-credit.ts';
 import { reaches } from '#core/content/height.ts';
@@ -20,10 +20,11 @@ function PrivatePages({ open }: { open: boolean }) {
   const out = state.pages.filter(
     ({ kind, height, archived }) => kind === 'project' && height === 'private' && !archived,
   );
+  const summary = useRef<HTMLElement>(null);
   if (out.length === 0) return null;
   return (
     <details open={open}>
-      <summary className="note cursor-pointer">
+      <summary ref={summary} className="note cursor-pointer">
         {out.length === 1 ? '1 project is' : `${out.length} projects are`} Private and{' '}
         {out.length === 1 ? 'stays' : 'stay'} out
       </summary>
@@ -34,14 +35,16 @@ function PrivatePages({ open }: { open: boolean }) {
             <button
               type="button"
               className="btn sm"
-              onClick={() =>
+              onClick={() => {
+                // The line goes away; the focus stays with the list.
+                summary.current?.focus();
                 changePage(
                   page.id,
                   { height: 'public' },
                   `Height of ${page.title || 'a page'}`,
                   `${page.id} height`,
-                )
-              }
+                );
+              }}
             >
               Publish it too<span className="sr-only">: {page.title || 'Untitled project'}</span>
             </button>
