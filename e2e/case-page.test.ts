@@ -178,7 +178,10 @@ describe('a case page', () => {
     await studio.press('menuitem', 'Sailcloth satchel');
     await studio.reads('at the end of Sailcloth satchel now');
     expect((await bows()).filter((name) => name === 'Quote')).toHaveLength(1);
+    // The satchel is Private: taking the part back out of it would let readers have it with the next publish.
     await studio.press('button', /^Undo: Part moved/);
+    await studio.reads('a part of “Shared tool board” Public again');
+    await studio.press('button', 'Undo it');
     await studio.reads('Undone: Part moved');
     expect((await bows()).filter((name) => name === 'Quote')).toHaveLength(2);
   }, 60_000);
