@@ -23,7 +23,8 @@ function PrivatePages({ open }: { open: boolean }) {
   const summary = useRef<HTMLElement>(null);
   if (out.length === 0) return null;
   return (
-    <details open={open}>
+    // A few are named at once: what a maker has just made must not stay out unnoticed.
+    <details open={open || out.length <= 4}>
       <summary ref={summary} className="note cursor-pointer">
         {out.length === 1 ? '1 project is' : `${out.length} projects are`} Private and{' '}
         {out.length === 1 ? 'stays' : 'stay'} out
