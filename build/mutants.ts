@@ -118,10 +118,17 @@ function run(folder: string): Promise<boolean> {
   });
 }
 
+/** Names of files, to try only those. */
+const only = process.argv.slice(2);
 const mutants: Mutant[] = [];
 for (const folder of folders)
   for (const name of (await readdir(join(root, folder))).sort())
-    if (name.endsWith('.ts') && !name.endsWith('.test.ts') && !name.startsWith('arbitrary-')) {
+    if (
+      name.endsWith('.ts') &&
+      !name.endsWith('.test.ts') &&
+      !name.startsWith('arbitrary-') &&
+      (only.length === 0 || only.includes(name))
+    ) {
       const file = join(folder, name);
       mutants.push(...mutantsOf(file, await readFile(join(root, file), 'utf8')));
     }
@@ -135,7 +142,10 @@ await Promise.all(
     await cp(join(root, 'core'), join(folder, 'core'), { recursive: true });
     for (const name of ['package.json', 'tsconfig.json']) await cp(join(root, name), join(folder, name));
     // Nothing else is tested, so nothing else has to be built first.
-    const config = (await readFile(join(root, 'jest.config.js'), 'utf8')).replace("globalSetup: '<rootDir>/server/db/template.jest.js',", '');
+    const config = (await readFile(join(root, 'jest.config.js'), 'utf8')).replace(
+      "globalSetup: '<rootDir>/server/db/template.jest.js',",
+      '',
+    );
     await writeFile(join(folder, 'jest.config.js'), config);
     await symlink(join(root, 'node_modules'), join(folder, 'node_modules'));
     if (!(await run(folder))) throw new Error('The tests fail without any change.');
@@ -144,17 +154,16 @@ await Promise.all(
       if (!mutant) break;
       const original = await readFile(join(root, mutant.file), 'utf8');
       await writeFile(join(folder, mutant.file), mutant.text);
-      if (await run(folder)) survivors.push(mutant);
+      if (await run(folder)) {
+        survivors.push(mutant);
+        console.log(`survives: ${mutant.file}:${mutant.line}  ${mutant.was}  ->  ${mutant.now}`);
+      }
       await writeFile(join(folder, mutant.file), original);
       if (++tried % 25 === 0) console.log(`${tried} tried, ${survivors.length} survive`);
     }
     await rm(folder, { recursive: true, force: true });
   }),
 );
-for (const { file, line, was, now } of survivors.sort(
-  (a, b) => a.file.localeCompare(b.file) || a.line - b.line,
-))
-  console.log(`survives: ${file}:${line}  ${was}  ->  ${now}`);
 const killed = mutants.length - survivors.length;
 console.log(`${killed} of ${mutants.length} killed: ${Math.round((1000 * killed) / mutants.length) / 10} %`);
 process.exit(killed / mutants.length >= 0.9 ? 0 : 1);

@@ -1,0 +1,78 @@
+import { describe, expect, test } from '@jest/globals';
+import type { Height } from '../content/height.ts';
+import type { DraftHeights, PageHeights } from './heights-of.ts';
+import { raisedBy } from './raised-by.ts';
+
+const page = (id: string, height: Height, more: Partial<PageHeights> = {}): PageHeights => ({
+  id,
+  parent: null,
+  height,
+  archived: false,
+  parts: [{ id: `${id}-part`, height: 'public' }],
+  ...more,
+});
+const site = (height: Height, ...pages: PageHeights[]): DraftHeights => ({
+  site: { id: 'site', height },
+  pages,
+});
+
+describe('raisedBy', () => {
+  test('nothing where nothing changed, was lowered, or came anew', () => {
+    const open = site('public', page('a', 'public'));
+    expect(raisedBy(open, open)).toEqual([]);
+    expect(raisedBy(open, site('private', page('a', 'public')))).toEqual([]);
+    expect(raisedBy(open, site('public', page('a', 'unlisted')))).toEqual([]);
+    expect(raisedBy(open, site('public', page('a', 'public'), page('b', 'public')))).toEqual([]);
+    expect(raisedBy(site('public'), open)).toEqual([]);
+  });
+
+  test('the site alone, when it is the site', () => {
+    expect(raisedBy(site('private', page('a', 'public')), site('unlisted', page('a', 'public')))).toEqual([
+      { kind: 'site', page: null, height: 'unlisted' },
+    ]);
+  });
+
+  test('the outermost page, with the height it would really have', () => {
+    const shut = site('unlisted', page('a', 'private'), page('b', 'public', { parent: 'a' }));
+    const open = site('unlisted', page('a', 'public'), page('b', 'public', { parent: 'a' }));
+    expect(raisedBy(shut, open)).toEqual([{ kind: 'page', page: 'a', height: 'unlisted' }]);
+  });
+
+  test('nobody gets more where the site or a parent holds it down', () => {
+    expect(raisedBy(site('private', page('a', 'private')), site('private', page('a', 'public')))).toEqual([]);
+    const held = (height: Height) => site('public', page('a', 'private'), page('b', height, { parent: 'a' }));
+    expect(raisedBy(held('private'), held('public'))).toEqual([]);
+  });
+
+  test('a page hung up again, and one that is moved out of a Private one', () => {
+    expect(
+      raisedBy(site('public', page('a', 'public', { archived: true })), site('public', page('a', 'public'))),
+    ).toEqual([{ kind: 'page', page: 'a', height: 'public' }]);
+    const inside = site('public', page('a', 'private'), page('b', 'public', { parent: 'a' }));
+    const outside = site('public', page('a', 'private'), page('b', 'public'));
+    expect(raisedBy(inside, outside)).toEqual([{ kind: 'page', page: 'b', height: 'public' }]);
+  });
+
+  test('a part by itself, and one that is moved to a higher page; not one that rises with its page', () => {
+    const part = (height: Height) => page('a', 'public', { parts: [{ id: 'x', height }] });
+    expect(raisedBy(site('public', part('private')), site('public', part('invited')))).toEqual([
+      { kind: 'part', page: 'a', height: 'invited' },
+    ]);
+    const low = site(
+      'public',
+      page('a', 'private', { parts: [{ id: 'x', height: 'public' }] }),
+      page('b', 'public'),
+    );
+    const moved = site(
+      'public',
+      page('a', 'private', { parts: [] }),
+      page('b', 'public', {
+        parts: [
+          { id: 'b-part', height: 'public' },
+          { id: 'x', height: 'public' },
+        ],
+      }),
+    );
+    expect(raisedBy(low, moved)).toEqual([{ kind: 'part', page: 'b', height: 'public' }]);
+  });
+});
