@@ -25,6 +25,7 @@ export default {
       displayName: 'unit',
       testMatch: ['<rootDir>/{core,contract,server,site,studio,demo}/**/*.test.{ts,tsx}'],
       globalSetup: '<rootDir>/server/db/template.jest.js',
+      setupFiles: ['<rootDir>/build/property-seed.jest.ts'],
     },
     { ...shared, displayName: 'browser', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
   ],

@@ -4,7 +4,7 @@
  * makes no difference (docs/mutants.md says which and why).
  */
 import { spawn } from 'node:child_process';
-import { cp, mkdtemp, readdir, readFile, rm, symlink, writeFile } from 'node:fs/promises';
+import { cp, mkdir, mkdtemp, readdir, readFile, rm, symlink, writeFile } from 'node:fs/promises';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import ts from 'typescript';
@@ -147,6 +147,8 @@ await Promise.all(
       '',
     );
     await writeFile(join(folder, 'jest.config.js'), config);
+    await mkdir(join(folder, 'build'));
+    await cp(join(root, 'build/property-seed.jest.ts'), join(folder, 'build/property-seed.jest.ts'));
     await symlink(join(root, 'node_modules'), join(folder, 'node_modules'));
     if (!(await run(folder))) throw new Error('The tests fail without any change.');
     for (let at = next++; at < mutants.length; at = next++) {

@@ -189,6 +189,12 @@ export async function release(
   }
 }
 
+/** Whose site it is: files made for publishing count with those of the same maker's uploads. */
+async function makerOfSite({ db }: PublishDeps, site: string): Promise<string> {
+  const [row] = await db.select({ account: sites.accountId }).from(sites).where(eq(sites.id, site));
+  return row?.account ?? site;
+}
+
 /** One try; returns the lowered copy to try with when something was lowered meanwhile. */
 async function attempt(
   deps: PublishDeps,
@@ -201,7 +207,7 @@ async function attempt(
   const views = [entrances.public, entrances.siteLink, ...Object.values(entrances.pageLinks)].filter(
     (view) => view !== null,
   );
-  const made = await makeFiles(deps, views, source.site.id, progress, signal);
+  const made = await makeFiles(deps, views, await makerOfSite(deps, source.site.id), progress, signal);
 
   const total = views.reduce((sum, view) => sum + view.pages.length, 0);
   let done = 0;

@@ -62,7 +62,7 @@ describe('renderPage', () => {
   });
 
   test('a link stands as card, button or still, and only what may be opened in place is named in the policy', () => {
-    const [draft] = fc.sample(draftArbitrary, 1);
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 4 });
     const link = draft?.materials.find(({ kind }) => kind === 'link');
     if (!draft || link?.kind !== 'link') throw new Error('no sample');
     const [page] = draft.pages;
@@ -102,7 +102,7 @@ describe('renderPage', () => {
   });
 
   test('what a maker types is text, never markup', () => {
-    const [draft] = fc.sample(draftArbitrary, 1);
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 4 });
     if (!draft) throw new Error('no sample');
     const evil = '</title><script>alert(1)</script><img src=x onerror=alert(1)>"\'&';
     const open: Draft = {

@@ -1,4 +1,4 @@
-import { AlertDialog } from 'radix-ui';
+import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useFocusBack } from './use-focus-back.ts';
 
@@ -26,30 +26,30 @@ export function AskDialog({
 }) {
   const focusBack = useFocusBack();
   return (
-    <AlertDialog.Root open={open} onOpenChange={(wanted) => !wanted && onClose()}>
-      <AlertDialog.Portal>
-        <AlertDialog.Overlay className="dialog-shade" />
-        <AlertDialog.Content className="dialog" {...focusBack}>
-          <AlertDialog.Title className="mb-2">{title}</AlertDialog.Title>
-          <AlertDialog.Description asChild>
+    <Dialog.Root open={open} onOpenChange={(wanted) => !wanted && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="dialog-shade" />
+        <Dialog.Content
+          className="dialog"
+          role="alertdialog"
+          // A press beside it is no answer.
+          onInteractOutside={(event) => event.preventDefault()}
+          {...focusBack}
+        >
+          <Dialog.Title className="mb-2">{title}</Dialog.Title>
+          <Dialog.Description asChild>
             <div className="grid gap-2">{children}</div>
-          </AlertDialog.Description>
+          </Dialog.Description>
           <div className="mt-5 flex flex-wrap gap-2">
-            <AlertDialog.Cancel asChild>
-              <button type="button" className="btn">
-                {leave}
-              </button>
-            </AlertDialog.Cancel>
+            <Dialog.Close className="btn">{leave}</Dialog.Close>
             {answers.map(({ name, run }) => (
-              <AlertDialog.Action asChild key={name}>
-                <button type="button" className="btn ink" onClick={run}>
-                  {name}
-                </button>
-              </AlertDialog.Action>
+              <Dialog.Close key={name} className="btn ink" onClick={run}>
+                {name}
+              </Dialog.Close>
             ))}
           </div>
-        </AlertDialog.Content>
-      </AlertDialog.Portal>
-    </AlertDialog.Root>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
   );
 }

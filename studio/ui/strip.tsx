@@ -1,11 +1,15 @@
 import { Eye, Redo2, Undo2, User, Link2, Footprints } from 'lucide-react';
 import { DropdownMenu, Popover } from 'radix-ui';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useSite } from '../api/site-context.tsx';
 import { useActions } from './finder/actions-context.tsx';
 import { DifferenceList } from './difference-list.tsx';
 import { liveWords, nothingWaits, waitingWords } from './live-words.ts';
-import { PublishDialog } from './publish-dialog.tsx';
+
+/** Fetched when somebody publishes for the first time since the studio was opened. */
+const PublishDialog = lazy(() =>
+  import('./publish-dialog.tsx').then((module) => ({ default: module.PublishDialog })),
+);
 
 const readers = [
   { viewer: 'maker', icon: User, name: 'You', note: 'everything, drafts too' },
@@ -55,11 +59,11 @@ function LiveStatement() {
 /** The top strip: which site, what readers see now, undo, and Publish. */
 export function Strip() {
   const { state, undo, redo } = useSite();
-  const [publishing, setPublishing] = useState(false);
+  const [publishing, setPublishing] = useState<'never' | 'open' | 'closed'>('never');
   const { live, history, site } = state;
   const path = live.addressPath ?? live.siteLinkPath;
   useActions(() => [
-    { name: 'Publish', also: 'release live readers', run: () => setPublishing(true) },
+    { name: 'Publish', also: 'release live readers', run: () => setPublishing('open') },
     ...(history.undo ? [{ name: `Undo: ${history.undo}`, run: () => void undo() }] : []),
     ...(history.redo ? [{ name: `Do again: ${history.redo}`, also: 'redo', run: () => void redo() }] : []),
     ...readers.map(({ viewer, name }) => ({
@@ -127,11 +131,15 @@ export function Strip() {
             </DropdownMenu.Content>
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
-        <button type="button" className="btn go" onClick={() => setPublishing(true)}>
+        <button type="button" className="btn go" onClick={() => setPublishing('open')}>
           Publish
         </button>
       </div>
-      <PublishDialog open={publishing} onClose={() => setPublishing(false)} />
+      {publishing !== 'never' && (
+        <Suspense fallback={null}>
+          <PublishDialog open={publishing === 'open'} onClose={() => setPublishing('closed')} />
+        </Suspense>
+      )}
     </header>
   );
 }
