@@ -139,7 +139,7 @@ describe('sound and clips', () => {
       const { site: own } = await poor.site();
       await expect(
         poor.upload(own.id, 'narration.mp3', await readFile(join(demo, 'narration.mp3'))),
-      ).rejects.toThrow(/of 1 MB, and this file has 1 MB/);
+      ).rejects.toThrow(/of 1 MB, and this has 1 MB/);
       expect((await poor.state(own.id)).materials).toEqual([]);
     } finally {
       await small.stop();
