@@ -317,6 +317,54 @@ describe('effectiveHeight', () => {
     );
   });
 
+  test('of a part is the lowest on its way, with what holds it; put away says so; what is not there is private', () => {
+    fc.assert(
+      fc.property(draftArbitrary, (draft) => {
+        const levels = everyLevel(draft);
+        expect(effectiveHeight(draft, {})).toEqual({
+          chosen: draft.site.height,
+          height: draft.site.height,
+          heldBy: null,
+        });
+        for (const page of draft.pages) {
+          for (const part of page.parts) {
+            const { chosen, height, heldBy } = effectiveHeight(draft, { page: page.id, part: part.id });
+            expect(chosen).toBe(part.height);
+            expect(heightLevel(height)).toBe(levels.get(part.id));
+            expect(heldBy !== null).toBe(height !== chosen);
+          }
+          const nowhere = { chosen: 'private', height: 'private', heldBy: null };
+          expect(effectiveHeight(draft, { page: page.id, part: 'nobody' })).toEqual(nowhere);
+          expect(effectiveHeight(draft, { page: 'nobody', part: 'nobody' })).toEqual(nowhere);
+          const open = {
+            site: { ...draft.site, height: 'public' as const },
+            pages: [{ ...page, parent: null, height: 'public' as const, archived: true }],
+          };
+          expect(effectiveHeight(open, { page: page.id })).toEqual({
+            chosen: 'public',
+            height: 'private',
+            heldBy: { kind: 'put-away', id: page.id, title: page.title },
+          });
+          const held = {
+            site: { ...draft.site, height: 'unlisted' as const },
+            pages: [{ ...page, parent: null, height: 'public' as const, archived: false }],
+          };
+          expect(effectiveHeight(held, { page: page.id }).heldBy?.kind).toBe('site');
+          const low = {
+            ...held,
+            site: open.site,
+            pages: [{ ...page, parent: null, height: 'private' as const, archived: false }],
+          };
+          for (const part of page.parts.filter(({ height }) => height !== 'private'))
+            expect(effectiveHeight(low, { page: page.id, part: part.id }).heldBy).toMatchObject({
+              kind: 'page',
+              id: page.id,
+            });
+        }
+      }),
+    );
+  });
+
   test('treats a page in a circle of parents, and an unknown page, as private', () => {
     fc.assert(
       fc.property(draftArbitrary, (draft) => {
