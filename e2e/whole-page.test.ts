@@ -232,7 +232,7 @@ describe('a whole case page', () => {
     await keys.press('Escape');
 
     const seen = await read('/wren-makes/rope-ladder/');
-    expect(seen.order).toEqual(['prose', 'quote', 'gallery', 'evidence', 'reflection']);
+    expect(seen.order).toEqual(['prose', 'quote', 'gallery', 'evidence', 'reflection', 'credits']);
     expect(seen.pictures).toEqual([2]);
     for (const words of [
       'Every rung is an old oar.',
