@@ -1,4 +1,4 @@
-import { ALL_FORMATS, FilePathSource, Input } from 'mediabunny';
+import { ALL_FORMATS, EncodedPacketSink, FilePathSource, Input, type InputTrack } from 'mediabunny';
 import type { ClipFacts, SoundFacts } from '#core/content/material.ts';
 import { Problem } from '../http/problem.ts';
 
@@ -6,6 +6,21 @@ import { Problem } from '../http/problem.ts';
 const playable = new Set(['avc', 'vp8', 'vp9', 'av1']);
 
 export type ReadRecording = { kind: 'sound'; facts: SoundFacts } | { kind: 'clip'; facts: ClipFacts };
+
+/**
+ * A file whose index stands at its front tells of all of it, even when only half of it has arrived; so its end is looked for.
+ *
+ * @throws Problem when it is not there
+ */
+async function expectItsEnd(track: InputTrack): Promise<void> {
+  const last = await new EncodedPacketSink(track).getPacket(await track.computeDuration());
+  if (!last)
+    throw new Problem(
+      422,
+      'half',
+      'Only the first part of this recording is here: what it says of its length goes on after the end of the file. Copy it from where it was made again.',
+    );
+}
 
 /**
  * Reads how long a sound or clip is, and how large. A file with moving pictures is a clip, one without is a sound.
@@ -19,6 +34,7 @@ export async function readRecording(path: string): Promise<ReadRecording> {
     const container = (await input.getFormat()).name.toLowerCase();
     const video = await input.getPrimaryVideoTrack();
     if (video) {
+      await expectItsEnd(video);
       if (!video.codec || !playable.has(video.codec))
         throw new Problem(
           415,
@@ -35,7 +51,9 @@ export async function readRecording(path: string): Promise<ReadRecording> {
         },
       };
     }
-    if (!(await input.getPrimaryAudioTrack())) throw new Error('no tracks');
+    const sound = await input.getPrimaryAudioTrack();
+    if (!sound) throw new Error('no tracks');
+    await expectItsEnd(sound);
     const formats: Record<string, SoundFacts['format']> = {
       mp3: 'mp3',
       mp4: 'm4a',

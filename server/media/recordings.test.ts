@@ -4,6 +4,7 @@ import { copyFile, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { changeMaterial, changeSite, createProject } from '#contract/sites.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
+import { cleanRecording } from './clean-recording.ts';
 
 const demo = join(import.meta.dirname, '../../demo/pictures/tide-clock');
 let server: TestServer;
@@ -130,6 +131,13 @@ describe('sound and clips', () => {
     const other = await server.maker('Somebody');
     expect((await other.raw('GET', path)).statusCode).toBe(404);
     expect((await server.get(path)).statusCode).toBe(401);
+  });
+
+  test('half a film is told from a whole one, also when its index stands at the front', async () => {
+    const whole = await cleanRecording(join(demo, 'hand-time-lapse.mp4'), 'mp4');
+    await expect(
+      maker.upload(site, 'half.mp4', whole.subarray(0, Math.floor(whole.length / 2))),
+    ).rejects.toThrow('Only the first part of this recording is here');
   });
 
   test('a maker who has no room left is told so, and nothing is stored', async () => {
