@@ -180,7 +180,7 @@ describe('a case page', () => {
     expect((await bows()).filter((name) => name === 'Quote')).toHaveLength(1);
     // The satchel is Private: taking the part back out of it would let readers have it with the next publish.
     await studio.press('button', /^Undo: Part moved/);
-    await studio.reads('a part of “Shared tool board” Public again');
+    await studio.reads('a part of “Tool board” Public again');
     await studio.press('button', 'Undo it');
     await studio.reads('Undone: Part moved');
     expect((await bows()).filter((name) => name === 'Quote')).toHaveLength(2);
