@@ -199,7 +199,9 @@ describe('camera and microphone', () => {
     await allow(['camera', 'microphone']);
     await studio.press('button', 'Voice note');
     await studio.press('button', 'Record');
-    await studio.reads(/0:0[1-9]/, 10_000);
+    await studio.page.waitForFunction(() =>
+      /0:0[1-9]/.test(document.querySelector('.dialog [role=status]')?.textContent ?? ''),
+    );
     await studio.press('button', 'Stop');
     await studio.page.waitForSelector('.dialog audio');
     await studio.press('button', 'Keep it');
