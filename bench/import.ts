@@ -3,7 +3,8 @@ import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { BoundedQueue, decodingWidth } from '../server/media/bounded-queue.ts';
+import pLimit from 'p-limit';
+import { decodingWidth } from '../server/media/decoding-width.ts';
 import { importMaterial } from '../server/media/import-material.ts';
 import { previewSizes } from '#contract/material-paths.ts';
 import { benchServer } from './bench-server.ts';
@@ -73,15 +74,15 @@ export async function benchImport(): Promise<Row> {
     const files = await writeRound(folder, photos, round);
     // Both from a warm disk cache.
     for (const file of files) await readFile(file);
-    const queue = new BoundedQueue(decodingWidth());
-    bare.push(await timed(() => Promise.all(files.map((file) => queue.run(() => bareSharp(file, file))))));
-    const arriving = new BoundedQueue(atOnce);
+    const queue = pLimit(decodingWidth());
+    bare.push(await timed(() => Promise.all(files.map((file) => queue(() => bareSharp(file, file))))));
+    const arriving = pLimit(atOnce);
     const deps = { ...server.publishing, limits: server.config };
     ours.push(
       await timed(() =>
         Promise.all(
           files.map((file) =>
-            arriving.run(() =>
+            arriving(() =>
               importMaterial(deps, server.scope, { name: file, stream: createReadStream(file) }),
             ),
           ),

@@ -5,7 +5,7 @@ import type { Page } from '../core/content/page.ts';
 import { fromParagraphs } from '../core/content/rich-text.ts';
 import { newId } from '../server/db/new-id.ts';
 import { importMaterial } from '../server/media/import-material.ts';
-import { newPart } from '../core/content/new-part.ts';
+import { newPart } from '#core/parts/new-part.ts';
 import { emptyPage } from '../server/pages/new-page.ts';
 import { publish } from '../server/publish/publish.ts';
 import { draftAt } from '../server/sites/load-draft.ts';

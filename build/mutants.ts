@@ -1,6 +1,6 @@
 /**
- * `npm run mutants`: changes core/access and core/release in one place at a time, as a slip of the hand would, and runs the
- * tests of both against each change. A change that no test notices is printed: either a test is missing, or the change
+ * `npm run mutants`: changes core/access, core/parts and core/release in one place at a time, as a slip of the hand would, and runs the
+ * tests of all three against each change. A change that no test notices is printed: either a test is missing, or the change
  * makes no difference (docs/mutants.md says which and why).
  */
 import { spawn } from 'node:child_process';
@@ -10,7 +10,7 @@ import { join } from 'node:path';
 import ts from 'typescript';
 
 const root = join(import.meta.dirname, '..');
-const folders = ['core/access', 'core/release'];
+const folders = ['core/access', 'core/parts', 'core/release'];
 
 interface Mutant {
   file: string;
@@ -32,13 +32,15 @@ const swaps = new Map<ts.SyntaxKind, string[]>([
   [ts.SyntaxKind.PlusToken, ['-']],
   [ts.SyntaxKind.MinusToken, ['+']],
 ]);
-const methods: Record<string, string> = {
-  some: 'every',
-  every: 'some',
-  filter: 'slice',
-  unshift: 'push',
-  has: 'delete',
-};
+const methods = new Map(
+  Object.entries({
+    some: 'every',
+    every: 'some',
+    filter: 'slice',
+    unshift: 'push',
+    has: 'delete',
+  }),
+);
 const heights = ['private', 'invited', 'unlisted', 'public'];
 
 /** All changes of one file that are worth trying. */
@@ -76,7 +78,7 @@ function mutantsOf(file: string, source: string): Mutant[] {
     if (ts.isStringLiteral(node) && heights.includes(node.text))
       put(node, `'${node.text === 'private' ? 'public' : 'private'}'`);
     if (ts.isPropertyAccessExpression(node) && ts.isCallExpression(node.parent)) {
-      const other = methods[node.name.text];
+      const other = methods.get(node.name.text);
       if (other !== undefined && node.parent.expression === node) {
         if (other === 'slice') put(node.parent, `${node.expression.getText()}.slice()`);
         else if (other === 'delete') put(node.parent, `!${node.parent.getText()}`);
@@ -99,6 +101,7 @@ function run(folder: string): Promise<boolean> {
         '--selectProjects',
         'unit',
         '--bail',
+        '--runInBand',
         '--silent',
         '--testPathPatterns',
         ...folders,
@@ -109,7 +112,7 @@ function run(folder: string): Promise<boolean> {
         env: {
           ...process.env,
           NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-          PROPERTY_RUNS: '150',
+          PROPERTY_RUNS: '60',
         },
         timeout: 60_000,
       },

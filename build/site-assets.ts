@@ -40,7 +40,7 @@ export async function buildSiteAssets(out: string): Promise<void> {
   const styles = await esbuild.build({
     ...shared,
     stdin: {
-      contents: `@import './site/themes/broadsheet.fonts.css'; @import './site/styles/page.css'; @import './site/styles/base.css'; @import './site/themes/broadsheet.css';`,
+      contents: `@import './site/themes/broadsheet.fonts.css'; @import './site/styles/page.css'; @import './site/styles/base.css'; @import './site/parts/parts.css'; @import './site/themes/broadsheet.css';`,
       loader: 'css',
       resolveDir: root,
       sourcefile: 'broadsheet.css',

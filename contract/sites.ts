@@ -7,8 +7,8 @@ import { materialContentSchema, materialSchema } from '#core/content/material.ts
 import { warnings } from '#core/gallery/picture-quality.ts';
 import { partialDateSchema } from '#core/content/partial-date.ts';
 import { pageContentSchema, pageSchema, rankSchema } from '#core/content/page.ts';
-import { starterKeys } from '#core/content/starters.ts';
-import { partsChangeSchema } from '#core/content/parts-change.ts';
+import { starterKeys } from '#core/parts/starters.ts';
+import { partsChangeSchema } from '#core/parts/parts-change.ts';
 import { tagsSchema } from '#core/content/tags.ts';
 import { siteContentSchema, siteSchema } from '#core/content/site.ts';
 import { shortened } from '#core/words/shortened.ts';

@@ -1,5 +1,6 @@
 import type { CaseFacts } from '#core/content/case-facts.ts';
-import type { galleryCaptions, galleryLayouts } from '#core/content/part.ts';
+import type { Height } from '#core/content/height.ts';
+import type { galleryCaptions, galleryLayouts } from '#core/parts/gallery.ts';
 import type { Provenance } from '#core/content/provenance.ts';
 
 /**
@@ -35,6 +36,12 @@ export type DemoPart = { beside?: number } & (
   | { kind: 'evidence'; file: string; what: string; why: string; shows: string }
   | { kind: 'reflection'; answers: [question: string, text: string][] }
   | { kind: 'credits' }
+  | {
+      kind: 'table';
+      title: string;
+      columns: { name: string; height?: Height; sum?: boolean }[];
+      rows: string[][];
+    }
   | { kind: 'contact'; words: string; email: string }
 );
 
@@ -215,6 +222,23 @@ Fourteen flat rings stand on three brass rods with a finger's gap between them. 
         what: 'All fourteen rings laid out with their numbers, ready to be threaded.',
         why: 'It shows that somebody else could put it together, which was the point of numbering them.',
         shows: 'I design for the person who takes it apart.',
+      },
+      {
+        kind: 'table',
+        title: 'What one lamp takes',
+        columns: [
+          { name: 'What' },
+          { name: 'Where from' },
+          { name: 'Hours', sum: true },
+          // What it cost is the maker's own business; what it is made of is not.
+          { name: 'Cost', height: 'private', sum: true },
+        ],
+        rows: [
+          ['14 rings of sheet', 'bottle tops, two schools', '9.5', '€ 0.00'],
+          ['3 threaded rods', 'workshop offcuts', '0.5', '€ 4.20'],
+          ['Cable and socket', 'new, with a plug that is tested', '1.0', '€ 11.90'],
+          ['Foot', 'a beech board from a stair', '2.0', '€ 3.00'],
+        ],
       },
       { kind: 'picture', file: '05-pair-in-two-colours.jpg', width: 'full' },
       {

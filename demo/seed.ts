@@ -5,11 +5,11 @@ import { readFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import { generateKeyBetween } from 'fractional-indexing';
 import { z } from 'zod';
-import { newPart } from '#core/content/new-part.ts';
+import { newPart } from '#core/parts/new-part.ts';
 import type { Height } from '#core/content/height.ts';
 import type { Page } from '#core/content/page.ts';
 import { noFacts } from '#core/content/case-facts.ts';
-import type { Part } from '#core/content/part.ts';
+import type { Part } from '#core/parts/parts.ts';
 import { mine } from '#core/content/provenance.ts';
 import { pageSlug } from '#core/content/address.ts';
 import type { Block, Inline, RichText } from '#core/content/rich-text.ts';
@@ -21,7 +21,8 @@ import { addNote } from '#server/links/note-material.ts';
 import type { LinkDeps } from '#server/links/read-link.ts';
 import { importMaterial, type ImportDeps } from '#server/media/import-material.ts';
 import { emptyPage } from '#server/pages/new-page.ts';
-import { publish, type PublishDeps } from '#server/publish/publish.ts';
+import type { PublishDeps } from '#server/publish/made-files.ts';
+import { publish } from '#server/publish/publish.ts';
 import { draftAt } from '#server/sites/load-draft.ts';
 import { makeSite } from '#server/sites/routes.ts';
 import {
@@ -168,6 +169,15 @@ export async function seedDemo(
         return { ...base, kind: 'quote', text: part.text, by: part.by };
       case 'credits':
         return { ...base, kind: 'credits' };
+      case 'table': {
+        const columns = part.columns.map(({ name, height = 'public', sum = false }) => ({
+          id: newId(),
+          name,
+          height,
+          sum,
+        }));
+        return { ...base, kind: 'table', title: part.title, columns, rows: part.rows };
+      }
       case 'contact':
         return { ...base, kind: 'contact', words: part.words, email: part.email, link: '' };
     }

@@ -197,8 +197,12 @@ describe('a case page', () => {
     await studio.press('checkbox', /^Opens in a new window/);
     await studio.press('button', 'Set the link');
     await studio.page.waitForSelector('.words-editor:focus');
-    await new Promise((resolve) => setTimeout(resolve, 200));
+    await studio.page.waitForFunction(
+      () => !document.querySelector('.popover') && getSelection()?.toString() === 'it',
+    );
+    await studio.drawn();
     await studio.page.keyboard.press('ArrowRight');
+    await studio.page.waitForFunction(() => getSelection()?.isCollapsed);
     await studio.page.keyboard.press('Enter');
     await (await studio.page.$('[aria-label="Kind of paragraph"]'))?.select('code');
     await studio.page.focus('.words-editor');

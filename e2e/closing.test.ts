@@ -128,6 +128,38 @@ describe('what readers lose and get', () => {
   }, 60_000);
 });
 
+describe('another device', () => {
+  test('what it lowered is known to Publish here, and closed whatever is published', async () => {
+    const lower = (height: string) =>
+      studio.page.evaluate(
+        async (site, to) => {
+          const body = JSON.stringify({
+            seen: 0,
+            label: 'Elsewhere',
+            change: { height: to, title: `Wren, ${to}` },
+          });
+          const headers = { 'content-type': 'application/json' };
+          return (await fetch(`/api/sites/${site}`, { method: 'PATCH', headers, body })).status;
+        },
+        demo.rooms.split('/').at(-1) ?? '',
+        height,
+      );
+    await studio.page.goto(`${demo.rooms}/projects`);
+    await studio.saved();
+    // Lowered before the dialog is opened: it says so.
+    expect(await lower('unlisted')).toBe(200);
+    await studio.press('button', 'Publish');
+    await studio.reads('name of the site');
+    await studio.reads('anyone with the link');
+    // Lowered while it is open: closed all the same, and said as it is.
+    expect(await lower('private')).toBe(200);
+    await studio.press('button', /^Publish release/);
+    await studio.reads('Nobody can open it: the site is Private.', 60_000);
+    expect(await status('/wren-makes/')).toBe(404);
+    await studio.press('button', 'Close');
+  }, 90_000);
+});
+
 describe('uploads and leaving', () => {
   test('leaving in the middle of an upload asks first, and what had not arrived is named and sent afterwards', async () => {
     const files = (await readdir(join(demoPictures, 'tide-clock')))

@@ -104,7 +104,7 @@ describe('the board of projects', () => {
     await mouse.move(from.x + 8, from.y + 8);
     await mouse.down();
     await mouse.move(to.x + 20, to.y + 8, { steps: 12 });
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await studio.hears(`over place 2 of ${others.length + 2}.`);
     await mouse.up();
     const wait = (order: (string | null | undefined)[]) =>
       studio.page.waitForFunction(
@@ -116,9 +116,9 @@ describe('the board of projects', () => {
     await wait([second, first, ...others]);
     await (await studio.named('button', `Move ${first}`)).focus();
     await studio.page.keyboard.press('Space');
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await studio.hears(`${first} over place 2`);
     await studio.page.keyboard.press('ArrowLeft');
-    await new Promise((resolve) => setTimeout(resolve, 400));
+    await studio.hears(`${first} over place 1`);
     await studio.page.keyboard.press('Space');
     await wait([first, second, ...others]);
     await studio.press('button', `More for ${first}`);

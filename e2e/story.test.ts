@@ -170,7 +170,7 @@ describe('from a folder of photos to a published page', () => {
     await reader.page.evaluate(async () => {
       for (let y = 0; y < document.body.scrollHeight; y += 300) {
         window.scrollTo(0, y);
-        await new Promise((resolve) => setTimeout(resolve, 40));
+        await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
       }
     });
     const seen = await reader.page.evaluate(() => ({

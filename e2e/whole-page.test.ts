@@ -109,7 +109,7 @@ describe('a whole case page', () => {
     const to = await above.boundingBox();
     if (!to) throw new Error('The handle above is not in sight.');
     await studio.page.mouse.move(to.x + 10, to.y - 4, { steps: 12 });
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await studio.hears('over place 4 of');
     await studio.page.mouse.up();
     await untilBows(['Opening', 'Picture', 'Words', 'Gallery', 'Quote', 'Gallery', 'Evidence']);
     // Taken off, and brought back whole.
@@ -200,9 +200,9 @@ describe('a whole case page', () => {
     await keys.press('ArrowUp', 'Alt');
     await keys.tabTo('Move Reflection, part 4');
     await keys.press('Space');
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await studio.hears('Reflection, part 4 over place 4');
     await keys.press('ArrowDown');
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await studio.hears('over place 5');
     await keys.press('Space');
     await untilBows(['Opening', 'Words', 'Quote', 'Gallery', 'Evidence', 'Reflection']);
     await keys.tabTo(/^Evidence/, 300);

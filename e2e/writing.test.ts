@@ -16,20 +16,7 @@ const open = async (title: string, on = studio) => {
 };
 const bows = (on = studio) =>
   on.page.$$eval('.tail .bow-line b', (found) => found.map((bow) => bow.textContent));
-/** What a program puts on the clipboard, pasted where the focus is. */
-const paste = (html: string, text: string) =>
-  studio.page.evaluate(
-    (rich, plain) => {
-      const clipboardData = new DataTransfer();
-      clipboardData.setData('text/html', rich);
-      clipboardData.setData('text/plain', plain);
-      (document.activeElement ?? document.body).dispatchEvent(
-        new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
-      );
-    },
-    html,
-    text,
-  );
+const paste = (html: string, text = '') => studio.paste(html, text);
 
 describe('pasting', () => {
   test('into words: structure comes along, styles and blank lines do not, pictures are gathered and stand where they stood', async () => {
@@ -96,32 +83,41 @@ describe('pasting', () => {
 describe('finding by name', () => {
   test('Ctrl and K: a page, a material, something to do, by keyboard alone', async () => {
     await open('Tide clock');
-    const find = async (typed: string) => {
+    const find = async (typed: string, first?: string) => {
       await studio.page.keyboard.down('Control');
       await studio.page.keyboard.press('k');
       await studio.page.keyboard.up('Control');
       await studio.page.waitForSelector('[cmdk-input]:focus');
       await studio.page.keyboard.type(typed);
-      await new Promise((resolve) => setTimeout(resolve, 200));
+      if (first)
+        await studio.page.waitForFunction(
+          (text) =>
+            document
+              .querySelector('[cmdk-item][aria-selected=true]')
+              ?.textContent?.toLowerCase()
+              .includes(text),
+          {},
+          first,
+        );
     };
-    await find('tie in: quo');
+    await find('tie in: quo', 'quote');
     expect(await studio.axe()).toEqual([]);
     await studio.page.keyboard.press('Enter');
     await studio.reads('What somebody said about it goes here.');
     await studio.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-    await find('bee hotel');
+    await find('bee hotel', 'fold-flat bee hotel');
     await studio.page.keyboard.press('Enter');
     await studio.page.waitForFunction(
       () => document.querySelector('.compose-bar h1')?.textContent === 'Fold-flat bee hotel',
     );
-    await find('harbour at dusk');
+    await find('harbour at dusk', 'harbour at dusk');
     await studio.page.keyboard.press('Enter');
     await studio.page.waitForSelector('.facts-side');
     expect(await studio.page.$eval('.facts-side', (side) => side.textContent)).toContain('Taken on');
     await find('nothing is called this');
     await studio.reads('Nothing here is called that.');
     await studio.page.keyboard.press('Escape');
-    await find('undo');
+    await find('undo', 'undo');
     await studio.page.keyboard.press('Enter');
     await studio.reads('Undone: Quote tied');
   }, 90_000);
@@ -139,7 +135,7 @@ describe('finding by name', () => {
     await studio.page.keyboard.press('g');
     await studio.page.keyboard.press('p');
     await studio.page.keyboard.press('?');
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await studio.drawn();
     expect(studio.page.url()).toMatch(/\/share$/);
     expect(await studio.page.$('[role=dialog]')).toBeNull();
     await studio.page.evaluate(() => localStorage.removeItem('kite-wall single keys'));

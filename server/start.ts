@@ -10,7 +10,7 @@ import { openPglite, openPostgres } from './db/connect.ts';
 import { lockDataFolder } from './db/data-folder-lock.ts';
 import { FolderBlobStore } from './media/blob-store.ts';
 import { Sweeping } from './media/sweeping.ts';
-import type { PublishDeps } from './publish/publish.ts';
+import type { PublishDeps } from './publish/made-files.ts';
 import { storeAssets } from './publish/site-assets.ts';
 import { Reading } from './reading/reading.ts';
 import { Readers } from './readers/readers.ts';

@@ -19,7 +19,12 @@ const NameSite = lazy(() =>
 );
 const Share = lazy(() => import('./rooms/share/share.tsx').then((module) => ({ default: module.Share })));
 const Compose = lazy(() =>
-  import('./rooms/compose/compose.tsx').then((module) => ({ default: module.Compose })),
+  Promise.all([import('./rooms/compose/compose.tsx'), import('./parts/parts.ts')]).then(
+    async ([{ Compose: room }, { fetchInPlace }]) => {
+      await fetchInPlace();
+      return { default: room };
+    },
+  ),
 );
 
 const ContactSheet = lazy(() =>

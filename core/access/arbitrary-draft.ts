@@ -1,12 +1,14 @@
 import fc from 'fast-check';
-import { heights } from '../content/height.ts';
+import { type Height, heights } from '../content/height.ts';
 import type { LinkFacts } from '../content/link.ts';
 import { sampleLinkFacts } from '../content/sample-link.ts';
 import type { Material, PictureFacts } from '../content/material.ts';
 import { noFacts } from '../content/case-facts.ts';
 import { mine } from '../content/provenance.ts';
 import type { Page } from '../content/page.ts';
-import { type LinkForm, linkForms, type Part, type PartKind } from '../content/part.ts';
+import { type LinkForm, linkForms } from '../parts/link.ts';
+import type { PartBase } from '../parts/part-base.ts';
+import { type Part, type PartKind, partKinds, type PartOf } from '../parts/parts.ts';
 import type { Draft } from '../content/site.ts';
 
 /**
@@ -95,98 +97,78 @@ const noteAt = 7;
 export const noteId = `material-${noteAt}`;
 const materialId = fc.nat(materialCount - 1).map((at) => `material-${at}`);
 
-/** Every kind of part there is; one that is missing here does not compile. */
-const partKinds = Object.keys({
-  words: 0,
-  picture: 0,
-  gallery: 0,
-  document: 0,
-  sound: 0,
-  clip: 0,
-  link: 0,
-  quote: 0,
-  compare: 0,
-  evidence: 0,
-  reflection: 0,
-  credits: 0,
-  contact: 0,
-} satisfies Record<PartKind, 0>) as PartKind[];
-
 const partSpec = fc.record({
   height: mostlyOpen,
   form: fc.constantFrom(...linkForms),
-  kind: fc.constantFrom(...partKinds),
+  inside: mostlyOpen,
+  kind: fc.constantFrom(...(Object.keys(partKinds) as PartKind[])),
   materials: fc.uniqueArray(materialId, { maxLength: 3 }),
 });
+
+interface PartSpec {
+  id: string;
+  said: string;
+  materials: string[];
+  form: LinkForm;
+  /** Of a thing inside the part that has a height of its own. */
+  inside: Height;
+}
+type Own<K extends PartKind> = Omit<PartOf<K>, keyof PartBase | 'kind'>;
+
+/** One of each kind, with its marker in whatever words it has; a kind that is missing here does not compile. */
+const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
+  words: ({ said }) => {
+    const text = { type: 'text' as const, text: `words ${said}` };
+    return { text: { type: 'doc', content: [{ type: 'paragraph', content: [text] }] } };
+  },
+  picture: ({ materials: [material = null] }) => ({ material, width: 'wide', link: '' }),
+  gallery: ({ said, materials }) => ({
+    title: `gallery ${said}`,
+    pictures: materials,
+    layout: 'rows',
+    captions: 'below',
+    autoplay: false,
+  }),
+  document: ({ materials: [material = null] }) => ({ material, download: true }),
+  sound: ({ materials: [material = null] }) => ({ material }),
+  clip: ({ materials: [material = null] }) => ({ material }),
+  link: ({ form, materials: [material = null] }) => ({ material, form, align: 'left' }),
+  quote: ({ said }) => ({ text: `quoted ${said}`, by: said }),
+  compare: ({ said, materials: [before = null, after = null] }) => ({
+    before,
+    after,
+    beforeName: said,
+    afterName: '',
+  }),
+  evidence: ({ said, materials: [material = null] }) => ({
+    material,
+    what: `what ${said}`,
+    why: '',
+    shows: '',
+  }),
+  reflection: ({ id, said }) => ({
+    answers: [{ id: 'answer-1', question: `secret-question ${id}`, text: `answer ${said}` }],
+  }),
+  credits: () => ({}),
+  contact: ({ said }) => ({ words: `write ${said}`, email: '', link: '' }),
+  table: ({ id, said, inside }) => ({
+    title: `table ${said}`,
+    columns: [
+      { id: `${id}-open`, name: `column ${said}`, height: 'public', sum: true },
+      { id: `${id}-own`, name: `column ${marker.part(`${id}-own`)}`, height: inside, sum: false },
+    ],
+    rows: [[`cell ${said}`, `cell ${marker.part(`${id}-own`)}`]],
+  }),
+};
 
 function part(
   pageAt: number,
   at: number,
-  spec: { height: Part['height']; kind: PartKind; materials: string[]; form: LinkForm },
+  { height: own, kind, ...spec }: Omit<PartSpec, 'id' | 'said'> & { height: Height; kind: PartKind },
 ): Part {
   const id = `part-${pageAt}-${at}`;
-  if (spec.kind === 'picture')
-    return {
-      id,
-      height: spec.height,
-      kind: 'picture',
-      material: spec.materials[0] ?? null,
-      width: 'wide',
-      link: '',
-    };
-  if (spec.kind === 'link')
-    return {
-      id,
-      height: spec.height,
-      kind: 'link',
-      material: spec.materials[0] ?? null,
-      form: spec.form,
-      align: 'left',
-    };
-  const base = { id, height: spec.height, prompt: `secret-prompt ${id}` };
-  const [one = null, other = null] = spec.materials;
-  if (spec.kind === 'document') return { ...base, kind: 'document', material: one, download: true };
-  if (spec.kind === 'sound' || spec.kind === 'clip') return { ...base, kind: spec.kind, material: one };
-  if (spec.kind === 'quote')
-    return { ...base, kind: 'quote', text: `quoted ${marker.part(id)}`, by: marker.part(id) };
-  if (spec.kind === 'contact')
-    return { ...base, kind: 'contact', words: `write ${marker.part(id)}`, email: '', link: '' };
-  if (spec.kind === 'credits') return { ...base, kind: 'credits' };
-  if (spec.kind === 'compare')
-    return {
-      ...base,
-      kind: 'compare',
-      before: one,
-      after: other,
-      beforeName: marker.part(id),
-      afterName: '',
-    };
-  if (spec.kind === 'evidence')
-    return { ...base, kind: 'evidence', material: one, what: `what ${marker.part(id)}`, why: '', shows: '' };
-  if (spec.kind === 'reflection')
-    return {
-      ...base,
-      kind: 'reflection',
-      answers: [{ id: 'answer-1', question: `secret-question ${id}`, text: `answer ${marker.part(id)}` }],
-    };
-  if (spec.kind === 'gallery')
-    return {
-      id,
-      height: spec.height,
-      kind: 'gallery',
-      title: `gallery ${marker.part(id)}`,
-      pictures: spec.materials,
-      layout: 'rows',
-      captions: 'below',
-      autoplay: false,
-    };
-  const text = { type: 'text' as const, text: `words ${marker.part(id)}` };
-  return {
-    id,
-    height: spec.height,
-    kind: 'words',
-    text: { type: 'doc', content: [{ type: 'paragraph', content: [text] }] },
-  };
+  const content = samples[kind]({ id, said: marker.part(id), ...spec });
+  return { id, height: own, prompt: `secret-prompt ${id}`, kind, ...content } as Part;
 }
 
 const pageSpec = fc.record({

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { newPart } from '../content/new-part.ts';
+import { newPart } from '../parts/new-part.ts';
 import { noCover } from '../content/page.ts';
 import { coverFor } from './cover-for.ts';
 

@@ -1,5 +1,6 @@
 import { type Cover, noCover, type Page } from '../content/page.ts';
-import { materialsOf, type Part } from '../content/part.ts';
+import { materialsOf } from '../parts/materials-of.ts';
+import type { Part } from '../parts/parts.ts';
 
 /**
  * The cover for somebody who is shown some of a page's parts. A cover is a pick among pictures, not a place of its own:

@@ -1,8 +1,8 @@
 import { type Height, heightLevel, lowest } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
-import type { Page } from '../content/page.ts';
 import type { Draft } from '../content/site.ts';
 import { ownHeight } from './own-height.ts';
+import { pathOfPages } from './path-of-pages.ts';
 
 /** A site, a page or a part: the things that carry a height in this order from the outside in. */
 export interface Thing {
@@ -27,22 +27,6 @@ export interface EffectiveHeight {
    * thing itself or one it stands in.
    */
   heldBy: { kind: 'site' | 'page' | 'put-away'; id: Id; title: string } | null;
-}
-
-/**
- * The page and the pages it stands in, outermost first. A page whose parent is missing or whose parents form a
- * circle has no place in the tree: null, so that callers treat it as private.
- */
-export function pathOfPages(pages: readonly Page[], id: Id): Page[] | null {
-  const byId = new Map(pages.map((page) => [page.id, page]));
-  const path: Page[] = [];
-  for (let next: Id | null = id; next !== null;) {
-    const page = byId.get(next);
-    if (!page || path.includes(page)) return null;
-    path.unshift(page);
-    next = page.parent;
-  }
-  return path;
 }
 
 /** The height that counts for a thing, and what holds it there. Unknown things are private. */

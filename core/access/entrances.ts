@@ -1,7 +1,8 @@
 import { lowest, reaches } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
 import type { Draft } from '../content/site.ts';
-import { effectiveHeight, pathOfPages } from './effective-height.ts';
+import { effectiveHeight } from './effective-height.ts';
+import { pathOfPages } from './path-of-pages.ts';
 import { seenBy, type SiteView } from './seen-by.ts';
 
 /** What each way in shows; null where that way in does not exist. */

@@ -2,11 +2,13 @@ import { type Height, lowest } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
 import type { Page } from '../content/page.ts';
 import type { Draft } from '../content/site.ts';
+import { heldIn } from '../parts/held-in.ts';
+import type { Part } from '../parts/parts.ts';
 import { ownHeight } from './own-height.ts';
 
 /** What of a page decides how high it and its parts fly. */
 export type PageHeights = Pick<Page, 'id' | 'parent' | 'height' | 'archived'> & {
-  parts: readonly { id: Id; height: Height }[];
+  parts: readonly Part[];
 };
 /** What of a draft decides how high everything in it flies. */
 export interface DraftHeights {
@@ -14,13 +16,13 @@ export interface DraftHeights {
   pages: readonly PageHeights[];
 }
 
-/** Heights of all pages and parts, worked out in one pass. */
+/** Heights of all pages, parts and what parts hold, worked out in one pass. */
 export interface Heights {
   /** The site's own. */
   site: Height;
   /** Of each page, below the site: the lowest of its own and those of the pages it stands in. */
   pages: ReadonlyMap<Id, Height>;
-  /** Of each part, below the site, by its page and its own id. */
+  /** Of each part and of each thing inside one that has a height of its own, below the site, by its page and its own id. */
   parts: ReadonlyMap<Id, ReadonlyMap<Id, Height>>;
 }
 
@@ -50,7 +52,15 @@ export function heightsOf({ site, pages }: DraftHeights): Heights {
   for (const page of pages) {
     const height = heightOf(page, new Set());
     ofPages.set(page.id, height);
-    ofParts.set(page.id, new Map(page.parts.map((part) => [part.id, lowest([height, part.height])])));
+    const inside = new Map<Id, Height>();
+    for (const part of page.parts) {
+      const ofPart = lowest([height, part.height]);
+      inside.set(part.id, lowest([inside.get(part.id) ?? 'public', ofPart]));
+      // Two things of one id, which no maker's doing brings about, are as low as the lower of them.
+      for (const held of heldIn(part))
+        inside.set(held.id, lowest([inside.get(held.id) ?? 'public', ofPart, held.height]));
+    }
+    ofParts.set(page.id, inside);
   }
   return { site: site.height, pages: ofPages, parts: ofParts };
 }

@@ -1,14 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Height } from '../content/height.ts';
 import type { DraftHeights, PageHeights } from './heights-of.ts';
+import { newPart } from '../parts/new-part.ts';
+import type { Part, PartOf } from '../parts/parts.ts';
 import { raisedBy } from './raised-by.ts';
 
+const words = (id: string, height: Height): Part => ({ ...newPart('words', id), height });
 const page = (id: string, height: Height, more: Partial<PageHeights> = {}): PageHeights => ({
   id,
   parent: null,
   height,
   archived: false,
-  parts: [{ id: `${id}-part`, height: 'public' }],
+  parts: [words(`${id}-part`, 'public')],
   ...more,
 });
 const site = (height: Height, ...pages: PageHeights[]): DraftHeights => ({
@@ -38,6 +41,14 @@ describe('raisedBy', () => {
     expect(raisedBy(shut, open)).toEqual([{ kind: 'page', page: 'a', height: 'unlisted' }]);
   });
 
+  test('a page by itself below one that stays as it was', () => {
+    const inside = (height: Height) =>
+      site('public', page('a', 'public'), page('b', height, { parent: 'a' }));
+    expect(raisedBy(inside('private'), inside('unlisted'))).toEqual([
+      { kind: 'page', page: 'b', height: 'unlisted' },
+    ]);
+  });
+
   test('nobody gets more where the site or a parent holds it down', () => {
     expect(raisedBy(site('private', page('a', 'private')), site('private', page('a', 'public')))).toEqual([]);
     const held = (height: Height) => site('public', page('a', 'private'), page('b', height, { parent: 'a' }));
@@ -54,25 +65,36 @@ describe('raisedBy', () => {
   });
 
   test('a part by itself, and one that is moved to a higher page; not one that rises with its page', () => {
-    const part = (height: Height) => page('a', 'public', { parts: [{ id: 'x', height }] });
+    const part = (height: Height) => page('a', 'public', { parts: [words('x', height)] });
     expect(raisedBy(site('public', part('private')), site('public', part('invited')))).toEqual([
       { kind: 'part', page: 'a', height: 'invited' },
     ]);
-    const low = site(
-      'public',
-      page('a', 'private', { parts: [{ id: 'x', height: 'public' }] }),
-      page('b', 'public'),
-    );
+    const low = site('public', page('a', 'private', { parts: [words('x', 'public')] }), page('b', 'public'));
     const moved = site(
       'public',
       page('a', 'private', { parts: [] }),
       page('b', 'public', {
-        parts: [
-          { id: 'b-part', height: 'public' },
-          { id: 'x', height: 'public' },
-        ],
+        parts: [words('b-part', 'public'), words('x', 'public')],
       }),
     );
     expect(raisedBy(low, moved)).toEqual([{ kind: 'part', page: 'b', height: 'public' }]);
+  });
+
+  test('what a part holds: by itself where it alone was raised, and not where it rises with its part', () => {
+    const table = (height: Height, column: Height): Part => ({
+      ...(newPart('table', 'table') as PartOf<'table'>),
+      height,
+      columns: [{ id: 'column', name: '', height: column, sum: false }],
+    });
+    const showing = (part: Part) => site('public', page('a', 'public', { parts: [part] }));
+    const part = (height: Height) => ({ kind: 'part', page: 'a', height });
+    expect(raisedBy(showing(table('public', 'private')), showing(table('public', 'unlisted')))).toEqual([
+      part('unlisted'),
+    ]);
+    expect(raisedBy(showing(table('private', 'public')), showing(table('public', 'public')))).toEqual([
+      part('public'),
+    ]);
+    // Held down by its part, a column opens to nobody by being raised.
+    expect(raisedBy(showing(table('private', 'private')), showing(table('private', 'public')))).toEqual([]);
   });
 });

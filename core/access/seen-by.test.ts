@@ -2,9 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { type Height, heightLevel } from '../content/height.ts';
 import { materialsOn } from '../content/materials-on.ts';
-import { newPart } from '../content/new-part.ts';
+import { newPart } from '../parts/new-part.ts';
 import type { Page } from '../content/page.ts';
-import { materialsOf, type Part } from '../content/part.ts';
+import { materialsOf } from '../parts/materials-of.ts';
+import type { Part } from '../parts/parts.ts';
 import type { Draft } from '../content/site.ts';
 import { draftArbitrary, marker, noteId } from './arbitrary-draft.ts';
 import { effectiveHeight } from './effective-height.ts';
@@ -34,7 +35,13 @@ function everyLevel(draft: Draft): Map<string, number> {
     for (const page of draft.pages.filter((candidate) => candidate.parent === parent)) {
       const level = page.archived ? 0 : Math.min(above, heightLevel(page.height));
       levels.set(page.id, level);
-      for (const part of page.parts) levels.set(part.id, Math.min(level, heightLevel(part.height)));
+      for (const part of page.parts) {
+        const ofPart = Math.min(level, heightLevel(part.height));
+        levels.set(part.id, ofPart);
+        if (part.kind === 'table')
+          for (const column of part.columns)
+            levels.set(column.id, Math.min(ofPart, heightLevel(column.height)));
+      }
       walk(page.id, level);
     }
   };
@@ -129,6 +136,9 @@ describe('seenBy', () => {
             const partOpen = (levels.get(part.id) ?? 0) >= needed[viewer.kind];
             if (!partOpen) expect(bytes).not.toContain(marker.part(part.id));
             else materialsOf(part).forEach((id) => shown.add(id));
+            if (part.kind !== 'table') continue;
+            for (const { id } of part.columns)
+              if ((levels.get(id) ?? 0) < needed[viewer.kind]) expect(bytes).not.toContain(marker.part(id));
           }
         }
         // A note is its maker's alone, whatever points at it.
@@ -220,6 +230,65 @@ describe('seenBy', () => {
     expect(JSON.stringify(seen)).not.toContain('readAt');
   });
 
+  test('a cover that is no picture is no cover, whoever looks', () => {
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 21 });
+    const [page] = draft?.pages ?? [];
+    if (!draft || !page) throw new Error('no sample');
+    const coverOf = (picture: string, viewer: Viewer) =>
+      seenBy(
+        {
+          ...draft,
+          site: { ...draft.site, height: 'public' },
+          pages: [
+            {
+              ...page,
+              parent: null,
+              height: 'public',
+              archived: false,
+              cover: { ...page.cover, picture },
+              opening: { layout: 'words', pictures: [] },
+              parts: [],
+            },
+          ],
+        },
+        viewer,
+      )?.pages[0]?.cover.picture;
+    for (const viewer of [{ kind: 'stranger' }, { kind: 'maker' }] as const)
+      for (const material of draft.materials)
+        expect(coverOf(material.id, viewer)).toBe(material.kind === 'picture' ? material.id : null);
+  });
+
+  test('pages come in reading order: what stands in a page right after it, whatever its rank', () => {
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 21 });
+    const [page] = draft?.pages ?? [];
+    if (!draft || !page) throw new Error('no sample');
+    const at = (id: string, rank: string, parent: string | null): Page => ({
+      ...page,
+      id,
+      rank,
+      parent,
+      height: 'public',
+      archived: false,
+    });
+    const pages = [at('inside', 'a', 'first'), at('second', 'm', null), at('first', 'b', null)];
+    const view = seenBy({ ...draft, site: { ...draft.site, height: 'public' }, pages }, { kind: 'stranger' });
+    expect(view?.pages.map(({ id }) => id)).toEqual(['first', 'inside', 'second']);
+  });
+
+  test('an opening shows its pictures, and what is its maker’s alone or gone is left out', () => {
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 21 });
+    const [page] = draft?.pages ?? [];
+    const picture = draft?.materials.find(({ kind }) => kind === 'picture')?.id;
+    if (!draft || !page || picture === undefined) throw new Error('no sample');
+    const opening = { layout: 'full' as const, pictures: [noteId, picture, 'gone'] };
+    const view = seenBy(
+      { ...draft, pages: [{ ...page, parent: null, opening, parts: [] }] },
+      { kind: 'maker' },
+    );
+    expect(view?.pages[0]?.opening.pictures).toEqual([picture]);
+    expect(Object.keys(view?.materials ?? {})).toContain(picture);
+  });
+
   test('what a newer version wrote, and nobody here knows, is not shown', () => {
     fc.assert(
       fc.property(draftArbitrary, (draft) => {
@@ -264,6 +333,17 @@ describe('seenBy', () => {
         }
       }),
     );
+  });
+
+  test('a pass that covers no open page opens nothing, and the maker’s own view of an empty site is empty', () => {
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 21 });
+    if (!draft) throw new Error('no sample');
+    const open = { ...draft, site: { ...draft.site, height: 'public' as const } };
+    expect(seenBy(open, { kind: 'pass', covers: ['nobody'] })).toBeNull();
+    const bare = { ...open, pages: [] };
+    expect(seenBy(bare, { kind: 'pass', covers: 'site' })).toBeNull();
+    expect(seenBy(bare, { kind: 'maker' })?.pages).toEqual([]);
+    expect(seenBy(bare, { kind: 'stranger' })?.pages).toEqual([]);
   });
 
   test('a page link shows only the page and what hangs below it', () => {
@@ -374,9 +454,10 @@ describe('effectiveHeight', () => {
           ...draft,
           pages: draft.pages.map((page) => (page.id === first.id ? { ...page, parent: page.id } : page)),
         };
-        expect(effectiveHeight(looped, { page: first.id }).height).toBe('private');
+        const nowhere = { chosen: 'private', height: 'private', heldBy: null };
+        expect(effectiveHeight(looped, { page: first.id })).toEqual(nowhere);
         expect(JSON.stringify(seenBy(looped, { kind: 'stranger' }))).not.toContain(marker.page(first.id));
-        expect(effectiveHeight(draft, { page: 'nobody' }).height).toBe('private');
+        expect(effectiveHeight(draft, { page: 'nobody' })).toEqual(nowhere);
       }),
       { numRuns: 30 },
     );
@@ -409,8 +490,15 @@ describe('effectiveHeight', () => {
               height: 'public',
               opening: { layout: 'words', pictures: [] },
               parts: [
-                { ...base, id: 'part-1', kind: 'picture', material: 'material-1', width: 'wide' },
-                { id: 'part-2', height: hidden, kind: 'picture', material: 'material-2', width: 'wide' },
+                { ...base, id: 'part-1', kind: 'picture', material: 'material-1', width: 'wide', link: '' },
+                {
+                  id: 'part-2',
+                  height: hidden,
+                  kind: 'picture',
+                  material: 'material-2',
+                  width: 'wide',
+                  link: '',
+                },
                 { ...base, id: 'part-3', kind: 'credits' },
               ],
             },

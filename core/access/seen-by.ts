@@ -4,18 +4,21 @@ import { lowest, reaches } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
 import { materialsOn } from '../content/materials-on.ts';
 import { byRank, noCover, type Opening, type Page } from '../content/page.ts';
-import { isEmptyPart, materialsOf } from '../content/part.ts';
+import { isEmptyPart } from '../parts/is-empty-part.ts';
+import { materialsOf } from '../parts/materials-of.ts';
 import type { Draft, Site } from '../content/site.ts';
 import { coverFor } from './cover-for.ts';
-import { pathOfPages } from './effective-height.ts';
+import { pathOfPages } from './path-of-pages.ts';
 import { heightsOf } from './heights-of.ts';
 import { ownHeight } from './own-height.ts';
 import { seenMaterial, type SeenMaterial } from './seen-material.ts';
-import { isKnownPart, seenPart, type SeenPart } from './seen-part.ts';
+import { withHeld } from '../parts/held-in.ts';
+import { rulesOf, type SeenPart } from '../parts/parts.ts';
+import { seenPart } from '../parts/seen-part.ts';
 import { reachOf, type Viewer } from './viewer.ts';
 
 export type { SeenMaterial, SeenMaterialOf } from './seen-material.ts';
-export type { SeenPart } from './seen-part.ts';
+export type { SeenPart } from '../parts/parts.ts';
 
 export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title' | 'summary' | 'facts' | 'cover'> & {
   parent: Id | null;
@@ -62,7 +65,9 @@ function inReadingOrder(pages: readonly Page[]): Page[] {
   const known = new Set(pages.map((page) => page.id));
   for (const page of pages) {
     const parent = page.parent !== null && known.has(page.parent) ? page.parent : null;
-    below.set(parent, [...(below.get(parent) ?? []), page]);
+    const list = below.get(parent);
+    if (list) list.push(page);
+    else below.set(parent, [page]);
   }
   const walk = (parent: Id | null): Page[] =>
     (below.get(parent) ?? []).sort(byRank).flatMap((page) => [page, ...walk(page.id)]);
@@ -73,7 +78,7 @@ function inReadingOrder(pages: readonly Page[]): Page[] {
  * The one door: what a viewer may see of a draft, as plain data, or null when they may see nothing at all.
  * Everything public is produced from this result and from nothing else. Pure; does not change the draft.
  *
- * A part is in the view when its effective height reaches the viewer; a page when its own does and the viewer's
+ * A part, and a thing inside it with a height of its own, is in the view when its effective height reaches the viewer; a page when its own does and the viewer's
  * entrance covers it; a material when a page or part in the view shows it.
  */
 export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
@@ -94,6 +99,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const openIds = new Set(open.map((page) => page.id));
   const materials: Record<Id, SeenMaterial> = {};
   const show = (id: Id): boolean => {
+    if (Object.hasOwn(materials, id)) return true;
     const material = known.get(id);
     const seen = material && seenMaterial(material, known);
     if (seen) materials[id] = seen;
@@ -102,15 +108,17 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
 
   const isPictureId = (id: Id | null): id is Id => id !== null && known.get(id)?.kind === 'picture';
 
-  const pages = inReadingOrder(open).map((whole): SeenPage => {
-    const page = { ...whole, parts: whole.parts.filter(isKnownPart) };
+  const pages = inReadingOrder(open).map((page): SeenPage => {
     const ofParts = heights.parts.get(page.id);
-    const parts = page.parts.filter(
-      (part) => !isEmptyPart(part) && reaches(ofParts?.get(part.id) ?? 'private', reach),
-    );
+    const isOpen = ({ id }: { id: Id }) => reaches(ofParts?.get(id) ?? 'private', reach);
+    const parts = page.parts
+      .filter(isOpen)
+      .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
+      // Kinds that nobody here knows are empty, too.
+      .filter((part) => !isEmptyPart(part));
     for (const part of parts) materialsOf(part).forEach(show);
     const cover = coverFor(page, parts);
-    const credited = parts.some(({ kind }) => kind === 'credits');
+    const credited = parts.some((part) => rulesOf(part).givesCredits);
     // Only what this viewer is shown is credited: a hidden part's sources would tell of it.
     const credits = creditsOf(materialsOn({ ...page, parts, cover }), known);
     return {
@@ -123,10 +131,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       cover: isPictureId(cover.picture) && show(cover.picture) ? cover : noCover,
       parent: page.parent !== null && openIds.has(page.parent) && page.id !== entry ? page.parent : null,
       opening: { layout: page.opening.layout, pictures: page.opening.pictures.filter(show) },
-      parts: parts
-        .filter(({ kind }) => kind !== 'credits' || credits.length > 0)
-        .map((part) => seenPart(part, credits))
-        .filter((part) => part !== null),
+      parts: parts.map((part) => seenPart(part, credits)).filter((part) => part !== null),
       credits: credited ? [] : credits,
     };
   });

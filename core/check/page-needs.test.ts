@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
-import { newPart } from '../content/new-part.ts';
+import { newPart } from '../parts/new-part.ts';
 import { noCover } from '../content/page.ts';
-import type { Part } from '../content/part.ts';
+import type { Part } from '../parts/parts.ts';
 import { mine } from '../content/provenance.ts';
 import { sampleSound } from '../content/sample-sound.ts';
 import { pageNeeds } from './page-needs.ts';

@@ -1,9 +1,9 @@
-import { evidenceCount } from '../content/evidence-count.ts';
+import { evidenceCount } from '../parts/evidence-count.ts';
 import type { Id } from '../content/id.ts';
 import type { Material } from '../content/material.ts';
 import { materialsOn } from '../content/materials-on.ts';
 import type { Page } from '../content/page.ts';
-import { isEmptyPart } from '../content/part.ts';
+import { isEmptyPart } from '../parts/is-empty-part.ts';
 import { missingProvenance } from '../content/provenance.ts';
 
 /** What a project still needs before it can be shown with a good conscience. */

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '../access/arbitrary-draft.ts';
 import { mine } from '../content/provenance.ts';
-import { newPart } from '../content/new-part.ts';
+import { newPart } from '../parts/new-part.ts';
 import { pagesWithoutCredit } from './pages-without-credit.ts';
 
 const [sample] = fc.sample(draftArbitrary, { numRuns: 1, seed: 5 });

@@ -1,5 +1,6 @@
 import { cut } from '../words/cut.ts';
 import type { Id } from './id.ts';
+import { copyOfPart } from '../parts/copy-of-part.ts';
 import type { Page } from './page.ts';
 
 /**
@@ -19,10 +20,10 @@ export function copyOfPage(page: Page, at: Pick<Page, 'rank' | 'slug'>, newId: (
     height: 'private',
     archived: false,
     parts: page.parts.map((part) => {
-      const { beside, ...own } = part;
+      const { beside } = part;
       const other = beside && ids.get(beside.with);
       return {
-        ...own,
+        ...copyOfPart(part, newId),
         id: ids.get(part.id) ?? newId(),
         ...(beside && other ? { beside: { ...beside, with: other } } : {}),
       };

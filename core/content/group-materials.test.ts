@@ -3,11 +3,11 @@ import fc from 'fast-check';
 import { draftArbitrary } from '../access/arbitrary-draft.ts';
 import { findMaterials } from './find-materials.ts';
 import { groupings, groupMaterials, homes, orders, sortMaterials } from './group-materials.ts';
-import type { Material } from './material.ts';
+import type { Material, MaterialOf } from './material.ts';
 import { byRank } from './page.ts';
 import { mine } from './provenance.ts';
 
-const material = (id: string, change: Partial<Material> = {}): Material => ({
+const material = (id: string, change: Partial<MaterialOf<'picture'>> = {}): Material => ({
   id,
   kind: 'picture',
   original: '0'.repeat(64),
@@ -21,8 +21,11 @@ const material = (id: string, change: Partial<Material> = {}): Material => ({
   provenance: mine,
   project: null,
   fixes: {},
+  transcript: '',
+  shownBy: null,
   facts: {
     format: 'jpeg',
+    frames: 1,
     widthPx: 4,
     heightPx: 3,
     orientation: 1,

@@ -1,12 +1,17 @@
 import type { Id } from './id.ts';
 import type { Page } from './page.ts';
-import { materialsOf } from './part.ts';
+import type { Part, SeenPart } from '../parts/parts.ts';
+import { materialsOf } from '../parts/materials-of.ts';
 
 /**
  * The materials a page shows, in reading order, each as often as it stands there. A cover that stands nowhere on the page
  * itself comes last: it is shown wherever the page is.
  */
-export function materialsOn({ cover, opening, parts }: Pick<Page, 'cover' | 'opening' | 'parts'>): Id[] {
+export function materialsOn({
+  cover,
+  opening,
+  parts,
+}: Pick<Page, 'cover' | 'opening'> & { parts: readonly (Part | SeenPart)[] }): Id[] {
   const standing = [...opening.pictures, ...parts.flatMap(materialsOf)];
   return cover.picture === null || standing.includes(cover.picture) ? standing : [...standing, cover.picture];
 }

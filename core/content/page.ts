@@ -4,7 +4,7 @@ import { caseFactsSchema } from './case-facts.ts';
 import { heightSchema } from './height.ts';
 import { idSchema } from './id.ts';
 import { line } from './line.ts';
-import { partsSchema } from './part.ts';
+import { partsSchema } from '../parts/parts.ts';
 
 export const pageKinds = ['home', 'project', 'about', 'resume', 'plain', 'heading', 'link'] as const;
 export const openingLayouts = ['full', 'strip', 'words'] as const;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { newPart } from './new-part.ts';
+import { newPart } from '../parts/new-part.ts';
 import { noCover } from './page.ts';
 import { suggestedMonths } from './suggested-months.ts';
 

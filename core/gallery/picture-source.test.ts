@@ -28,7 +28,7 @@ describe('a page of a document as a picture of its own', () => {
 
   test('turned by a quarter, width and height change places', () => {
     const page = { widthPt: 595, heightPt: 842 };
-    const facts = { format: 'pdf' as const, pages: [page, page, page] };
+    const facts = { format: 'pdf' as const, pages: [page, page, page], words: 0 };
     const upright = pageSource({ original: 'sha', fixes, facts }, 0);
     const turned = pageSource({ original: 'sha', fixes, facts }, 2);
     expect(upright?.heightPx).toBeGreaterThan(upright?.widthPx ?? Infinity);

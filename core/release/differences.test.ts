@@ -3,9 +3,9 @@ import fc from 'fast-check';
 import { draftArbitrary, marker } from '../access/arbitrary-draft.ts';
 import { seenBy } from '../access/seen-by.ts';
 import type { Viewer } from '../access/viewer.ts';
-import { newPart } from '../content/new-part.ts';
+import { newPart } from '../parts/new-part.ts';
 import type { Page } from '../content/page.ts';
-import type { Part } from '../content/part.ts';
+import type { Part } from '../parts/parts.ts';
 import type { Draft } from '../content/site.ts';
 import { differences } from './differences.ts';
 import { releasable } from './released.ts';
@@ -57,6 +57,7 @@ describe('differences', () => {
         {
           ...(draft.pages[0] as Draft['pages'][number]),
           height: 'public',
+          archived: false,
           parent: null,
           title: 'Tide clock',
         },
@@ -95,6 +96,7 @@ describe('differences', () => {
     const page = {
       ...(draft?.pages[0] as Page),
       height: 'public' as const,
+      archived: false,
       parent: null,
       opening: { layout: 'words' as const, pictures: [] },
       parts: [quote('part-stays', 'a'), quote('part-says-more', 'b'), quote('part-goes', 'c')],

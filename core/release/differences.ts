@@ -2,10 +2,13 @@ import { effectiveHeight } from '../access/effective-height.ts';
 import { type Height, heightLevel } from '../content/height.ts';
 import { creditsOf } from '../content/credits-of.ts';
 import type { Id } from '../content/id.ts';
+import type { Material } from '../content/material.ts';
 import { materialsOn } from '../content/materials-on.ts';
 import { byRank, type Page } from '../content/page.ts';
-import { materialsOf, type Part } from '../content/part.ts';
+import { materialsOf } from '../parts/materials-of.ts';
+import { isKnownPart, type Part, rulesOf } from '../parts/parts.ts';
 import type { Draft } from '../content/site.ts';
+import { plural } from '../words/plural.ts';
 import { releasable } from './released.ts';
 
 /** One thing that publishing would change for readers. */
@@ -25,32 +28,22 @@ export interface Difference {
 }
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
-const partNames: Record<Part['kind'], string> = {
-  words: 'words',
-  picture: 'picture',
-  gallery: 'gallery',
-  document: 'document',
-  sound: 'sound',
-  clip: 'clip',
-  link: 'link',
-  quote: 'quote',
-  compare: 'comparison',
-  evidence: 'evidence',
-  reflection: 'reflection',
-  credits: 'credits',
-  contact: 'contact',
-};
+
+/** What readers have, or would have. */
+interface Side {
+  known: ReadonlyMap<Id, Material>;
+}
+const sideOf = ({ materials }: Draft): Side => ({ known: new Map(materials.map((one) => [one.id, one])) });
 
 /** A material as readers see it: those facts of it that show on a page. */
-function shownPicture(draft: Draft, id: Id): unknown {
-  const material = draft.materials.find((candidate) => candidate.id === id);
+function shownPicture({ known }: Side, id: Id): unknown {
+  const material = known.get(id);
   if (!material) return undefined;
   const { original, caption, alt, fixes, title, transcript, shownBy } = material;
   const own = [original, caption, alt, fixes];
   if (material.kind === 'picture') return own;
   // Of other kinds, more of what is said about them is on the page, and another material may show them.
-  const shower = shownBy === id ? undefined : draft.materials.find((candidate) => candidate.id === shownBy);
+  const shower = shownBy === id || shownBy === null ? undefined : known.get(shownBy);
   // A page that was read again may say something else now.
   const facts = material.kind === 'link' ? { ...material.facts, readAt: '' } : null;
   return [...own, title, transcript, facts, shower && [shower.original, shower.alt, shower.fixes]];
@@ -63,44 +56,46 @@ interface Changes {
 }
 
 function partChanges(
-  before: Draft,
-  after: Draft,
-  old: readonly Part[],
-  now: readonly Part[],
+  before: Side,
+  after: Side,
+  partsBefore: readonly Part[],
+  partsAfter: readonly Part[],
 ): Pick<Changes, 'what' | 'parts'> {
   const what: string[] = [];
   const parts: Id[] = [];
+  // Of kinds that are not known here, readers get nothing.
+  const [old, now] = [partsBefore.filter(isKnownPart), partsAfter.filter(isKnownPart)];
   const oldById = new Map(old.map((part) => [part.id, part]));
   const nowIds = new Set(now.map((part) => part.id));
   for (const part of now) {
     const was = oldById.get(part.id);
-    const name = partNames[part.kind];
+    const { noun, changed } = rulesOf(part);
     const change = (words: string) => {
       what.push(words);
       parts.push(part.id);
     };
-    if (!was) change(`${name} added`);
-    else if (!same(was, part)) change(part.kind === 'words' ? 'words rewritten' : `${name} changed`);
+    if (!was) change(`${noun} added`);
+    else if (!same(was, part)) change(changed(was, part));
     else if (
       !same(
         materialsOf(was).map((id) => shownPicture(before, id)),
         materialsOf(part).map((id) => shownPicture(after, id)),
       )
     )
-      change(`caption, alt text or fixes in a ${name}`);
+      change(`caption, alt text or fixes in a ${noun}`);
   }
-  for (const part of old) if (!nowIds.has(part.id)) what.push(`${partNames[part.kind]} removed`);
+  for (const part of old) if (!nowIds.has(part.id)) what.push(`${rulesOf(part).noun} removed`);
   const common = (list: readonly Part[], other: ReadonlySet<Id>) =>
     list.filter((part) => other.has(part.id)).map((part) => part.id);
   if (!same(common(old, nowIds), common(now, new Set(oldById.keys())))) what.push('parts in another order');
   return { what, parts };
 }
 
-function credits({ materials }: Draft, page: Page): unknown {
-  return creditsOf(materialsOn(page), new Map(materials.map((one) => [one.id, one])));
+function credits({ known }: Side, page: Page): unknown {
+  return creditsOf(materialsOn(page), known);
 }
 
-function pageChanges(before: Draft, after: Draft, was: Page, page: Page): Changes {
+function pageChanges(before: Side, after: Side, was: Page, page: Page): Changes {
   const what: string[] = [];
   if (was.title !== page.title) what.push('title');
   if (was.summary !== page.summary) what.push('summary');
@@ -160,13 +155,14 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
       access: siteWas === siteIs ? null : { before: siteWas, after: siteIs },
     });
 
+  const sides = { before: sideOf(live ?? after), after: sideOf(after) };
   const oldPages = new Map((live?.pages ?? []).map((page) => [page.id, page]));
   for (const page of [...after.pages].sort(byRank)) {
     const was = oldPages.get(page.id);
     const isAt = effectiveHeight(after, { page: page.id }).height;
     if (!live || !was) {
       const shown = new Set(materialsOn(page));
-      const pictures = after.materials.filter(({ id, kind }) => kind === 'picture' && shown.has(id)).length;
+      const pictures = [...shown].filter((id) => sides.after.known.get(id)?.kind === 'picture').length;
       list.push({
         kind: 'added',
         page: page.id,
@@ -178,7 +174,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
       continue;
     }
     const wasAt = effectiveHeight(live, { page: page.id }).height;
-    const changes = pageChanges(live, after, was, page);
+    const changes = pageChanges(sides.before, sides.after, was, page);
     // A page that rises or sinks only with the whole site is told once, with the site.
     const ownHeightMoved = was.height !== page.height && wasAt !== isAt;
     if (ownHeightMoved) changes.what.push(`${heightNames[wasAt]} becomes ${heightNames[isAt]}`);

@@ -5,7 +5,7 @@ import { heightsOf } from '../access/heights-of.ts';
 import { seenBy } from '../access/seen-by.ts';
 import type { Viewer } from '../access/viewer.ts';
 import { heightLevel, type Height } from '../content/height.ts';
-import { newPart } from '../content/new-part.ts';
+import { newPart } from '../parts/new-part.ts';
 import type { Draft } from '../content/site.ts';
 import { ceilingsAfter, loweredBy } from './ceilings.ts';
 import { narrowed, siteReach } from './narrowed.ts';

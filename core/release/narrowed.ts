@@ -2,7 +2,8 @@ import { heightsOf } from '../access/heights-of.ts';
 import { type Height, heightLevel, lowest } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
 import { noCover } from '../content/page.ts';
-import { withoutMaterial } from '../content/part.ts';
+import { withHeld } from '../parts/held-in.ts';
+import { withoutMaterial } from '../parts/without-material.ts';
 import type { Draft } from '../content/site.ts';
 import type { Ceilings } from './ceilings.ts';
 
@@ -39,7 +40,10 @@ export function narrowed(released: Draft, ceilings: Ceilings): Draft | null {
       cover: page.cover.picture !== null && closed.has(page.cover.picture) ? noCover : page.cover,
       opening: { ...page.opening, pictures: page.opening.pictures.filter((id) => !closed.has(id)) },
       parts: page.parts.map((part) =>
-        lowerOf([...closed].reduce(withoutMaterial, part), ofParts?.get(part.id) ?? 'private'),
+        withHeld(
+          lowerOf([...closed].reduce(withoutMaterial, part), ofParts?.get(part.id) ?? 'private'),
+          (held) => lowerOf(held, ofParts?.get(held.id) ?? 'private'),
+        ),
       ),
     };
     return lowerOf(inside, heights.pages.get(page.id) ?? 'private');

@@ -2,6 +2,7 @@ import { coverFor } from '../access/cover-for.ts';
 import { heightsOf } from '../access/heights-of.ts';
 import { type Height, reaches } from '../content/height.ts';
 import type { Draft } from '../content/site.ts';
+import { withHeld } from '../parts/held-in.ts';
 import { materialsOn } from '../content/materials-on.ts';
 
 /**
@@ -16,7 +17,9 @@ export function releasable(draft: Draft): Draft {
     .filter(({ id }) => kept(heights.pages.get(id)))
     .map((page) => {
       const ofParts = heights.parts.get(page.id);
-      const parts = page.parts.filter(({ id }) => kept(ofParts?.get(id)));
+      const parts = page.parts
+        .filter(({ id }) => kept(ofParts?.get(id)))
+        .map((part) => withHeld(part, (held) => (kept(ofParts?.get(held.id)) ? held : null)));
       return { ...page, parts, cover: coverFor(page, parts) };
     });
   const used = new Set(pages.flatMap(materialsOn));

@@ -1,6 +1,6 @@
 import type { Id } from '../content/id.ts';
-import { newPart } from '../content/new-part.ts';
-import type { Part } from '../content/part.ts';
+import { newPart } from '../parts/new-part.ts';
+import type { Part } from '../parts/parts.ts';
 import type { Block } from '../content/rich-text.ts';
 
 /** Words, or the name of the picture that stands between them. */

@@ -81,7 +81,8 @@ export class Driver {
     const point = { x: box.x + box.width * at.x, y: box.y + box.height * at.y, data };
     await client.send('Input.dispatchDragEvent', { type: 'dragEnter', ...point });
     await client.send('Input.dispatchDragEvent', { type: 'dragOver', ...point });
-    await new Promise((resolve) => setTimeout(resolve, 150));
+    // Nothing may take them, so there is no state to wait for: two frames are drawn after the browser has said it.
+    await this.drawn();
     const over = await this.page.evaluate(
       () => document.querySelector<HTMLElement>('[data-over]')?.dataset['drop'] ?? null,
     );
@@ -108,8 +109,45 @@ export class Driver {
       });
   }
 
+  /** Waits until assistive technology is told something while a thing is being moved. */
+  async hears(text: string): Promise<void> {
+    await this.page.waitForFunction(
+      (said) =>
+        [...document.querySelectorAll('[id^=DndLiveRegion]')].some(({ textContent }) =>
+          textContent?.includes(said),
+        ),
+      { timeout: 15_000 },
+      text,
+    );
+    // What carries it listens for the next key a moment after it has said so.
+    await this.drawn();
+  }
+
+  /** Waits until what happened last has been drawn; for what must not happen there is no state to wait for. */
+  async drawn(): Promise<void> {
+    await this.page.evaluate(
+      () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+    );
+  }
+
   async saved(): Promise<void> {
     await this.page.waitForSelector('[data-saved]', { timeout: 15_000 });
+  }
+
+  /** Pastes what was copied somewhere into what has the focus. */
+  async paste(html: string, text = ''): Promise<void> {
+    await this.page.evaluate(
+      (rich, plain) => {
+        const clipboardData = new DataTransfer();
+        clipboardData.setData('text/html', rich);
+        clipboardData.setData('text/plain', plain);
+        (document.activeElement ?? document.body).dispatchEvent(
+          new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
+        );
+      },
+      html,
+      text,
+    );
   }
 
   /** Gives files to the first file input of the page, as the picker would. */

@@ -1,6 +1,7 @@
 import type { FastifyBaseLogger } from 'fastify';
 import type { Database } from '../db/connect.ts';
-import { type Edit, edit, type EditResult, redo, undo } from '../db/edit.ts';
+import { type Edit, edit, type EditResult } from '../db/edit.ts';
+import { redo, undo } from '../db/history.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
 
 export interface Scope {

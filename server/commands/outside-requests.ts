@@ -1,4 +1,5 @@
-import { type PublishDeps, tidy } from '../publish/publish.ts';
+import type { PublishDeps } from '../publish/made-files.ts';
+import { tidy } from '../publish/tidy.ts';
 import { Commands } from './commands.ts';
 
 /** What writing and publishing need where nobody is being served yet: while a demo is seeded, and in benches. */

@@ -3,7 +3,7 @@ import type { DraftHeights } from '#core/access/heights-of.ts';
 import { type Height, lowest } from '#core/content/height.ts';
 import { type Ceilings, ceilingsAfter, loweredBy } from '#core/release/ceilings.ts';
 import type { Executor, Transaction } from './connect.ts';
-import type { RowChange } from './edit.ts';
+import type { RowChange } from './rows/rows.ts';
 import { heightsAround } from './heights-around.ts';
 import { ceilings } from './schema.ts';
 

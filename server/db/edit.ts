@@ -1,31 +1,12 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
-import type { Material } from '#core/content/material.ts';
-import type { Page } from '#core/content/page.ts';
-import type { Site } from '#core/content/site.ts';
 import { wellFormedIn } from '#core/words/well-formed.ts';
-import { raisedBy } from '#core/access/raised-by.ts';
 import { Problem } from '../http/problem.ts';
 import { closeLowered, lowerCeilings } from './ceilings.ts';
 import type { Database, Transaction } from './connect.ts';
-import { heightsAround } from './heights-around.ts';
-import { isNotUnique } from './not-unique.ts';
-import { raisingSentence } from './raising-sentence.ts';
-import { edits, formerAddresses, linkKeys, materials, pages, sites } from './schema.ts';
-import { newKey } from './new-id.ts';
-
-/** The rows a maker can change, by the name used in the record of edits. */
-interface Rows {
-  site: Site;
-  page: Page;
-  material: Material;
-}
-type Table = keyof Rows;
-
-/** One row before and after an edit; null where it did not exist. */
-export type RowChange = {
-  [T in Table]: { table: T; id: string; before: Rows[T] | null; after: Rows[T] | null };
-}[Table];
+import type { Scope, Versioned } from './rows/row-kind.ts';
+import { rowKind, type RowChange, type RowOf, type Table, write } from './rows/rows.ts';
+import { edits, sites } from './schema.ts';
 
 /** What the studio needs to bring its copy up to date after an edit, an undo or a redo. */
 export interface EditResult {
@@ -38,121 +19,8 @@ export interface EditResult {
 /** What changes nothing: for example the same file brought a second time. */
 export const noEdit: EditResult = { revision: 0, changes: [], opens: false };
 
-interface Versioned<R> {
-  row: R;
-  revision: number;
-}
-
-type Scope = { site: string; account: string };
-
-const tables = { site: sites, page: pages, material: materials } as const;
-
-const contentOf = {
-  site: (row: typeof sites.$inferSelect): Site => ({
-    id: row.id,
-    title: row.title,
-    height: row.height,
-    address: row.address,
-    searchEngines: row.searchEngines,
-    theme: row.theme,
-    evidenceWanted: row.evidenceWanted,
-  }),
-  page: (row: typeof pages.$inferSelect): Page => {
-    const { siteId: _site, revision: _revision, ...page } = row;
-    return page;
-  },
-  material: (row: typeof materials.$inferSelect): Material => {
-    const { accountId: _account, revision: _revision, createdAt: _created, ...material } = row;
-    // Kind and facts are two columns; they are only ever written together, from one Material.
-    return material as Material;
-  },
-};
-export { contentOf };
-
-async function read<T extends Table>(
-  tx: Transaction,
-  scope: Scope,
-  table: T,
-  id: string,
-): Promise<Versioned<Rows[T]> | null> {
-  // One row of one of three known tables; the switch keeps each one's columns typed.
-  const found = async (): Promise<Versioned<Rows[Table]> | null> => {
-    switch (table) {
-      case 'site': {
-        const [row] = await tx
-          .select()
-          .from(sites)
-          .where(and(eq(sites.id, id), eq(sites.id, scope.site)))
-          .for('update');
-        return row ? { row: contentOf.site(row), revision: row.revision } : null;
-      }
-      case 'page': {
-        const [row] = await tx
-          .select()
-          .from(pages)
-          .where(and(eq(pages.id, id), eq(pages.siteId, scope.site)))
-          .for('update');
-        return row ? { row: contentOf.page(row), revision: row.revision } : null;
-      }
-      default: {
-        const [row] = await tx
-          .select()
-          .from(materials)
-          .where(and(eq(materials.id, id), eq(materials.accountId, scope.account)))
-          .for('update');
-        return row ? { row: contentOf.material(row), revision: row.revision } : null;
-      }
-    }
-  };
-  return (await found()) as Versioned<Rows[T]> | null;
-}
-
-/** Makes the row what it should be: inserted, changed or gone. */
-async function write(tx: Transaction, scope: Scope, change: RowChange, revision: number): Promise<void> {
-  if (change.after === null) {
-    await tx.delete(tables[change.table]).where(eq(tables[change.table].id, change.id));
-    return;
-  }
-  switch (change.table) {
-    case 'site': {
-      if (change.before && change.before.address !== change.after.address) {
-        if (change.before.address)
-          await tx
-            .insert(formerAddresses)
-            .values({ address: change.before.address, siteId: scope.site })
-            .onConflictDoNothing();
-        if (change.after.address)
-          await tx.delete(formerAddresses).where(eq(formerAddresses.address, change.after.address));
-      }
-      await tx.update(sites).set(change.after).where(eq(sites.id, change.id));
-      return;
-    }
-    case 'page':
-      if (change.before)
-        await tx
-          .update(pages)
-          .set({ ...change.after, revision })
-          .where(eq(pages.id, change.id));
-      else {
-        await tx.insert(pages).values({ ...change.after, siteId: scope.site, revision });
-        await tx
-          .insert(linkKeys)
-          .values({ thing: change.id, siteId: scope.site, key: newKey() })
-          .onConflictDoNothing();
-      }
-      return;
-    case 'material':
-      if (change.before)
-        await tx
-          .update(materials)
-          .set({ ...change.after, revision })
-          .where(eq(materials.id, change.id));
-      else await tx.insert(materials).values({ ...change.after, accountId: scope.account, revision });
-  }
-}
-
 /** Refuses a change of what was changed meanwhile, with both versions. */
-export function newer({ row, revision }: Versioned<Rows[Table]>): Problem {
+export function newer({ row, revision }: Versioned<RowOf<Table>>): Problem {
   return new Problem(
     409,
     'newer',
@@ -193,13 +61,13 @@ export class Edit {
    *
    * @throws Problem 404 when it is gone
    */
-  async find<T extends Table>(table: T, id: string): Promise<Versioned<Rows[T]>> {
-    const found = await read(this.#tx, this.#scope, table, id);
+  async find<T extends Table>(table: T, id: string): Promise<Versioned<RowOf<T>>> {
+    const found = await rowKind(table).read(this.#tx, this.#scope, id);
     if (!found) throw new Problem(404, 'gone', 'This was deleted in the meantime. Undo brings it back.');
     return found;
   }
 
-  async insert<T extends Table>(table: T, row: Rows[T]): Promise<void> {
+  async insert<T extends Table>(table: T, row: RowOf<T>): Promise<void> {
     await this.#apply({ table, id: row.id, before: null, after: row } as RowChange);
   }
 
@@ -212,12 +80,12 @@ export class Edit {
   async update<T extends Table>(
     table: T,
     id: string,
-    change: Partial<Rows[T]>,
+    change: Partial<RowOf<T>>,
     seen?: number,
-  ): Promise<Rows[T]> {
+  ): Promise<RowOf<T>> {
     const found = await this.find(table, id);
-    const after = { ...found.row, ...change };
-    if (seen !== undefined && table !== 'site' && found.revision > seen) throw newer(found);
+    const after: RowOf<T> = { ...found.row, ...change };
+    if (seen !== undefined && rowKind(table).conflicts && found.revision > seen) throw newer(found);
     if (!isDeepStrictEqual(after, found.row))
       await this.#apply({ table, id, before: found.row, after } as RowChange);
     return after;
@@ -229,7 +97,7 @@ export class Edit {
   }
 
   async remove(table: 'page' | 'material', id: string): Promise<void> {
-    const found = await read(this.#tx, this.#scope, table, id);
+    const found = await rowKind(table).read(this.#tx, this.#scope, id);
     if (!found) throw new Problem(404, 'gone', 'This is already gone.');
     await this.#apply({ table, id, before: found.row, after: null } as RowChange);
   }
@@ -244,7 +112,7 @@ const mergeWithinMs = 15_000;
  *
  * @throws Problem 404 when the maker has no such site
  */
-async function nextRevision(tx: Transaction, scope: Scope): Promise<number> {
+export async function nextRevision(tx: Transaction, scope: Scope): Promise<number> {
   const [site] = await tx
     .update(sites)
     .set({ revision: sql`nextval(pg_get_serial_sequence('edit', 'revision'))` })
@@ -337,123 +205,6 @@ async function closeThings(
   return true;
 }
 
-/** What an undo meets when the same file or address was gathered again meanwhile. */
-const thereAgain = (label: string) =>
-  new Problem(
-    409,
-    'there-again',
-    `“${label}” cannot be taken back: the same file or address was added again since, and is kept once. Use that one, or delete it and undo then.`,
-  );
-
-const touchesSite = (changes: readonly RowChange[]): boolean => changes.some(({ table }) => table === 'site');
-
-async function step(
-  db: Database,
-  scope: Scope,
-  direction: 'undo' | 'redo',
-  sure: boolean,
-): Promise<EditResult & { label: string }> {
-  let named = '';
-  const stepping = db.transaction(async (tx) => {
-    const revision = await nextRevision(tx, scope);
-    const undoing = direction === 'undo';
-    const [entry] = await tx
-      .select()
-      .from(edits)
-      .where(and(eq(edits.siteId, scope.site), eq(edits.undone, !undoing)))
-      .orderBy(undoing ? desc(edits.revision) : edits.revision)
-      .limit(1);
-    if (!entry) throw new Problem(409, `nothing-to-${direction}`, `There is nothing to ${direction}.`);
-    named = entry.label;
-    const steps = undoing
-      ? [...entry.changes]
-          .reverse()
-          .map((change) => ({ ...change, before: change.after, after: change.before }) as RowChange)
-      : entry.changes;
-    for (const change of steps) {
-      const now = await read(tx, scope, change.table, change.id);
-      if (!isDeepStrictEqual(now?.row ?? null, change.before))
-        throw new Problem(
-          409,
-          'changed-elsewhere',
-          `“${entry.label}” cannot be taken back: the same thing was changed from another site of yours since.`,
-        );
-      if (change.table === 'site' && change.after?.address && change.before?.address !== change.after.address)
-        await freeAddress(tx, scope.site, change.after.address);
-      await write(tx, scope, change, revision);
-    }
-    if (!sure) await askBeforeRaising(tx, scope.site, steps, direction);
-    const closed = await closeLowered(tx, scope.site, steps, revision);
-    // The next edit must not be merged into one that was undone or redone.
-    await tx.update(edits).set({ undone: undoing, mergeKey: null }).where(eq(edits.revision, entry.revision));
-    return { revision, changes: steps, label: entry.label, opens: closed || touchesSite(steps) };
-  });
-  return stepping.catch((error: unknown) => {
-    throw isNotUnique(error) ? thereAgain(named) : error;
-  });
-}
-
-/**
- * Undoing a lowering opens nothing by itself, since raising waits for the next publish; but then it would open, and
- * nobody remembers by then what an undo has raised.
- *
- * @throws Problem 409 with a sentence that says who would get what
- */
-async function askBeforeRaising(
-  tx: Transaction,
-  site: string,
-  steps: readonly RowChange[],
-  direction: 'undo' | 'redo',
-): Promise<void> {
-  const around = await heightsAround(tx, site, steps);
-  const raised = around ? raisedBy(around.before, around.after) : [];
-  if (raised.length === 0) return;
-  const [row] = await tx.select({ live: sites.liveRelease }).from(sites).where(eq(sites.id, site));
-  if (!row || row.live === null) return;
-  const titles = new Map(
-    (await tx.select({ id: pages.id, title: pages.title }).from(pages).where(eq(pages.siteId, site))).map(
-      ({ id, title }) => [id, title],
-    ),
-  );
-  throw new Problem(409, 'would-raise', raisingSentence(raised, titles, direction));
-}
-
-/** Throws when another site has the address, or had it before. */
-export async function freeAddress(tx: Transaction | Database, site: string, address: string): Promise<void> {
-  const [holder] = await tx.select({ id: sites.id }).from(sites).where(eq(sites.address, address));
-  const [former] = await tx
-    .select({ id: formerAddresses.siteId })
-    .from(formerAddresses)
-    .where(eq(formerAddresses.address, address));
-  if ((holder && holder.id !== site) || (former && former.id !== site))
-    throw new Problem(409, 'address-taken', 'This address is taken. Try one of those offered.', {
-      field: 'address',
-    });
-}
-
-/**
- * Takes the last edit back.
- *
- * @param sure its maker was asked and wants it, though something is raised by it
- * @throws Problem 409 when there is nothing to undo, when the same thing was changed from another site, or to ask first
- */
-export const undo = (db: Database, scope: Scope, sure = false) => step(db, scope, 'undo', sure);
-/** Does again what was undone last; see `undo`. */
-export const redo = (db: Database, scope: Scope, sure = false) => step(db, scope, 'redo', sure);
-
-/** What Undo and Redo would do, by name; null where there is nothing. */
-export async function historyOf(
-  db: Database | Transaction,
-  site: string,
-): Promise<{ undo: string | null; redo: string | null }> {
-  const label = async (undone: boolean) => {
-    const [entry] = await db
-      .select({ label: edits.label })
-      .from(edits)
-      .where(and(eq(edits.siteId, site), eq(edits.undone, undone)))
-      .orderBy(undone ? edits.revision : desc(edits.revision))
-      .limit(1);
-    return entry?.label ?? null;
-  };
-  return { undo: await label(false), redo: await label(true) };
-}
+/** Whether the site’s own row is among what changed: what is open has to be looked up anew then. */
+export const touchesSite = (changes: readonly RowChange[]): boolean =>
+  changes.some(({ table }) => table === 'site');

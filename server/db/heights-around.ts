@@ -1,8 +1,9 @@
 import { eq } from 'drizzle-orm';
 import type { DraftHeights, PageHeights } from '#core/access/heights-of.ts';
 import type { Page } from '#core/content/page.ts';
+import { heldIn } from '#core/parts/held-in.ts';
 import type { Transaction } from './connect.ts';
-import type { RowChange } from './edit.ts';
+import type { RowChange } from './rows/rows.ts';
 import { pages, sites } from './schema.ts';
 
 type PageChange = Extract<RowChange, { table: 'page' }>;
@@ -19,8 +20,9 @@ function movesPage({ before, after }: PageChange): boolean {
 }
 
 function movesParts({ before, after }: PageChange): boolean {
-  const was = new Map(before?.parts.map(({ id, height }) => [id, height]));
-  const is = after?.parts ?? [];
+  const things = (page: Page | null) => (page?.parts ?? []).flatMap((part) => [part, ...heldIn(part)]);
+  const was = new Map(things(before).map(({ id, height }) => [id, height]));
+  const is = things(after);
   return was.size !== is.length || is.some(({ id, height }) => was.get(id) !== height);
 }
 

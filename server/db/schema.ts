@@ -19,12 +19,12 @@ import type { MaterialFacts, MaterialKind } from '#core/content/material.ts';
 import { mine, type Provenance } from '#core/content/provenance.ts';
 import type { CaseFacts } from '#core/content/case-facts.ts';
 import { type Cover, noCover, type Opening, type Page } from '#core/content/page.ts';
-import type { Part } from '#core/content/part.ts';
+import type { Part } from '#core/parts/parts.ts';
 import type { Height } from '#core/content/height.ts';
 import type { Draft, Site } from '#core/content/site.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
 import type { Manifest, ManifestFile } from '#core/release/manifest.ts';
-import type { RowChange } from './edit.ts';
+import type { RowChange } from './rows/rows.ts';
 
 const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 const createdAt = () => when('created_at').notNull().defaultNow();

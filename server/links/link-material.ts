@@ -5,7 +5,8 @@ import { hostOf } from '#core/links/host-of.ts';
 import { cut } from '#core/words/cut.ts';
 import { shortened } from '#core/words/shortened.ts';
 import type { Commands } from '../commands/commands.ts';
-import { contentOf, type EditResult, noEdit } from '../db/edit.ts';
+import { type EditResult, noEdit } from '../db/edit.ts';
+import { materialOf } from '../db/rows/material-row.ts';
 import { materials } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
 import { takeRoom } from '../media/allowance.ts';
@@ -86,7 +87,7 @@ export async function readLinkAgain(
     .select()
     .from(materials)
     .where(and(eq(materials.accountId, scope.account), eq(materials.id, id)));
-  const link: Material | undefined = row && contentOf.material(row);
+  const link: Material | undefined = row && materialOf(row);
   if (link?.kind !== 'link') throw notFound('This link');
   const facts = await readLink(deps, scope.account, link.facts.url, by);
   const { title, caption } = link;

@@ -6,7 +6,7 @@ import { captionLines } from '#core/words/web-vtt.ts';
 import { queryWords } from '#core/words/plain-words.ts';
 import { wellFormed } from '#core/words/well-formed.ts';
 import type { Database } from '../db/connect.ts';
-import { contentOf } from '../db/edit.ts';
+import { materialOf } from '../db/rows/material-row.ts';
 import { materials, materialWords } from '../db/schema.ts';
 import type { BlobStore } from './blob-store.ts';
 import { contentsOf } from '../documents/document-contents.ts';
@@ -66,7 +66,7 @@ async function refresh({ db, blobs }: Deps, account: string): Promise<void> {
       rows.flatMap(({ material }) => (material.kind === 'document' ? [material.original] : [])),
     );
     const values = rows.map(({ material: row }) => {
-      const material = contentOf.material(row);
+      const material = materialOf(row);
       const content = contents.get(material.original) ?? emptyDocument;
       const words = wordsOf(material, searchableText(content, material.fixes.blackOut));
       return {

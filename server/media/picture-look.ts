@@ -4,17 +4,18 @@ import { type Comparable, lookAlikes } from '#core/gallery/look-alikes.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { pictureWarnings, type Warning } from '#core/gallery/picture-quality.ts';
+import { LRUCache } from 'lru-cache';
+import type { LimitFunction } from 'p-limit';
 import type { Database } from '../db/connect.ts';
 import { materials, pictureFeatures } from '../db/schema.ts';
 import type { BlobStore } from './blob-store.ts';
-import type { BoundedQueue } from './bounded-queue.ts';
 import { previewHash } from './previews.ts';
 import { featuresVersion, readFeatures } from './read-features.ts';
 
 interface LookDeps {
   db: Database;
   blobs: BlobStore;
-  looking: BoundedQueue;
+  looking: LimitFunction;
 }
 
 export interface LookedAt {
@@ -35,7 +36,7 @@ const remembered = 50;
 export class PictureLook {
   readonly #deps: LookDeps;
   /** The last answer for an account, with the originals it was made from. */
-  readonly #known = new Map<string, { of: string; groups: string[][] }>();
+  readonly #known = new LRUCache<string, { of: string; groups: string[][] }>({ max: remembered });
   readonly #running = new Map<string, Promise<LookedAt>>();
 
   constructor(deps: LookDeps) {
@@ -118,7 +119,6 @@ export class PictureLook {
     const last = this.#known.get(account);
     if (last?.of === of) return last.groups;
     const groups = lookAlikes(read);
-    if (this.#known.size >= remembered) this.#known.clear();
     this.#known.set(account, { of, groups });
     return groups;
   }
@@ -129,7 +129,7 @@ export class PictureLook {
     if (originals.length === 0) return read;
     await Promise.all(
       originals.map((original) =>
-        looking.run(async () => {
+        looking(async () => {
           const preview = await this.#preview(original);
           const features = preview && (await readFeatures(preview).catch(() => null));
           if (features) read.set(original, features);

@@ -1,6 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { availableParallelism } from 'node:os';
+import pLimit from 'p-limit';
 import type { Readable } from 'node:stream';
 import { z } from 'zod';
 import {
@@ -19,7 +20,7 @@ import { emptyDocument } from '#core/content/document.ts';
 import { fixesSchema } from '#core/content/fixes.ts';
 import { materialsOn } from '#core/content/materials-on.ts';
 import { noCover } from '#core/content/page.ts';
-import { withoutMaterial } from '#core/content/part.ts';
+import { withoutMaterial } from '#core/parts/without-material.ts';
 import type { Material } from '#core/content/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { fixesOfPage, pageSource, type PictureSource } from '#core/gallery/picture-source.ts';
@@ -28,7 +29,8 @@ import { wellFormed } from '#core/words/well-formed.ts';
 import { idSchema } from '#core/content/id.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database, Transaction } from '../db/connect.ts';
-import { contentOf, type EditResult, noEdit } from '../db/edit.ts';
+import { type EditResult, noEdit } from '../db/edit.ts';
+import { materialOf } from '../db/rows/material-row.ts';
 import { materials, pages } from '../db/schema.ts';
 import { contentsOf, contentText } from '../documents/document-contents.ts';
 import type { BlobStore } from './blob-store.ts';
@@ -39,7 +41,6 @@ import { ownSite } from '../sites/load-draft.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { importMaterial, type ImportDeps, replaceFile } from './import-material.ts';
 import { findInWords as wordsFound } from './find-in-words.ts';
-import { BoundedQueue } from './bounded-queue.ts';
 import { mediaType } from './media-type.ts';
 import { sendRanged } from '../http/send-ranged.ts';
 import { PictureLook } from './picture-look.ts';
@@ -109,7 +110,7 @@ async function previewSource(
 
 export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
   const { db, commands } = deps;
-  const look = new PictureLook({ ...deps, looking: new BoundedQueue(availableParallelism()) });
+  const look = new PictureLook({ ...deps, looking: pLimit(availableParallelism()) });
 
   // An upload is the file itself, one a request: progress, retry and cancel are then the browser's own.
   app.register(async (uploads) => {
@@ -223,7 +224,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       .select()
       .from(materials)
       .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, id)));
-    const material = row && contentOf.material(row);
+    const material = row && materialOf(row);
     if (!material) throw notFound('This file');
     reply.header('x-content-type-options', 'nosniff').header('cache-control', 'private, no-cache');
     if (as === 'captions') return reply.type('text/vtt; charset=utf-8').send(material.transcript);
@@ -293,7 +294,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       .select()
       .from(materials)
       .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, id)));
-    const material = row && contentOf.material(row);
+    const material = row && materialOf(row);
     const source = material && (await previewSource(deps, material, { fixes, page, piece }));
     const make =
       source &&

@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { changePage, createProject, undoEdit } from '#contract/sites.ts';
 import { noFacts } from '#core/content/case-facts.ts';
-import { newPart } from '#core/content/new-part.ts';
-import type { Part } from '#core/content/part.ts';
-import { partsChange } from '#core/content/parts-change.ts';
-import { starters } from '#core/content/starters.ts';
+import { newPart } from '#core/parts/new-part.ts';
+import type { Part } from '#core/parts/parts.ts';
+import { partsChange } from '#core/parts/parts-change.ts';
+import { starters } from '#core/parts/starters.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 
 let server: TestServer;

@@ -1,7 +1,7 @@
 import { joinedFields } from '#core/content/joined-fields.ts';
 import type { Page } from '#core/content/page.ts';
-import { partsSchema } from '#core/content/part.ts';
-import { withPartsChange } from '#core/content/parts-change.ts';
+import { partsSchema } from '#core/parts/parts.ts';
+import { withPartsChange } from '#core/parts/parts-change.ts';
 import type { z } from 'zod';
 import type { changePage } from '#contract/sites.ts';
 import { type Edit, newer } from '../db/edit.ts';

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { changePage, changeSite, createProject, movePart, undoEdit } from '#contract/sites.ts';
-import { newPart } from '#core/content/new-part.ts';
+import { newPart } from '#core/parts/new-part.ts';
 import { TestServer } from '../testing/test-server.ts';
 
 let server: TestServer;

@@ -5,15 +5,17 @@ import { changePage, createProject, deletePage, movePart } from '#contract/sites
 import { pageSlug } from '#core/content/address.ts';
 import { copyOfPage } from '#core/content/copy-of-page.ts';
 import type { Material } from '#core/content/material.ts';
-import { newPart } from '#core/content/new-part.ts';
+import { heldIn } from '#core/parts/held-in.ts';
+import { newPart } from '#core/parts/new-part.ts';
 import type { Page } from '#core/content/page.ts';
-import { isEmptyPart, partsSchema } from '#core/content/part.ts';
-import { partsOfStarter } from '#core/content/starters.ts';
-import { partsFor } from '#core/content/parts-for.ts';
+import { isEmptyPart } from '#core/parts/is-empty-part.ts';
+import { partsSchema } from '#core/parts/parts.ts';
+import { partsOfStarter } from '#core/parts/starters.ts';
+import { partsFor } from '#core/parts/parts-for.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Commands } from '../commands/commands.ts';
 import type { Database } from '../db/connect.ts';
-import { contentOf } from '../db/edit.ts';
+import { pageOf } from '../db/rows/page-row.ts';
 import { newId } from '../db/new-id.ts';
 import { materials, pages, releases, sites } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
@@ -79,7 +81,7 @@ export function pageRoutes(
       );
       const chosen = body.materials.flatMap((id) => known.get(id) ?? []);
       const page = model
-        ? copyOfPage(contentOf.page(model), { rank, slug }, newId)
+        ? copyOfPage(pageOf(model), { rank, slug }, newId)
         : projectFrom(body.title, chosen, rank, slug);
       if (body.starter)
         page.parts = [
@@ -176,7 +178,11 @@ export function pageRoutes(
       if (row?.kind === 'home')
         throw new Problem(409, 'home-stays', 'The front page stays; its words can be changed.');
       await running.remove('page', params.page);
-      if (body?.readers === 'now') running.close([params.page, ...(row?.parts ?? []).map(({ id }) => id)]);
+      if (body?.readers === 'now')
+        running.close([
+          params.page,
+          ...(row?.parts ?? []).flatMap((part) => [part.id, ...heldIn(part).map(({ id }) => id)]),
+        ]);
     });
     return patchAfter(db, scope, result);
   });

@@ -14,9 +14,9 @@ import {
   undoEdit,
 } from '#contract/sites.ts';
 import type { Height } from '#core/content/height.ts';
-import { newPart } from '#core/content/new-part.ts';
+import { newPart } from '#core/parts/new-part.ts';
 import type { Page } from '#core/content/page.ts';
-import type { Part } from '#core/content/part.ts';
+import type { Part } from '#core/parts/parts.ts';
 import { fromParagraphs } from '#core/content/rich-text.ts';
 import type { Site } from '#core/content/site.ts';
 import { newId } from '../db/new-id.ts';

@@ -1,7 +1,7 @@
 import type { PublishJob } from '#contract/publishing.ts';
 import { newId } from '../db/new-id.ts';
 import { Problem } from '../http/problem.ts';
-import type { Progress } from './publish.ts';
+import type { Progress } from './made-files.ts';
 
 interface Job {
   site: string;

@@ -1,3 +1,4 @@
+import { rulesOf } from '#core/parts/parts.ts';
 import { isCovered } from '#core/access/covered.ts';
 import type { SeenMaterial, SeenMaterialOf, SiteView } from '#core/access/seen-by.ts';
 import type { DocumentContent } from '#core/content/document.ts';
@@ -151,10 +152,10 @@ export function mediaTree(view: SiteView, files: MediaFiles): Record<string, Man
     add(files.captions.get(id), id);
   }
   for (const part of view.pages.flatMap((page) => page.parts)) {
-    if (part.kind !== 'document' || !part.download || part.material === null) continue;
-    const material = view.materials[part.material];
-    if (material?.kind === 'document' && !isCovered(material))
-      add(files.download.get(material.id), material.id);
+    for (const id of rulesOf(part).downloads(part)) {
+      const material = view.materials[id];
+      if (material?.kind === 'document' && !isCovered(material)) add(files.download.get(id), id);
+    }
   }
   return tree;
 }

@@ -16,7 +16,9 @@ import type { PublicSites } from '../serve/public-sites.ts';
 import { liveStatement } from '../sites/live-statement.ts';
 import { draftAt, loadDraft, ownSite } from '../sites/load-draft.ts';
 import { PublishJobs } from './jobs.ts';
-import { bringBack, publish, type PublishDeps } from './publish.ts';
+import { bringBack } from './bring-back.ts';
+import type { PublishDeps } from './made-files.ts';
+import { publish } from './publish.ts';
 
 /** Pages that readers have by now: only those that they never had can be kept back. */
 async function releasedPages(db: Database, live: number | null): Promise<Set<string>> {

@@ -1,5 +1,6 @@
 import type { FastifyBaseLogger } from 'fastify';
-import { type PublishDeps, tidy } from './publish.ts';
+import type { PublishDeps } from './made-files.ts';
+import { tidy } from './tidy.ts';
 
 /** Before a site whose tidying failed, on a full disk say, is tried again because somebody asks for it; in ms. */
 const pauseMs = 5000;

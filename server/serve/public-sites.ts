@@ -1,4 +1,5 @@
 import { and, eq, isNotNull, sql, type SQL } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
 import { reachOf, type Viewer } from '#core/access/viewer.ts';
 import { type Height, lowest, reaches } from '#core/content/height.ts';
 import type { Draft } from '#core/content/site.ts';
@@ -59,7 +60,7 @@ interface Row {
   ceilings: Record<string, Height>;
 }
 
-/** Names of entrances that were looked up are remembered up to this many; then all are forgotten. */
+/** Names of entrances that were looked up are remembered up to this many, those asked for last. */
 const remembered = 2000;
 
 /**
@@ -70,7 +71,7 @@ export class PublicSites {
   readonly #db: Database;
   readonly #onForget: () => Promise<void>;
   readonly #onUntidy: (site: string) => void;
-  readonly #found = new Map<string, Promise<Found>>();
+  readonly #found = new LRUCache<string, Promise<Found>>({ max: remembered });
   #listed: Promise<ListedSite[]> | null = null;
 
   /**
@@ -176,10 +177,11 @@ export class PublicSites {
     if (wellFormed(name) !== name) return Promise.resolve(null);
     const known = this.#found.get(name);
     if (known) return known;
-    if (this.#found.size >= remembered) this.#found.clear();
     const looking = lookUp();
     this.#found.set(name, looking);
-    looking.catch(() => this.#found.delete(name));
+    looking.catch(() => {
+      if (this.#found.peek(name) === looking) this.#found.delete(name);
+    });
     return looking;
   }
 

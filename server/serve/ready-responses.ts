@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import Negotiator from 'negotiator';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 
@@ -14,14 +15,17 @@ interface Ready {
  * it is emptied whenever that way might answer differently.
  */
 export class ReadyResponses {
-  readonly #kept = new Map<string, Ready>();
-  readonly #mostBytes: number;
-  #bytes = 0;
+  readonly #kept: LRUCache<string, Ready>;
   /** Counts up with every `clear`, so that an answer begun before it is not kept after it. */
   #age = 0;
 
   constructor(mostBytes: number) {
-    this.#mostBytes = mostBytes;
+    this.#kept = new LRUCache({
+      maxSize: mostBytes,
+      // One large file must not push out all the others.
+      maxEntrySize: Math.floor(mostBytes / 16),
+      sizeCalculation: ({ body }) => Math.max(1, body.byteLength),
+    });
   }
 
   get age(): number {
@@ -30,21 +34,13 @@ export class ReadyResponses {
 
   /** @param age the age that begins now; without it, the next */
   clear(age = this.#age + 1): void {
-    this.#empty();
+    this.#kept.clear();
     this.#age = age;
   }
 
   /** Keeps a response begun at `age`; forgets it when the store was cleared since. */
   keep(age: number, url: string, coding: string, ready: Ready): void {
-    if (age !== this.#age || ready.body.byteLength > this.#mostBytes / 16) return;
-    if (this.#bytes + ready.body.byteLength > this.#mostBytes) this.#empty();
-    this.#kept.set(`${coding} ${url}`, ready);
-    this.#bytes += ready.body.byteLength;
-  }
-
-  #empty(): void {
-    this.#kept.clear();
-    this.#bytes = 0;
+    if (age === this.#age) this.#kept.set(`${coding} ${url}`, ready);
   }
 
   /** Answers the request if its response is at hand. */
@@ -65,7 +61,7 @@ export class ReadyResponses {
 
 export type Coding = 'br' | 'gzip' | 'identity';
 
-const codings = new Map<string, Coding>();
+const codings = new LRUCache<string, Coding>({ max: 100 });
 const codingsOfOurs = ['br', 'gzip', 'identity'] as const;
 const longestHeader = 200;
 
@@ -80,7 +76,6 @@ export function acceptedCoding(header: string | string[] | undefined): Coding {
       ? []
       : new Negotiator({ headers: { 'accept-encoding': text } }).encodings(['br', 'gzip', 'identity']);
   const coding = codingsOfOurs.find((one) => offered.includes(one)) ?? 'identity';
-  if (codings.size > 100) codings.clear();
   codings.set(text, coding);
   return coding;
 }

@@ -1,5 +1,6 @@
 import { seenBy, type SiteView } from '#core/access/seen-by.ts';
 import type { Viewer } from '#core/access/viewer.ts';
+import { materialsOf } from '#core/parts/materials-of.ts';
 import type { Draft } from '#core/content/site.ts';
 import type { FileTree } from '#core/release/manifest.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
@@ -18,10 +19,7 @@ function madeOf(view: SiteView): Map<string, string> {
     pageInputs(view, sources).map(({ path, input }) => [
       `${path}index.html`,
       // A document's words are not at hand here; the document itself stands for them.
-      JSON.stringify([
-        input,
-        input.page.parts.map((part) => 'material' in part && view.materials[part.material ?? '']),
-      ]),
+      JSON.stringify([input, input.page.parts.flatMap(materialsOf).map((id) => view.materials[id])]),
     ]),
   );
 }

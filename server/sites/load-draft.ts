@@ -2,7 +2,9 @@ import { and, eq } from 'drizzle-orm';
 import type { Draft } from '#core/content/site.ts';
 import { byRank } from '#core/content/page.ts';
 import type { Database, Executor } from '../db/connect.ts';
-import { contentOf } from '../db/edit.ts';
+import { materialOf } from '../db/rows/material-row.ts';
+import { pageOf } from '../db/rows/page-row.ts';
+import { siteOf } from '../db/rows/site-row.ts';
 import { materials, pages, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 
@@ -27,9 +29,9 @@ export async function loadDraft(db: Executor, site: SiteRow): Promise<Draft> {
     .where(eq(materials.accountId, site.accountId))
     .orderBy(materials.createdAt, materials.id);
   return {
-    site: contentOf.site(site),
-    pages: pageRows.map(contentOf.page).sort(byRank),
-    materials: materialRows.map(contentOf.material),
+    site: siteOf(site),
+    pages: pageRows.map(pageOf).sort(byRank),
+    materials: materialRows.map(materialOf),
   };
 }
 

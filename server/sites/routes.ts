@@ -17,7 +17,7 @@ import type { Site } from '#core/content/site.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { Commands } from '../commands/commands.ts';
-import { freeAddress } from '../db/edit.ts';
+import { freeAddress } from '../db/free-address.ts';
 import { newId, newKey } from '../db/new-id.ts';
 import { formerAddresses, linkKeys, sites } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';

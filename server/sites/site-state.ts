@@ -1,6 +1,7 @@
 import type { Patch, SiteState } from '#contract/sites.ts';
 import type { Executor } from '../db/connect.ts';
-import { type EditResult, historyOf } from '../db/edit.ts';
+import type { EditResult } from '../db/edit.ts';
+import { historyOf } from '../db/history.ts';
 import { liveStatement } from './live-statement.ts';
 import { loadDraft, ownSite, type SiteRow } from './load-draft.ts';
 

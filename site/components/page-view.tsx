@@ -1,12 +1,14 @@
 import { useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
-import { standingBeside } from '#core/content/beside.ts';
+import { standingBeside } from '#core/parts/beside.ts';
 import { factsLine } from '#core/content/facts-line.ts';
 import type { PageInput, Card } from '../render/page-input.ts';
 import { CreditsView } from './credits-view.tsx';
 import { OpeningView } from './opening-view.tsx';
 import { Pair } from './pair.tsx';
-import { PartView } from './part-view.tsx';
+import type { PartViewProps } from '../parts/part-drawing.ts';
+import { PartView } from '../parts/part-view.tsx';
+import { drawingOf } from '../parts/parts.ts';
 import { focusAt, PictureView } from './picture-view.tsx';
 import { Rows } from './rows.tsx';
 import { useSlots } from './slots.ts';
@@ -102,14 +104,17 @@ function Facts({ input }: { input: PageInput }) {
   return slots.facts ? slots.facts(shown) : shown;
 }
 
+/** Of a part that is words and pictures; always the same, so that it is not drawn again for it. */
+const nothing: PartViewProps['media'] = {};
+
 /** One part, and around it what the studio puts there. */
 function PlacedPart({ part, at, input }: { part: SeenPart; at: number; input: PageInput }) {
   const slots = useSlots();
   const { pictures, toRoot } = input;
-  const medium = input.media[part.id] ?? null;
+  const media = input.media[part.id] ?? nothing;
   const shown = useMemo(
-    () => <PartView part={part} pictures={pictures} medium={medium} toRoot={toRoot} />,
-    [part, pictures, medium, toRoot],
+    () => <PartView part={part} pictures={pictures} media={media} toRoot={toRoot} />,
+    [part, pictures, media, toRoot],
   );
   return slots.part ? slots.part(part, shown, at) : shown;
 }
@@ -138,10 +143,10 @@ function Parts({ input }: { input: PageInput }) {
               </div>
             </section>
           );
-        const fullWidth = part.kind === 'picture' && part.width === 'full';
+        const stands = drawingOf(part).stands(part);
         return (
-          <section key={part.id} className={part.kind === 'words' ? 'band close' : 'band'}>
-            <div className={fullWidth ? '' : 'wrap'}>
+          <section key={part.id} className={stands === 'close' ? 'band close' : 'band'}>
+            <div className={stands === 'full' ? '' : 'wrap'}>
               {slots.before?.(at)}
               {drawn(part, at)}
             </div>

@@ -1,9 +1,13 @@
 import { isCovered } from '#core/access/covered.ts';
+import type { Id } from '#core/content/id.ts';
+import { materialsOf } from '#core/parts/materials-of.ts';
+import { rulesOf } from '#core/parts/parts.ts';
+import { drawingOf } from '../parts/parts.ts';
 import type { SeenMaterial, SeenMaterialOf, SeenPart } from '#core/access/seen-by.ts';
 import { type DocumentContent, slideFormats } from '#core/content/document.ts';
 import type { ClipFacts, SoundFacts } from '#core/content/material.ts';
 import { framedBy } from '#core/content/link.ts';
-import type { LinkForm } from '#core/content/part.ts';
+import type { LinkForm } from '#core/parts/link.ts';
 import type { RichText } from '#core/content/rich-text.ts';
 import { uncoveredText } from '#core/content/uncovered-words.ts';
 import { captionLines, isWebVtt } from '#core/words/web-vtt.ts';
@@ -124,21 +128,20 @@ function linkMedium(
   };
 }
 
-/** What a part shows of its material; null for parts of words and pictures, and where the kind does not fit. */
-export function mediumOf(
-  part: SeenPart,
-  materials: Readonly<Record<string, SeenMaterial>>,
+interface Wanted {
+  /** Readers may download its file. */
+  download: boolean;
+  /** Of a link. */
+  form: LinkForm;
+}
+
+function mediumOf(
+  material: Exclude<SeenMaterial, { kind: 'picture' }>,
+  { download, form }: Wanted,
   sources: MediaSources,
-): Medium | null {
-  if (!('material' in part)) return null;
-  const material = part.material === null ? undefined : materials[part.material];
-  if (!material || material.kind === 'picture') return null;
-  // Evidence stands beside a material of any kind; all other parts show one of their own.
-  if (part.kind !== 'evidence' && material.kind !== part.kind) return null;
-  if (material.kind === 'document')
-    return documentMedium(material, part.kind === 'document' && part.download, sources);
-  if (material.kind === 'link')
-    return linkMedium(material, part.kind === 'link' ? part.form : 'in-place', sources.pictures);
+): Medium {
+  if (material.kind === 'document') return documentMedium(material, download, sources);
+  if (material.kind === 'link') return linkMedium(material, form, sources.pictures);
   const { title, caption, transcript } = material;
   const recording = {
     title,
@@ -156,4 +159,21 @@ export function mediumOf(
         still: material.shownBy ? (sources.pictures[material.shownBy.id] ?? null) : null,
         ...material.facts,
       };
+}
+
+/** What a part shows that is more than words and pictures, by its material; null where there is nothing of it. */
+export function mediaOf(
+  part: SeenPart,
+  materials: Readonly<Record<Id, SeenMaterial>>,
+  sources: MediaSources,
+): Record<Id, Medium> | null {
+  const downloads = rulesOf(part).downloads(part);
+  const form = drawingOf(part).linkForm(part);
+  const media: Record<Id, Medium> = {};
+  for (const id of materialsOf(part)) {
+    const material = materials[id];
+    if (material && material.kind !== 'picture')
+      media[id] = mediumOf(material, { download: downloads.includes(id), form }, sources);
+  }
+  return Object.keys(media).length > 0 ? media : null;
 }

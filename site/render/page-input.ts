@@ -1,8 +1,8 @@
 import type { Id } from '#core/content/id.ts';
-import { materialsOf } from '#core/content/part.ts';
+import { materialsOf } from '#core/parts/materials-of.ts';
 import type { SeenPage, SiteView } from '#core/access/seen-by.ts';
 import { pagePicture, type ShownPicture } from '#core/gallery/picture-source.ts';
-import { type MediaSources, type Medium, mediumOf } from './medium.ts';
+import { type MediaSources, mediaOf, type Medium } from './medium.ts';
 
 /** One file of a picture, as the page refers to it: a path relative to the entrance, or an address in the studio. */
 export interface PictureFile {
@@ -67,8 +67,8 @@ export interface PageInput {
    */
   base: string | null;
   pictures: Record<Id, Picture>;
-  /** What parts show that is more than words and pictures, by the part's id. */
-  media: Record<Id, Medium>;
+  /** What parts show that is more than words and pictures, by the part's id and the material's. */
+  media: Record<Id, Record<Id, Medium>>;
   /** The wall, on a home page. */
   cards: Card[];
   /** The projects before and after this one on the wall. */
@@ -79,7 +79,7 @@ export interface PageInput {
 /** The picture that stands for a page: the one its maker chose, else its opening's first, else the first of its parts, else a document's first page. */
 export function coverOf(page: SeenPage, view: SiteView): Id | null {
   if (page.cover.picture !== null) return page.cover.picture;
-  const first = picturesOn(page).find((id) => view.materials[id]?.kind === 'picture');
+  const [first] = picturesOn(page, view);
   if (first !== undefined) return first;
   for (const id of page.parts.flatMap(materialsOf)) {
     const material = view.materials[id];
@@ -102,11 +102,9 @@ export function pathsOf(view: SiteView): Map<Id, string> {
 }
 
 /** Ids of what a page shows as pictures of its own, in reading order and once each; not what its documents hold. */
-export function picturesOn(page: SeenPage): Id[] {
-  const inParts = page.parts.flatMap((part) =>
-    ['picture', 'gallery', 'compare', 'evidence'].includes(part.kind) ? materialsOf(part) : [],
-  );
-  return [...new Set([...page.opening.pictures, ...inParts])];
+export function picturesOn({ opening, parts }: SeenPage, { materials }: SiteView): Id[] {
+  const shown = new Set([...opening.pictures, ...parts.flatMap(materialsOf)]);
+  return [...shown].filter((id) => materials[id]?.kind === 'picture');
 }
 
 /** What a shown picture brings to the page; the files are added by whoever knows them. */
@@ -166,14 +164,14 @@ export function pageInputs(
     if (path === undefined || page.kind === 'heading' || page.kind === 'link') return [];
     const at = wall.indexOf(page);
     const own: Record<Id, Picture> = {};
-    for (const id of picturesOn(page)) {
+    for (const id of picturesOn(page, view)) {
       const picture = pictures[id];
       if (picture) own[id] = picture;
     }
-    const media: Record<Id, Medium> = {};
+    const media: PageInput['media'] = {};
     for (const part of page.parts) {
-      const medium = mediumOf(part, view.materials, sources);
-      if (medium) media[part.id] = medium;
+      const ofPart = mediaOf(part, view.materials, sources);
+      if (ofPart) media[part.id] = ofPart;
     }
     const input: PageInput = {
       siteTitle: view.site.title,

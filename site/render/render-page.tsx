@@ -23,9 +23,11 @@ const noticeStyle =
 /** A part of a page that opens something from elsewhere in place. */
 const framesIn = ({ media }: PageInput): string[] => [
   ...new Set(
-    Object.values(media).flatMap((medium) =>
-      medium.kind === 'link' && medium.frame ? [new URL(medium.frame.url).origin] : [],
-    ),
+    Object.values(media)
+      .flatMap((ofPart) => Object.values(ofPart))
+      .flatMap((medium) =>
+        medium.kind === 'link' && medium.frame ? [new URL(medium.frame.url).origin] : [],
+      ),
   ),
 ];
 

@@ -75,7 +75,7 @@ export function Welcome({ demo }: { demo: boolean }) {
     queryFn: async () => publicSitesSchema.parse(await (await fetch('/api/public-sites')).json()),
   });
   return (
-    <main className="grid min-h-full content-start gap-x-24 gap-y-10 px-6 py-12 md:grid-cols-[minmax(0,30rem)_22rem] md:content-center md:justify-center md:py-16">
+    <main className="grid min-h-full content-start gap-x-24 gap-y-10 px-6 py-12 md:grid-cols-[minmax(0,30rem)_22rem] md:justify-center md:py-[14vh]">
       <div className="grid content-start gap-5">
         <KiteMark dark />
         <h1 className="text-balance font-head text-[2.75rem] leading-[1.05] font-bold">
@@ -103,24 +103,11 @@ export function Welcome({ demo }: { demo: boolean }) {
             )}
           </div>
         )}
-        {open.data && open.data.length > 0 && (
-          <section aria-labelledby="open-sites" className="border-t border-line pt-5">
-            <h2 id="open-sites" className="text-base">
-              Sites open to everyone here
-            </h2>
-            <ul className="mt-1">
-              {open.data.map((site) => (
-                <li key={site.path}>
-                  <a className="link inline-block py-1" href={site.path}>
-                    {site.title}
-                  </a>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
       </div>
-      <section className="sheet-cut grid content-start gap-4 self-start bg-raised p-6" aria-labelledby="door">
+      <section
+        className="sheet-cut grid content-start gap-4 self-start bg-raised p-6 md:row-span-2"
+        aria-labelledby="door"
+      >
         <h2 id="door">{known ? 'Sign in' : 'Create an account'}</h2>
         {known ? <SignInForm onSignedIn={enter} /> : <NewAccountForm />}
         <p className="note">
@@ -130,6 +117,23 @@ export function Welcome({ demo }: { demo: boolean }) {
           </button>
         </p>
       </section>
+      {/* It arrives later, so it stands where it moves nothing that somebody is about to press. */}
+      {open.data && open.data.length > 0 && (
+        <section aria-labelledby="open-sites" className="border-t border-line pt-5 md:col-start-1">
+          <h2 id="open-sites" className="text-base">
+            Sites open to everyone here
+          </h2>
+          <ul className="mt-1">
+            {open.data.map((site) => (
+              <li key={site.path}>
+                <a className="link inline-block py-1" href={site.path}>
+                  {site.title}
+                </a>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
     </main>
   );
 }

@@ -1,8 +1,8 @@
 import { changeMaterial, changePage, changeSite, type Patch } from '#contract/sites.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
-import type { Part } from '#core/content/part.ts';
-import { partsChange } from '#core/content/parts-change.ts';
+import type { Part } from '#core/parts/parts.ts';
+import { partsChange } from '#core/parts/parts-change.ts';
 import type { Site } from '#core/content/site.ts';
 import { call, Refusal } from './call.ts';
 

@@ -34,6 +34,8 @@ interface SiteApi {
   /** Saves what is pending first, then runs a command and lays its patch over the copy. */
   run<P extends Patch>(command: () => Promise<P | null>): Promise<P | null>;
   setLive(live: Live): void;
+  /** Fetches what other tabs and devices did meanwhile; while something here is unsent, nothing is fetched over it. */
+  refresh(): Promise<void>;
   flush(): Promise<void>;
   /** Says that words are being typed which no change holds yet. */
   setTyping(typing: boolean): void;
@@ -203,6 +205,9 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
             run,
             setLive: (live) =>
               client.setQueryData<StudioSite>(key(id), (old) => (old ? { ...old, live } : old)),
+            refresh: async () => {
+              if (queue.unsent.length === 0) await query.refetch();
+            },
             flush: () => queue.flush(),
             setTyping,
             seen,

@@ -12,6 +12,7 @@ import { toast } from 'sonner';
 import { Refusal } from './call.ts';
 import { useSite } from './site-context.tsx';
 import { uploadFile } from './upload-file.ts';
+import { within } from './within.ts';
 
 export interface Upload {
   id: number;
@@ -44,6 +45,8 @@ export function useUploads(): Uploads {
 const atOnce = 4;
 /** A line that broke is tried again by itself this often, after this long. */
 const tries = 3;
+/** A browser that takes longer to keep a file does not hold up its sending. */
+const keepingMs = 2000;
 const pauseMs = 1500;
 
 export function UploadsProvider({ children }: { children: ReactNode }) {
@@ -68,10 +71,11 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
       if (running.current >= atOnce) await new Promise<void>((resolve) => waiting.current.push(resolve));
       running.current++;
       let material: string | null = null;
-      // Kept in this browser until it has arrived; where that is not possible, it is sent all the same.
-      const forget = await import('./kept-uploads.ts')
+      // Kept in this browser until it has arrived; where that is not possible, or slow, it is sent all the same.
+      const keeping = import('./kept-uploads.ts')
         .then(({ keepUpload }) => keepUpload(site, file))
         .catch(() => null);
+      await within(keepingMs, keeping);
       try {
         for (let attempt = 1; ; attempt++) {
           try {
@@ -101,7 +105,11 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
             message: error instanceof Refusal ? error.message : 'This file could not be sent. Try again.',
           });
       } finally {
-        await forget?.().catch(() => undefined);
+        // Kept only now, it is forgotten once it is.
+        await within(
+          keepingMs,
+          keeping.then((forget) => forget?.()),
+        ).catch(() => undefined);
         running.current--;
         aborts.current.delete(id);
         waiting.current.shift()?.();

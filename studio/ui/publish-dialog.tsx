@@ -1,11 +1,11 @@
 import { ExternalLink, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { pagesWithoutCredit } from '#core/check/pages-without-credit.ts';
 import { reaches } from '#core/content/height.ts';
 import { useSite } from '../api/site-context.tsx';
-import { AddressField } from '../rooms/share/address-field.tsx';
+import { AddressField } from './site-address-field.tsx';
 import { CopyLink } from './copy-link.tsx';
 import { DifferenceList } from './difference-list.tsx';
 import { HeightRow } from './height-control.tsx';
@@ -58,11 +58,16 @@ function PrivatePages({ open }: { open: boolean }) {
 
 /** Publish: what will change and for whom, then the progress, then the link to hand on. */
 export function PublishDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { state, changeSite, saving } = useSite();
+  const { state, changeSite, refresh, saving } = useSite();
   const { job, problem, start, cancel, reset } = usePublish();
   const [name, setName] = useState('');
   const [notYet, setNotYet] = useState<ReadonlySet<string>>(new Set());
   const focusBack = useFocusBack();
+  // What is decided here is decided on what stands now, whichever tab or device it came from.
+  const opened = useEffectEvent(() => void refresh());
+  useEffect(() => {
+    if (open) opened();
+  }, [open]);
   const { live, site } = state;
   const running = job?.state === 'running';
   const done = job?.state === 'done';

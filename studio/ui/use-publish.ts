@@ -7,7 +7,7 @@ const askEveryMs = 250;
 
 /** Publishes the site and follows it to its end. */
 export function usePublish() {
-  const { state, flush, setLive } = useSite();
+  const { state, flush, refresh, setLive } = useSite();
   const site = state.site.id;
   const [job, setJob] = useState<PublishJob | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -25,6 +25,8 @@ export function usePublish() {
         setJob(running);
       }
       if (running.live) setLive(running.live);
+      // Another tab may have lowered something while this one was publishing.
+      await refresh();
       if (running.state !== 'done') setProblem(running.message);
     } catch (error) {
       setJob(null);

@@ -8,7 +8,7 @@ import type { Page } from '#core/content/page.ts';
 import { suggestedMonths } from '#core/content/suggested-months.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
-import { TagField } from '../gather/tag-field.tsx';
+import { TagField } from '../../ui/tag-field.tsx';
 import { CoverField } from './cover-field.tsx';
 import { PeopleField } from './people-field.tsx';
 import { WhenFields } from './when-fields.tsx';

@@ -5,7 +5,7 @@ import type { Page } from '#core/content/page.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { HeightChip } from '../../ui/height-control.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
-import { PageState } from '../projects/page-state.tsx';
+import { PageState } from '../../ui/page-state.tsx';
 
 export const pageWidths = [
   { name: 'Desktop', px: null, icon: Monitor },

@@ -1,5 +1,8 @@
 import { seenBy } from '#core/access/seen-by.ts';
-import { seenPart } from '#core/access/seen-part.ts';
+import type { Id } from '#core/content/id.ts';
+import { isEmptyPart } from '#core/parts/is-empty-part.ts';
+import type { SeenPart } from '#core/parts/parts.ts';
+import { seenPart } from '#core/parts/seen-part.ts';
 import { draftPaths } from '#contract/material-paths.ts';
 import type { DocumentContent } from '#core/content/document.ts';
 import { creditsOf } from '#core/content/credits-of.ts';
@@ -11,7 +14,7 @@ import { type PageInput, pageInputs } from '#site/render/page-input.ts';
 
 /**
  * What the composed page is drawn from: the page as its maker sees it, with the studio's previews for pictures and
- * with the parts that are still empty, which no reader ever gets.
+ * with the parts that are still empty, which no reader ever gets, named in `bare`.
  *
  * @param contents what was read out of the page's documents, by the hash of their files
  */
@@ -19,19 +22,22 @@ export function composeInput(
   draft: Draft,
   page: Page,
   contents: ReadonlyMap<string, DocumentContent>,
-): PageInput | null {
+): { input: PageInput; bare: Id[] } | null {
   const view = seenBy(draft, { kind: 'maker' });
   if (!view) return null;
   const credits = creditsOf(materialsOn(page), new Map(draft.materials.map((one) => [one.id, one])));
+  const ofReaders = page.parts.map((part) => (isEmptyPart(part) ? null : seenPart(part, credits)));
   const withEmpty = {
     ...view,
     pages: view.pages.map((seen) =>
       seen.id === page.id
-        ? { ...seen, parts: page.parts.flatMap((part) => seenPart(part, credits) ?? []) }
+        ? // Where readers get nothing, the part itself stands for it; only its place is drawn.
+          { ...seen, parts: page.parts.map((part, at) => ofReaders[at] ?? (part as unknown as SeenPart)) }
         : seen,
     ),
   };
   const sources = draftSources(Object.values(view.materials), contents, draftPaths, '/');
   const found = pageInputs(withEmpty, sources).find(({ input }) => input.page.id === page.id);
-  return found ? { ...found.input, toRoot: '' } : null;
+  const bare = page.parts.filter((_, at) => ofReaders[at] === null).map(({ id }) => id);
+  return found ? { input: { ...found.input, toRoot: '' }, bare } : null;
 }

@@ -6,9 +6,10 @@ import { toast } from 'sonner';
 import { movePart } from '#contract/sites.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import { movedPart, placeAfter, standingBeside } from '#core/content/beside.ts';
+import { movedPart, placeAfter, standingBeside } from '#core/parts/beside.ts';
 import type { Opening, Page } from '#core/content/page.ts';
-import { materialsOf, type Part } from '#core/content/part.ts';
+import { materialsOf } from '#core/parts/materials-of.ts';
+import type { Part } from '#core/parts/parts.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { PageView } from '#site/components/page-view.tsx';
 import { type Slots, SlotsContext } from '#site/components/slots.ts';
@@ -30,7 +31,8 @@ import { ComposeSheets, type Sheet } from './compose-sheets.tsx';
 import { ComposedPart } from './composed-part.tsx';
 import { EditableLine } from './editable-line.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
-import { partDetail, partNames } from './part-words.ts';
+import { fetchAhead } from '../../parts/fetched.tsx';
+import { settingsOf } from '../../parts/parts.ts';
 import { ShareHandle } from './share-handle.tsx';
 import './site-look.css';
 import { Tail } from './tail.tsx';
@@ -38,11 +40,11 @@ import { kinds, nameOf, type Tied, TieLine } from './tie-line.tsx';
 import { TieString } from './tie-string.tsx';
 import { Tray } from './tray.tsx';
 import { FilesOver, placeAt, toPlace } from './use-drop-place.ts';
-import { useDocuments } from './use-documents.ts';
+import { useDocuments } from '../../materials/use-documents.ts';
 import { useParts } from './use-parts.ts';
 import { htmlOfPlainText, usePasting } from './use-pasting.ts';
 import { usePlacing } from './use-placing.ts';
-import type { WordsEditorProps } from './words-editor.tsx';
+import type { PartInPlaceProps } from '../../parts/part-settings.ts';
 
 /** Compose: one page, edited where it stands, in the site's own look. */
 export function Compose() {
@@ -88,7 +90,7 @@ function ComposePage({ page }: { page: Page }) {
   }, [page.parts, state.materials]);
   const contents = useDocuments(state.site.id, documents);
   // What did not change stays the same thing, so that one more letter draws one part again and not sixty.
-  const input = useShared(useMemo(() => composeInput(state, page, contents), [state, page, contents]));
+  const composed = useShared(useMemo(() => composeInput(state, page, contents), [state, page, contents]));
   const pageHeight = effectiveHeight(state, { page: page.id });
   const heights = useShared(
     page.parts.map((part) => effectiveHeight(state, { page: page.id, part: part.id })),
@@ -195,7 +197,7 @@ function ComposePage({ page }: { page: Page }) {
     moveTo: (part: string, to: string) => void moveTo(part, to),
     remove: parts.remove,
     tieAfter: (part: string) => setTyingAt(placeAfter(page.parts, placeOf(part))),
-    paste: (part: string, ...[html, files, intoWords]: Parameters<WordsEditorProps['onPaste']>) =>
+    paste: (part: string, ...[html, files, intoWords]: Parameters<PartInPlaceProps['onPaste']>) =>
       void paste({
         html,
         files,
@@ -228,6 +230,8 @@ function ComposePage({ page }: { page: Page }) {
       ?.focus({ preventScroll: true });
     return true;
   });
+  // The panels are fetched once the page stands, so that none has to be waited for.
+  useEffect(fetchAhead, []);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target instanceof Element ? event.target : null;
@@ -252,8 +256,8 @@ function ComposePage({ page }: { page: Page }) {
       run: () => tie(kind, after),
     })),
     ...page.parts.map((part, at) => ({
-      name: `Go to part ${at + 1}: ${partNames[part.kind]}`,
-      also: partDetail(part),
+      name: `Go to part ${at + 1}: ${settingsOf(part).name}`,
+      also: settingsOf(part).detail(part),
       run: () => selectAndShow(part.id),
     })),
   ]);
@@ -304,7 +308,7 @@ function ComposePage({ page }: { page: Page }) {
           effective={heights[at] ?? pageHeight}
           isBeside={typeof beside[at] === 'number'}
           mayBeBeside={at > 0 && typeof beside[at - 1] !== 'number' && typeof beside[at + 1] !== 'number'}
-          seen={seen}
+          bare={composed?.bare.includes(part.id) ?? true}
           shown={shown}
           selected={selected === part.id ? { page, clickedAt, others } : null}
           parts={parts}
@@ -331,7 +335,7 @@ function ComposePage({ page }: { page: Page }) {
       : selectedPart?.kind === 'gallery'
         ? 'in this gallery'
         : selectedPart
-          ? `after ${partNames[selectedPart.kind]}`
+          ? `after ${settingsOf(selectedPart).name}`
           : 'at the end';
   const px = pageWidths.find((one) => one.name === width)?.px;
   return (
@@ -358,7 +362,7 @@ function ComposePage({ page }: { page: Page }) {
             />
             <div className="compose-page">
               <div className="page-sheet" style={px ? { maxWidth: px } : undefined} data-width={width}>
-                {input ? (
+                {composed ? (
                   <FilesOver value={filesOver}>
                     <SlotsContext value={slots}>
                       <div
@@ -368,7 +372,7 @@ function ComposePage({ page }: { page: Page }) {
                           if (link && !link.closest('.studio-ui')) event.preventDefault();
                         }}
                       >
-                        <PageView input={input} within />
+                        <PageView input={composed.input} within />
                       </div>
                     </SlotsContext>
                   </FilesOver>

@@ -1,15 +1,12 @@
 import { memo, type ReactNode } from 'react';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
-import type { SeenPart } from '#core/access/seen-by.ts';
 import type { Page } from '#core/content/page.ts';
-import { isEmptyPart, type Part } from '#core/content/part.ts';
+import type { Part } from '#core/parts/parts.ts';
 import type { Point } from '../../ui/drop-files.tsx';
-import { GalleryHint } from './gallery-hint.tsx';
+import type { PartInPlaceProps } from '../../parts/part-settings.ts';
+import { settingsOf } from '../../parts/parts.ts';
 import { PartFrame } from './part-frame.tsx';
-import { PartPanel } from './part-panel.tsx';
-import { emptyWords } from './part-words.ts';
 import type { PartSteps } from './use-parts.ts';
-import { WordsEditor, type WordsEditorProps } from './words-editor.tsx';
 
 /** What can be done from a part; the same functions at each drawing. */
 export interface ComposeActions {
@@ -19,7 +16,7 @@ export interface ComposeActions {
   moveBy: (part: string, by: number) => void;
   moveTo: (part: string, page: string) => void;
   tieAfter: (part: string) => void;
-  paste: (part: string, ...pasted: Parameters<WordsEditorProps['onPaste']>) => void;
+  paste: (part: string, ...pasted: Parameters<PartInPlaceProps['onPaste']>) => void;
 }
 
 export interface ComposedPartProps {
@@ -29,9 +26,9 @@ export interface ComposedPartProps {
   effective: EffectiveHeight;
   isBeside: boolean;
   mayBeBeside: boolean;
-  /** The part as readers get it. */
-  seen: SeenPart;
-  /** That part drawn. */
+  /** Readers get nothing of it yet. */
+  bare: boolean;
+  /** The part drawn as readers get it. */
   shown: ReactNode;
   /** Set while the part is selected; what is worked out for it then is not worked out for the others. */
   selected: {
@@ -47,7 +44,7 @@ export interface ComposedPartProps {
 
 /** A part on the page being composed: as readers see it, with what its maker can do to it. */
 export const ComposedPart = memo(function ComposedPart(props: ComposedPartProps) {
-  const { part, at, count, seen, shown, selected, parts, actions } = props;
+  const { part, at, count, bare, shown, selected, parts, actions } = props;
   const common = {
     part,
     at,
@@ -68,31 +65,32 @@ export const ComposedPart = memo(function ComposedPart(props: ComposedPartProps)
     onMoveTo: (to: string) => actions.moveTo(part.id, to),
     onHeight: (height: Part['height']) => parts.change({ ...part, height }),
   };
-  if (part.kind === 'words' && selected)
+  const { InPlace, Panel, Tools, empty } = settingsOf(part);
+  const drawn = bare ? <p className="part-empty">{part.prompt ?? empty}</p> : shown;
+  if (InPlace && selected)
     return (
-      <WordsEditor
-        text={part.text}
+      <InPlace
+        part={part}
         at={selected.clickedAt}
+        onChange={parts.change}
+        onTie={() => actions.tieAfter(part.id)}
         onPaste={(...pasted) => actions.paste(part.id, ...pasted)}
-        onSlash={() => actions.tieAfter(part.id)}
-        onChange={(text) => parts.change({ ...part, text })}
       >
-        {(tools, words) => (
+        {(tools, edited) => (
           <PartFrame {...common} tools={tools}>
-            {words}
+            {edited ?? drawn}
           </PartFrame>
         )}
-      </WordsEditor>
+      </InPlace>
     );
-  const bare = isEmptyPart(part) || (seen.kind === 'credits' && seen.credits.length === 0);
   return (
     <PartFrame
       {...common}
-      tools={part.kind === 'gallery' && selected && <GalleryHint part={part} />}
+      tools={Tools && selected && <Tools part={part} />}
       panel={
-        selected &&
-        part.kind !== 'words' && (
-          <PartPanel
+        Panel &&
+        selected && (
+          <Panel
             part={part}
             page={selected.page}
             onChange={parts.change}
@@ -104,7 +102,7 @@ export const ComposedPart = memo(function ComposedPart(props: ComposedPartProps)
         )
       }
     >
-      {bare ? <p className="part-empty">{part.prompt ?? emptyWords[part.kind]}</p> : shown}
+      {drawn}
     </PartFrame>
   );
 });

@@ -6,8 +6,8 @@ import { materialsOn } from '#core/content/materials-on.ts';
 import { noCover, type Cover, type Page } from '#core/content/page.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
-import { FocusFields, FocusStage, middle } from '../gather/fixes/focus-point.tsx';
-import { PickMaterials } from './pick-materials.tsx';
+import { FocusFields, FocusStage, middle } from '../../materials/fixes/focus-point.tsx';
+import { PickMaterials } from '../../materials/pick-materials.tsx';
 
 /** The picture that stands for a page on the wall and where a link to it is shown, and the point of it that is kept. */
 export function CoverField({ page }: { page: Page }) {

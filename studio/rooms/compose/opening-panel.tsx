@@ -1,7 +1,7 @@
 import { ImagePlus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Opening } from '#core/content/page.ts';
-import { PictureList } from './picture-list.tsx';
+import { PictureList } from '../../materials/picture-list.tsx';
 import { useDropPlace } from './use-drop-place.ts';
 
 const layouts = [

@@ -4,10 +4,10 @@ import type { ReactNode } from 'react';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
 import type { Height } from '#core/content/height.ts';
 import type { Page } from '#core/content/page.ts';
-import type { Part } from '#core/content/part.ts';
-import { takesMore } from '#core/content/with-materials.ts';
+import type { Part } from '#core/parts/parts.ts';
+import { takesMore } from '#core/parts/with-materials.ts';
 import { HeightRow } from '../../ui/height-control.tsx';
-import { partNames } from './part-words.ts';
+import { settingsOf } from '../../parts/parts.ts';
 import { useDropPlace } from './use-drop-place.ts';
 
 interface PartFrameProps {
@@ -58,7 +58,7 @@ export function PartFrame(props: PartFrameProps) {
     onMoveTo,
   } = props;
   const { place } = useDropPlace(`part ${part.id}`, takesMore(part));
-  const name = partNames[part.kind];
+  const name = settingsOf(part).name;
   return (
     <div {...place} id={`part-${part.id}`} className={`part ${selected ? 'sel' : ''}`} data-kind={part.kind}>
       {selected && (

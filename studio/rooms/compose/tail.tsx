@@ -1,18 +1,18 @@
-import { closestCenter, DndContext } from '@dnd-kit/core';
-import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { useSortingSensors } from '../../ui/use-sorting-sensors.ts';
 import { GripVertical, Plus } from 'lucide-react';
 import { memo } from 'react';
-import { movedPart, standingBeside } from '#core/content/beside.ts';
+import { movedPart, standingBeside } from '#core/parts/beside.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
-import type { Part } from '#core/content/part.ts';
+import type { Part } from '#core/parts/parts.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Bow } from '../../ui/bow.tsx';
+import { Sortable } from '../../ui/sortable.tsx';
 import { useShared } from '../../ui/use-shared.ts';
 import type { ComposeActions } from './composed-part.tsx';
-import { editedSince, legend, partDetail, partNames, partState, type PartState } from './part-words.ts';
+import { editedSince, legend, partState, type PartState } from '../../parts/part-state.ts';
+import { settingsOf } from '../../parts/parts.ts';
 
 function Sign({ state }: { state: PartState }) {
   return (
@@ -110,14 +110,14 @@ const PartBow = memo(function PartBow({
         }}
       >
         <Bow chosen={selected} className={at % 2 ? 'tilt' : ''} />
-        <b>{partNames[part.kind]}</b>
-        <span>{[beside && 'beside it', partDetail(part)].filter(Boolean).join(', ')}</span>
+        <b>{settingsOf(part).name}</b>
+        <span>{[beside && 'beside it', settingsOf(part).detail(part)].filter(Boolean).join(', ')}</span>
         <Sign state={partState(part, materials, edited)} />
       </button>
       <button
         type="button"
         className="grip"
-        aria-label={`Move ${partNames[part.kind]}, part ${at + 1}`}
+        aria-label={`Move ${settingsOf(part).name}, part ${at + 1}`}
         {...attributes}
         {...listeners}
       >
@@ -133,7 +133,6 @@ export function Tail(props: TailProps) {
   const { live } = useSite().state;
   const waits = live.waiting.find((one) => one.page === page.id);
   const isLive = live.release !== null && waits?.kind !== 'added';
-  const sensors = useSortingSensors();
   const { parts } = page;
   const beside = standingBeside(parts);
   const ids = useShared(parts.map(({ id }) => id));
@@ -152,53 +151,45 @@ export function Tail(props: TailProps) {
           vectorEffect="non-scaling-stroke"
         />
       </svg>
-      <DndContext
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={({ active, over }) => {
-          if (!over || active.id === over.id) return;
-          move(
-            parts.findIndex(({ id }) => id === active.id),
-            parts.findIndex(({ id }) => id === over.id),
-          );
-        }}
+      <Sortable
+        ids={ids}
+        nameOf={(at) => (parts[at] ? `${settingsOf(parts[at]).name}, part ${at + 1}` : '')}
+        onMove={move}
       >
-        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol>
-            <li className={selected === 'opening' ? 'sel' : ''}>
-              <button
-                type="button"
-                className="bow-line"
-                aria-current={selected === 'opening' || undefined}
-                onClick={() => actions.show('opening')}
-              >
-                <Bow chosen={selected === 'opening'} />
-                <b>Opening</b>
-                <span>
-                  {page.opening.pictures.length === 0
-                    ? 'words'
-                    : page.opening.layout === 'full'
-                      ? 'full picture'
-                      : page.opening.layout}
-                </span>
-                {isLive && waits?.opening && <Sign state={editedSince} />}
-              </button>
-            </li>
-            {parts.map((part, at) => (
-              <PartBow
-                key={part.id}
-                part={part}
-                at={at}
-                materials={materials}
-                selected={selected === part.id}
-                beside={typeof beside[at] === 'number'}
-                edited={isLive && (waits?.parts.includes(part.id) ?? false)}
-                actions={actions}
-              />
-            ))}
-          </ol>
-        </SortableContext>
-      </DndContext>
+        <ol>
+          <li className={selected === 'opening' ? 'sel' : ''}>
+            <button
+              type="button"
+              className="bow-line"
+              aria-current={selected === 'opening' || undefined}
+              onClick={() => actions.show('opening')}
+            >
+              <Bow chosen={selected === 'opening'} />
+              <b>Opening</b>
+              <span>
+                {page.opening.pictures.length === 0
+                  ? 'words'
+                  : page.opening.layout === 'full'
+                    ? 'full picture'
+                    : page.opening.layout}
+              </span>
+              {isLive && waits?.opening && <Sign state={editedSince} />}
+            </button>
+          </li>
+          {parts.map((part, at) => (
+            <PartBow
+              key={part.id}
+              part={part}
+              at={at}
+              materials={materials}
+              selected={selected === part.id}
+              beside={typeof beside[at] === 'number'}
+              edited={isLive && (waits?.parts.includes(part.id) ?? false)}
+              actions={actions}
+            />
+          ))}
+        </ol>
+      </Sortable>
       <button type="button" className="tail-tie" onClick={onTie}>
         <Plus size={14} aria-hidden="true" />
         <span>Tie something at the end</span>

@@ -1,27 +1,14 @@
-import { Plus, X } from 'lucide-react';
+import { PanelsTopLeft, Plus, X } from 'lucide-react';
 import { memo, useState } from 'react';
-import type { PartKind } from '#core/content/part.ts';
-import { partNames } from './part-words.ts';
+import type { PartKind } from '#core/parts/parts.ts';
+import { offeredKinds, partSettings } from '../../parts/parts.ts';
 import { useDropPlace } from './use-drop-place.ts';
 
 export type Tied = PartKind | 'side-by-side';
-export const nameOf = (kind: Tied): string => (kind === 'side-by-side' ? 'Side by side' : partNames[kind]);
-export const kinds: readonly Tied[] = [
-  'words',
-  'picture',
-  'gallery',
-  'evidence',
-  'reflection',
-  'quote',
-  'side-by-side',
-  'compare',
-  'document',
-  'clip',
-  'sound',
-  'link',
-  'credits',
-  'contact',
-];
+export const nameOf = (kind: Tied): string =>
+  kind === 'side-by-side' ? 'Side by side' : partSettings[kind].name;
+const iconOf = (kind: Tied) => (kind === 'side-by-side' ? PanelsTopLeft : partSettings[kind].icon);
+export const kinds: readonly Tied[] = [...offeredKinds, 'side-by-side'];
 
 interface TieLineProps {
   at: number;
@@ -75,16 +62,20 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
       <span id={`tie-${at}-first`} className="sr-only" role="status">
         {offered[0] ? `Enter ties ${nameOf(offered[0])}` : 'No part is called that'}
       </span>
-      {offered.map((kind, n) => (
-        <button
-          key={kind}
-          type="button"
-          className={n === 0 && wanted !== '' ? 'btn sm first' : 'btn sm'}
-          onClick={() => tie(kind)}
-        >
-          {nameOf(kind)}
-        </button>
-      ))}
+      {offered.map((kind, n) => {
+        const Icon = iconOf(kind);
+        return (
+          <button
+            key={kind}
+            type="button"
+            className={n === 0 && wanted !== '' ? 'btn sm first' : 'btn sm'}
+            onClick={() => tie(kind)}
+          >
+            <Icon size={15} aria-hidden="true" />
+            {nameOf(kind)}
+          </button>
+        );
+      })}
       {offered.length === 0 && <span className="note">No part is called that.</span>}
       <button
         type="button"

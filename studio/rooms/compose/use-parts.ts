@@ -1,15 +1,17 @@
 import { toast } from 'sonner';
 import { closeNow, shownNow } from '#contract/sites.ts';
 import type { Material } from '#core/content/material.ts';
-import { placeAfter } from '#core/content/beside.ts';
-import { newPart } from '#core/content/new-part.ts';
+import { placeAfter } from '#core/parts/beside.ts';
+import { copyOfPart } from '#core/parts/copy-of-part.ts';
+import { heldIn } from '#core/parts/held-in.ts';
+import { newPart } from '#core/parts/new-part.ts';
 import type { Page } from '#core/content/page.ts';
-import type { Part, PartKind } from '#core/content/part.ts';
-import { partsFor } from '#core/content/parts-for.ts';
+import type { Part, PartKind } from '#core/parts/parts.ts';
+import { partsFor } from '#core/parts/parts-for.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useStable } from '../../ui/use-stable.ts';
-import { partNames } from './part-words.ts';
+import { settingsOf } from '../../parts/parts.ts';
 
 const newId = () => crypto.randomUUID().slice(0, 13);
 
@@ -27,14 +29,14 @@ export function useParts({ id: pageId }: Pick<Page, 'id'>) {
     const [first] = made;
     set(
       [...partsNow().slice(0, at), ...made, ...partsNow().slice(at)],
-      made.length === 1 && first ? `${partNames[first.kind]} tied` : `${made.length} parts tied`,
+      made.length === 1 && first ? `${settingsOf(first).name} tied` : `${made.length} parts tied`,
       `insert ${first?.id ?? ''}`,
     );
     return first?.id ?? '';
   };
   /** Where readers can see it, the notice also offers to take it from them at once. */
   const tellTakenOff = async (part: Part) => {
-    const said = `${partNames[part.kind]} taken off.`;
+    const said = `${settingsOf(part).name} taken off.`;
     const params = { site: now().site.id };
     const things = [part.id];
     const shown = await call(shownNow, { params, body: { things } }).catch(() => null);
@@ -50,16 +52,20 @@ export function useParts({ id: pageId }: Pick<Page, 'id'>) {
       },
     });
   };
+  const heightsIn = (part: Part) =>
+    JSON.stringify([part, ...heldIn(part)].map(({ id, height }) => [id, height]));
   return useStable({
     /** Changes one part; quick successive changes of the same kind are one step of undo. */
     change: (part: Part) => {
       const list = partsNow();
+      const was = list.find(({ id }) => id === part.id);
       // Taken off or moved away meanwhile: there is nothing to change any more.
-      if (list.some(({ id }) => id === part.id))
+      if (was)
         set(
           list.map((one) => (one.id === part.id ? part : one)),
-          partNames[part.kind],
-          `part ${part.id}`,
+          settingsOf(part).name,
+          // Who may have it is a step of its own: nobody takes it back along with a word.
+          heightsIn(was) === heightsIn(part) ? `part ${part.id}` : `height ${part.id} ${Date.now()}`,
         );
     },
     order: (parts: Part[], moved: string) => set(parts, 'Order of parts', `order ${moved} ${Date.now()}`),
@@ -103,15 +109,14 @@ export function useParts({ id: pageId }: Pick<Page, 'id'>) {
       const at = partsNow().findIndex((one) => one.id === id);
       const part = partsNow()[at];
       if (!part) return id;
-      const { beside: _, ...alone } = part;
-      return insert([{ ...alone, id: newId() }], placeAfter(partsNow(), at));
+      return insert([copyOfPart(part, newId)], placeAfter(partsNow(), at));
     },
     remove: (id: string) => {
       const part = partsNow().find((one) => one.id === id);
       if (!part) return;
       set(
         partsNow().filter((one) => one.id !== id),
-        `${partNames[part.kind]} taken off`,
+        `${settingsOf(part).name} taken off`,
         `remove ${id}`,
       );
       void tellTakenOff(part);

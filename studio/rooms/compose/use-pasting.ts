@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { toast } from 'sonner';
 import { addPictureFromWeb } from '#contract/sites.ts';
-import type { Part } from '#core/content/part.ts';
+import type { Part } from '#core/parts/parts.ts';
 import type { Block } from '#core/content/rich-text.ts';
 import { partsFromPieces } from '#core/words/parts-from-pieces.ts';
 import { call, Refusal } from '../../api/call.ts';

@@ -1,6 +1,6 @@
-import { placeAfter } from '#core/content/beside.ts';
+import { placeAfter } from '#core/parts/beside.ts';
 import type { Opening, Page } from '#core/content/page.ts';
-import { withMaterials } from '#core/content/with-materials.ts';
+import { withMaterials } from '#core/parts/with-materials.ts';
 import { useSite } from '../../api/site-context.tsx';
 import type { PartSteps } from './use-parts.ts';
 

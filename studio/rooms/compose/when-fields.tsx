@@ -1,7 +1,7 @@
 import type { CaseFacts } from '#core/content/case-facts.ts';
 import { partialDateInWords, readPartialDate } from '#core/content/partial-date.ts';
 import { timeSpan } from '#core/content/time-span.ts';
-import { DateField } from '../gather/date-field.tsx';
+import { DateField } from '../../ui/date-field.tsx';
 
 interface WhenFieldsProps {
   facts: CaseFacts;

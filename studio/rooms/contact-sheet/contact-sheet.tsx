@@ -6,7 +6,7 @@ import { makeContactSheet } from '#contract/sites.ts';
 import { homes } from '#core/content/group-materials.ts';
 import type { Material } from '#core/content/material.ts';
 import { byRank, type Page } from '#core/content/page.ts';
-import type { PartOf } from '#core/content/part.ts';
+import type { PartOf } from '#core/parts/parts.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { frames } from '#core/gallery/row-shares.ts';
 import { call } from '../../api/call.ts';

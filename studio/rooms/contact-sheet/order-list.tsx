@@ -1,10 +1,9 @@
-import { closestCenter, DndContext } from '@dnd-kit/core';
-import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { arrayMove, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { useSortingSensors } from '../../ui/use-sorting-sensors.ts';
 import { GripVertical } from 'lucide-react';
 import type { Material } from '#core/content/material.ts';
 import { materialName } from '../../ui/material-picture.tsx';
+import { Sortable } from '../../ui/sortable.tsx';
 
 function Line({ material, at }: { material: Material; at: number }) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: material.id });
@@ -39,28 +38,22 @@ export function OrderList({
   pictures: readonly Material[];
   onOrder: (ids: string[]) => void;
 }) {
-  const sensors = useSortingSensors();
   const ids = pictures.map(({ id }) => id);
   const dated = pictures.filter(({ takenOn }) => takenOn !== null).length;
   return (
     <section className="sheet-order">
       <h2 className="sheet-head">In this order</h2>
-      <DndContext
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={({ active, over }) => {
-          if (over && active.id !== over.id)
-            onOrder(arrayMove(ids, ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
-        }}
+      <Sortable
+        ids={ids}
+        nameOf={(at) => (pictures[at] ? materialName(pictures[at]) : '')}
+        onMove={(from, to) => onOrder(arrayMove(ids, from, to))}
       >
-        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol>
-            {pictures.map((material, at) => (
-              <Line key={material.id} material={material} at={at} />
-            ))}
-          </ol>
-        </SortableContext>
-      </DndContext>
+        <ol>
+          {pictures.map((material, at) => (
+            <Line key={material.id} material={material} at={at} />
+          ))}
+        </ol>
+      </Sortable>
       {dated > 1 && (
         <button
           type="button"

@@ -1,5 +1,5 @@
 import type { Note, Reason } from '#core/gallery/contact-sheet.ts';
-import { warningNames } from '../gather/warning-words.ts';
+import { warningNames } from '../../materials/warning-words.ts';
 
 /** Why a picture is proposed, in a few words. */
 export function reasonWords(reason: Reason): string {

@@ -5,7 +5,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { RecordVoice } from './record-voice.tsx';
 import { TakePicture } from './take-picture.tsx';
-import { WriteLink } from './write-link.tsx';
+import { WriteLink } from '../../materials/write-link.tsx';
 import { WriteNote } from './write-note.tsx';
 
 /** Gathers what is no file yet: what stands before the camera, what is said, where something is, what comes to mind. */

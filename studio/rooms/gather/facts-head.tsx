@@ -5,8 +5,8 @@ import type { Material } from '#core/content/material.ts';
 import { WordsView } from '#site/components/words-view.tsx';
 import { useSite } from '../../api/site-context.tsx';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
-import { useDocuments } from '../compose/use-documents.ts';
-import { FixDialog } from './fixes/fix-dialog.tsx';
+import { useDocuments } from '../../materials/use-documents.ts';
+import { FixDialog } from '../../materials/fixes/fix-dialog.tsx';
 
 /** A document's own words, to be read where it is gathered. */
 function OwnWords({ material }: { material: Material }) {

@@ -8,10 +8,10 @@ import { mine, type Provenance } from '#core/content/provenance.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useFocusBack } from '../../ui/use-focus-back.ts';
-import { DateField } from './date-field.tsx';
+import { DateField } from '../../ui/date-field.tsx';
 import { ProjectField } from './project-field.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
-import { TagField } from './tag-field.tsx';
+import { TagField } from '../../ui/tag-field.tsx';
 
 /** Facts of several materials at once. Only what is touched here is changed; one undo takes all of it back. */
 export function FactsOfMany({ materials, onClose }: { materials: readonly Material[]; onClose: () => void }) {

@@ -22,7 +22,7 @@ import { FactsOfMany } from './facts-of-many.tsx';
 import { Sorting } from './sorting.tsx';
 import { useFound } from './use-found.ts';
 import { Wall } from './wall.tsx';
-import { useLooks } from './use-looks.ts';
+import { useLooks } from '../../materials/use-looks.ts';
 import { Meter } from './meter.tsx';
 import { MaterialFacts } from './material-facts.tsx';
 

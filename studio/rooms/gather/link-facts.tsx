@@ -6,7 +6,7 @@ import type { MaterialOf } from '#core/content/material.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
-import { linkSentence } from './link-words.ts';
+import { linkSentence } from '../../materials/link-words.ts';
 
 /** Where a link leads, how readers get it, and another look at the page. */
 export function LinkFactsOf({ link }: { link: MaterialOf<'link'> }) {

@@ -5,18 +5,18 @@ import type { Warning } from '#core/gallery/picture-quality.ts';
 import { whereUsed } from '#core/content/where-used.ts';
 import { slideFormats } from '#core/content/document.ts';
 import type { Material, MaterialContent } from '#core/content/material.ts';
-import { warningSentences } from './warning-words.ts';
+import { warningSentences } from '../../materials/warning-words.ts';
 import { ClipStill } from './clip-still.tsx';
 import { FactsHead } from './facts-head.tsx';
 import { LinkFactsOf } from './link-facts.tsx';
 import { NoteWords } from './note-words.tsx';
-import { DateField } from './date-field.tsx';
+import { DateField } from '../../ui/date-field.tsx';
 import { ProjectField } from './project-field.tsx';
 import { TranscriptField } from './transcript-field.tsx';
 import { ReplaceFile } from './replace-file.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
-import { TagField } from './tag-field.tsx';
-import { TitleField } from './title-field.tsx';
+import { TagField } from '../../ui/tag-field.tsx';
+import { MaterialWords } from '../../materials/material-words.tsx';
 import { useSite } from '../../api/site-context.tsx';
 import { duration } from '../../ui/kind-names.ts';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
@@ -45,48 +45,6 @@ function measure(material: Material): string {
       return words === 1 ? '1 word' : `${words} words`;
     }
   }
-}
-
-/** Title, caption and alt text of a picture, used here and wherever the picture is placed. */
-export function MaterialWords({ material, brief = false }: { material: Material; brief?: boolean }) {
-  const { changeMaterial } = useSite();
-  const change = (field: 'title' | 'caption' | 'alt', value: string) =>
-    changeMaterial(
-      material.id,
-      { [field]: value },
-      `Words of ${materialName(material)}`,
-      `${material.id} ${field}`,
-    );
-  return (
-    <>
-      {!brief && <TitleField title={material.title} onChange={(title) => change('title', title)} />}
-      <label className="field">
-        <span className="field-name">Caption</span>
-        <textarea
-          className="input"
-          rows={2}
-          value={material.caption}
-          maxLength={600}
-          onChange={(event) => change('caption', event.target.value)}
-        />
-      </label>
-      {/* A link's still stands beside its title, so it has nothing more to say. */}
-      {material.kind !== 'link' && (
-        <label className="field">
-          <span className="field-name">
-            Alt text <em>for people who can’t see it</em>
-          </span>
-          <textarea
-            className="input"
-            rows={2}
-            value={material.alt}
-            maxLength={600}
-            onChange={(event) => change('alt', event.target.value)}
-          />
-        </label>
-      )}
-    </>
-  );
 }
 
 /** Everything known about one material, at the side of Gather. */

@@ -1,5 +1,5 @@
 import type { MaterialContent, MaterialOf } from '#core/content/material.ts';
-import { TitleField } from './title-field.tsx';
+import { TitleField } from '../../materials/title-field.tsx';
 
 /** What a note says, and what it is called. */
 export function NoteWords({

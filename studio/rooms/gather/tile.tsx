@@ -7,7 +7,7 @@ import { kindLabel, kindNames } from '../../ui/kind-names.ts';
 import { hasPicture, materialName, MaterialPicture } from '../../ui/material-picture.tsx';
 import { TileTitle } from './tile-title.tsx';
 import { tileRatio } from './wall-lines.ts';
-import { warningNames } from './warning-words.ts';
+import { warningNames } from '../../materials/warning-words.ts';
 
 export interface TileProps {
   material: Material;

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useTypedIn } from '../../api/use-typed-in.ts';
-import { WriteDialog } from './write-dialog.tsx';
+import { WriteDialog } from '../../materials/write-dialog.tsx';
 
 /** Gathers a note: a decision, a question, what somebody said. */
 export function WriteNote({

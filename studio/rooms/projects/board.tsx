@@ -1,11 +1,10 @@
-import { closestCenter, DndContext } from '@dnd-kit/core';
-import { rectSortingStrategy, SortableContext } from '@dnd-kit/sortable';
-import { useSortingSensors } from '../../ui/use-sorting-sensors.ts';
+import { rectSortingStrategy } from '@dnd-kit/sortable';
 import { type CSSProperties, type ReactNode, useCallback, useState } from 'react';
 import { groupProjects, type ProjectGrouping } from '#core/content/group-projects.ts';
 import type { Page } from '#core/content/page.ts';
 import { rankAt } from '#core/content/rank-at.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { Sortable } from '../../ui/sortable.tsx';
 import { Hanging } from './hanging.tsx';
 
 /** A cord across the board, from which one row hangs. */
@@ -54,7 +53,6 @@ interface BoardProps {
 /** The projects on their cords: in one order that readers get too, or in groups to look through. */
 export function Board({ projects, by, end }: BoardProps) {
   const { changePage } = useSite();
-  const sensors = useSortingSensors();
   const move = (from: number, to: number) => {
     const page = projects[from];
     if (!page || to < 0 || to >= projects.length || from === to) return;
@@ -66,40 +64,38 @@ export function Board({ projects, by, end }: BoardProps) {
   const ids = projects.map(({ id }) => id);
   const groups = groupProjects(projects, by);
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={({ active, over }) => {
-        if (over) move(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
-      }}
+    <Sortable
+      ids={ids}
+      nameOf={(at) => projects[at]?.title ?? ''}
+      onMove={move}
+      strategy={rectSortingStrategy}
+      disabled={by !== 'none'}
     >
-      <SortableContext items={ids} strategy={rectSortingStrategy} disabled={by !== 'none'}>
-        {groups.map(({ name, projects: members }, group) => (
-          <section key={name} className="board-group" aria-label={by === 'none' ? 'All projects' : undefined}>
-            {by !== 'none' && <h2 className="board-head">{name || unnamed[by]}</h2>}
-            <ul
-              className="wall"
-              ref={group === 0 ? watchColumns : undefined}
-              style={{ '--columns': columns } as CSSProperties}
-            >
-              {members.map((page, place) => {
-                const at = ids.indexOf(page.id);
-                const free = by === 'none';
-                return (
-                  <Hanging
-                    key={page.id}
-                    page={page}
-                    cord={place % columns === 0 ? <Cord /> : null}
-                    onEarlier={free && at > 0 ? () => move(at, at - 1) : null}
-                    onLater={free && at < ids.length - 1 ? () => move(at, at + 1) : null}
-                  />
-                );
-              })}
-              {group === groups.length - 1 && end(members.length % columns === 0 ? <Cord /> : null)}
-            </ul>
-          </section>
-        ))}
-      </SortableContext>
-    </DndContext>
+      {groups.map(({ name, projects: members }, group) => (
+        <section key={name} className="board-group" aria-label={by === 'none' ? 'All projects' : undefined}>
+          {by !== 'none' && <h2 className="board-head">{name || unnamed[by]}</h2>}
+          <ul
+            className="wall"
+            ref={group === 0 ? watchColumns : undefined}
+            style={{ '--columns': columns } as CSSProperties}
+          >
+            {members.map((page, place) => {
+              const at = ids.indexOf(page.id);
+              const free = by === 'none';
+              return (
+                <Hanging
+                  key={page.id}
+                  page={page}
+                  cord={place % columns === 0 ? <Cord /> : null}
+                  onEarlier={free && at > 0 ? () => move(at, at - 1) : null}
+                  onLater={free && at < ids.length - 1 ? () => move(at, at + 1) : null}
+                />
+              );
+            })}
+            {group === groups.length - 1 && end(members.length % columns === 0 ? <Cord /> : null)}
+          </ul>
+        </section>
+      ))}
+    </Sortable>
   );
 }

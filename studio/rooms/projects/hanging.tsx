@@ -17,7 +17,7 @@ import { HeightChip } from '../../ui/height-control.tsx';
 import { useDeleting } from '../../ui/use-deleting.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { needInWords } from './need-words.ts';
-import { PageState } from './page-state.tsx';
+import { PageState } from '../../ui/page-state.tsx';
 
 interface HangingProps {
   page: Page;

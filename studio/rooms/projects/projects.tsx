@@ -4,7 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import { createProject } from '#contract/sites.ts';
 import { type ProjectGrouping, projectGroupings } from '#core/content/group-projects.ts';
 import { byRank } from '#core/content/page.ts';
-import { type StarterKey, starterKeys, starters } from '#core/content/starters.ts';
+import { type StarterKey, starterKeys, starters } from '#core/parts/starters.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';

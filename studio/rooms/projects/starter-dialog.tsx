@@ -1,9 +1,10 @@
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
-import { type StarterKey, starterKeys, starters } from '#core/content/starters.ts';
-import { Bow } from '../../ui/bow.tsx';
-import { partNames } from '../compose/part-words.ts';
+import { type StarterKey, starterKeys, starters } from '#core/parts/starters.ts';
+import { fetched } from '../../parts/fetched.tsx';
+
+const StarterTail = fetched(() => import('./starter-tail.tsx').then((module) => module.StarterTail));
 
 interface StarterDialogProps {
   onStart: (starter: StarterKey) => void;
@@ -48,26 +49,7 @@ export function StarterDialog({ onStart, children }: StarterDialogProps) {
                 </label>
               ))}
             </fieldset>
-            <ol
-              className="starter-tail"
-              aria-label={`Parts of the outline for ${starter.name.toLowerCase()}`}
-              // It scrolls: the keyboard must reach its end.
-              // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-              tabIndex={0}
-            >
-              {starter.parts.map(({ kind, prompt, beside, questions }, at) => (
-                <li key={at} data-beside={beside || undefined}>
-                  <Bow className={at % 2 ? 'tilt' : ''} />
-                  <span>
-                    <b>
-                      {partNames[kind]}
-                      {beside && ', beside it'}
-                    </b>
-                    <small>{questions ? questions.join(' ') : prompt}</small>
-                  </span>
-                </li>
-              ))}
-            </ol>
+            <StarterTail starter={starter} />
           </div>
           <p className="mt-4">
             <button

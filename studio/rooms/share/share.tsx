@@ -13,7 +13,7 @@ import { HeightRow } from '../../ui/height-control.tsx';
 import { HeightGauge } from '../../ui/height-gauge.tsx';
 import { liveWords, nothingWaits } from '../../ui/live-words.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
-import { AddressField } from './address-field.tsx';
+import { AddressField } from '../../ui/site-address-field.tsx';
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 

@@ -1,0 +1,6 @@
+import type { Id } from '../content/id.ts';
+import { isKnownPart, type Part, rulesOf, type SeenPart } from './parts.ts';
+
+/** The materials a part shows, in reading order; of a part as its maker has it or as readers get it. */
+export const materialsOf = (part: Part | SeenPart): Id[] =>
+  isKnownPart(part) ? rulesOf(part).materials(part) : [];

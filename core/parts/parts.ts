@@ -1,0 +1,69 @@
+import { z } from 'zod';
+import { clip } from './clip.ts';
+import { compare } from './compare.ts';
+import { contact } from './contact.ts';
+import { credits } from './credits.ts';
+import { document } from './document.ts';
+import { evidence } from './evidence.ts';
+import { gallery } from './gallery.ts';
+import { link } from './link.ts';
+import type { PartBase } from './part-base.ts';
+import type { PartRules } from './part-rules.ts';
+import { picture } from './picture.ts';
+import { quote } from './quote.ts';
+import { reflection } from './reflection.ts';
+import { sound } from './sound.ts';
+import { table } from './table.ts';
+import { words } from './words.ts';
+
+/** Every kind of part there is. */
+export const partKinds = {
+  words,
+  picture,
+  gallery,
+  document,
+  sound,
+  clip,
+  link,
+  quote,
+  compare,
+  evidence,
+  reflection,
+  credits,
+  contact,
+  table,
+};
+type Kinds = typeof partKinds;
+export type PartKind = keyof Kinds;
+type RulesParts<R> = R extends PartRules<infer P, infer Seen> ? { part: P; seen: Seen } : never;
+
+/** A part of one kind as its maker has it. */
+export type PartOf<K extends PartKind> = RulesParts<Kinds[K]>['part'];
+/** One piece of a page. Captions and alt text belong to the material, not to the place. */
+export type Part = { [K in PartKind]: PartOf<K> }[PartKind];
+/**
+ * A part of one kind as a reader gets it: its height is nobody's business, and neither is what its maker was asked, by a
+ * starter or by the questions behind a reflection.
+ */
+export type SeenPartOf<K extends PartKind> = Pick<PartBase, 'id' | 'beside'> & {
+  kind: K;
+} & RulesParts<Kinds[K]>['seen'];
+export type SeenPart = { [K in PartKind]: SeenPartOf<K> }[PartKind];
+
+/** Whether a kind is known here; data of a newer version may hold kinds that are not. */
+export const isKnownPart = ({ kind }: { kind: string }): boolean => Object.hasOwn(partKinds, kind);
+
+/** The rules for a part, whatever its kind. Which rules go with which part is checked where each kind states them. */
+export const rulesOf = ({ kind }: { kind: PartKind }) =>
+  partKinds[kind] as unknown as PartRules<Part, SeenPart | object>;
+
+type PartSchema = Kinds[PartKind]['schema'];
+export const partSchema = z.discriminatedUnion(
+  'kind',
+  Object.values(partKinds).map(({ schema }): PartSchema => schema) as [PartSchema, ...PartSchema[]],
+);
+
+export const partsSchema = z
+  .array(partSchema)
+  .max(200, 'A page holds at most 200 parts. Start another page for the rest.')
+  .refine((parts) => new Set(parts.map((part) => part.id)).size === parts.length, 'Two parts share one id.');

@@ -1,0 +1,23 @@
+import type { Transaction } from '../connect.ts';
+
+export interface Scope {
+  site: string;
+  account: string;
+}
+
+/** A row with the revision of the edit that wrote it last. */
+export interface Versioned<R> {
+  row: R;
+  revision: number;
+}
+
+/** How one kind of row that a maker owns is read and written. What belongs to somebody else is not there for them. */
+export interface RowKind<R extends { id: string }> {
+  /** Whether two tabs that write the same fields of it are told apart; what does not, is written as it comes. */
+  conflicts: boolean;
+  /** The row, kept from changing until the transaction ends; null where this maker has none of that id. */
+  read(tx: Transaction, scope: Scope, id: string): Promise<Versioned<R> | null>;
+  insert(tx: Transaction, scope: Scope, row: R, revision: number): Promise<void>;
+  update(tx: Transaction, scope: Scope, before: R, after: R, revision: number): Promise<void>;
+  remove(tx: Transaction, id: string): Promise<void>;
+}

@@ -1,0 +1,45 @@
+import { and, eq } from 'drizzle-orm';
+import type { Site } from '#core/content/site.ts';
+import { formerAddresses, sites } from '../schema.ts';
+import type { RowKind } from './row-kind.ts';
+
+export const siteOf = (row: typeof sites.$inferSelect): Site => ({
+  id: row.id,
+  title: row.title,
+  height: row.height,
+  address: row.address,
+  searchEngines: row.searchEngines,
+  theme: row.theme,
+  evidenceWanted: row.evidenceWanted,
+});
+
+/** The site itself. Its row comes with the account and goes with it, and is held by every edit from the start. */
+export const siteRow: RowKind<Site> = {
+  conflicts: false,
+  read: async (tx, scope, id) => {
+    const [row] = await tx
+      .select()
+      .from(sites)
+      .where(and(eq(sites.id, id), eq(sites.id, scope.site)))
+      .for('update');
+    return row ? { row: siteOf(row), revision: row.revision } : null;
+  },
+  insert: () => {
+    throw new Error('A site is not made by an edit.');
+  },
+  update: async (tx, scope, before, after) => {
+    if (before.address !== after.address) {
+      // Who has the old address is led on to the new one.
+      if (before.address)
+        await tx
+          .insert(formerAddresses)
+          .values({ address: before.address, siteId: scope.site })
+          .onConflictDoNothing();
+      if (after.address) await tx.delete(formerAddresses).where(eq(formerAddresses.address, after.address));
+    }
+    await tx.update(sites).set(after).where(eq(sites.id, after.id));
+  },
+  remove: () => {
+    throw new Error('A site is not deleted by an edit.');
+  },
+};

@@ -1,0 +1,104 @@
+import pLimit from 'p-limit';
+import type { SeenMaterial, SiteView } from '#core/access/seen-by.ts';
+import type { DocumentContent } from '#core/content/document.ts';
+import { picturesOf, type ShownPicture } from '#core/gallery/picture-source.ts';
+import type { FileTree } from '#core/release/manifest.ts';
+import type { MediaSources } from '#site/render/medium.ts';
+import type { Picture } from '#site/render/page-input.ts';
+import { decodingWidth } from '../media/decoding-width.ts';
+import { type Derivative, knownDerivatives, recipesFor, rememberDerivatives } from '../media/derive.ts';
+import type { Reading } from '../reading/reading.ts';
+import { contentsIn, mediaFiles, type MediaFiles, mediaTree } from './published-media.ts';
+import { materialsIn, pictureFiles, publishedPicture } from './published-pictures.ts';
+import { renderEntrance, type RenderDeps } from './render-entrance.ts';
+
+export interface PublishDeps extends RenderDeps {
+  reading: Reading;
+}
+
+export type Progress = (step: string, done: number, total: number) => void;
+
+/** Everything some views are drawn from, ready to be fetched. */
+export interface Made {
+  pictures: Record<string, Picture>;
+  /** Files of each picture, by its name. */
+  files: Map<string, Derivative[]>;
+  contents: Map<string, DocumentContent>;
+  shownOf(material: SeenMaterial): ShownPicture[];
+  media: MediaFiles;
+}
+
+/** Makes what is missing of pictures, recordings and captions of these views. */
+export async function makeFiles(
+  deps: PublishDeps,
+  views: readonly SiteView[],
+  by: string,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<Made> {
+  const materials = materialsIn(views);
+  const contents = await contentsIn(deps, materials);
+  const shownOf = (material: SeenMaterial) => picturesOf(material, contents.get(material.original));
+  const wanted = materials.flatMap(shownOf).map((shown) => ({ shown, recipes: recipesFor(shown.source) }));
+  const known = await knownDerivatives(
+    deps.db,
+    wanted.flatMap(({ recipes }) => recipes.map(({ key }) => key)),
+  );
+  const files = new Map<string, Derivative[]>();
+  const missing = wanted.filter(({ recipes }) => recipes.some(({ key }) => !known.has(key)));
+  let done = 0;
+  progress('Preparing pictures', 0, missing.length);
+  // A publish that is stopped has nothing waiting that still would be made.
+  const making = pLimit(decodingWidth());
+  await Promise.all(
+    missing.map(({ shown, recipes }) =>
+      making(async () => {
+        signal.throwIfAborted();
+        const made = await deps.reading.run(
+          'derive',
+          { source: shown.source, recipes: recipes.filter(({ key }) => !known.has(key)) },
+          by,
+        );
+        // Remembered one by one: after a stop or a crash the next publish goes on from here.
+        await rememberDerivatives(deps.db, made);
+        for (const file of made) known.set(file.key, file);
+        progress('Preparing pictures', ++done, missing.length);
+      }),
+    ),
+  );
+  const pictures: Record<string, Picture> = {};
+  signal.throwIfAborted();
+  const moving = new Set(wanted.filter(({ shown }) => shown.moves).map(({ shown }) => shown.id));
+  const media = await mediaFiles({ ...deps, by }, materials, moving);
+  for (const { shown, recipes } of wanted) {
+    const own = recipes.flatMap(({ key }) => known.get(key) ?? []);
+    files.set(shown.id, own);
+    pictures[shown.id] = publishedPicture(shown, own, media.play.get(shown.id)?.path ?? null);
+  }
+  return { pictures, files, contents, shownOf, media };
+}
+
+/** The files one entrance may fetch: its pages, their pictures and the shared assets. */
+export async function entranceTree(
+  deps: PublishDeps,
+  view: SiteView,
+  { pictures, files, contents, shownOf, media }: Made,
+  base: string | null,
+  onPage: () => void,
+): Promise<FileTree> {
+  const sources: MediaSources = {
+    pictures,
+    content: (original) => contents.get(original),
+    file: ({ id }, as) => media[as].get(id)?.path ?? '',
+  };
+  return {
+    ...(await renderEntrance(deps, view, sources, base, onPage)),
+    ...pictureFiles(
+      Object.values(view.materials).map(
+        (material) => [material.id, shownOf(material).flatMap(({ id }) => files.get(id) ?? [])] as const,
+      ),
+    ),
+    ...mediaTree(view, media),
+    ...deps.assets.files,
+  };
+}

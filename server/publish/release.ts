@@ -1,0 +1,116 @@
+import { eq, max } from 'drizzle-orm';
+import { entrancesOf } from '#core/access/entrances.ts';
+import type { SiteView } from '#core/access/seen-by.ts';
+import type { Draft } from '#core/content/site.ts';
+import type { Ceilings } from '#core/release/ceilings.ts';
+import type { Manifest } from '#core/release/manifest.ts';
+import { narrowed, siteReach } from '#core/release/narrowed.ts';
+import { releasable } from '#core/release/released.ts';
+import { ceilingsOf } from '../db/ceilings.ts';
+import type { Transaction } from '../db/connect.ts';
+import { releases, sites } from '../db/schema.ts';
+import { Problem } from '../http/problem.ts';
+import { entranceTree, makeFiles, type Progress, type PublishDeps } from './made-files.ts';
+
+/** What the transaction that switches readers over asks and does besides. */
+interface Switching {
+  /** What the release must not go beyond. */
+  ceilings: (tx: Transaction) => Promise<Ceilings>;
+  /** Whether it is still wanted; asked with the site's row held. */
+  stillWanted?: (live: number | null) => boolean;
+  switched?: (tx: Transaction) => Promise<void>;
+}
+
+/**
+ * Makes a release of a copy and switches readers over to it.
+ *
+ * @param source a releasable copy
+ * @returns its number; null when it was not wanted any more
+ */
+export async function release(
+  deps: PublishDeps,
+  source: Draft,
+  name: string,
+  running: { progress: Progress; signal: AbortSignal },
+  switching: Switching,
+): Promise<number | null> {
+  for (let wanted = source; ;) {
+    const made = await attempt(deps, wanted, name, running, switching);
+    if (typeof made === 'number' || made === null) return made;
+    wanted = made;
+  }
+}
+
+/** Whose site it is: files made for publishing count with those of the same maker's uploads. */
+async function makerOfSite({ db }: PublishDeps, site: string): Promise<string> {
+  const [row] = await db.select({ account: sites.accountId }).from(sites).where(eq(sites.id, site));
+  return row?.account ?? site;
+}
+
+/** One try; returns the lowered copy to try with when something was lowered meanwhile. */
+async function attempt(
+  deps: PublishDeps,
+  source: Draft,
+  name: string,
+  { progress, signal }: { progress: Progress; signal: AbortSignal },
+  { ceilings, stillWanted, switched }: Switching,
+): Promise<number | null | Draft> {
+  const entrances = entrancesOf(source);
+  const views = [entrances.public, entrances.siteLink, ...Object.values(entrances.pageLinks)].filter(
+    (view) => view !== null,
+  );
+  const made = await makeFiles(deps, views, await makerOfSite(deps, source.site.id), progress, signal);
+
+  const total = views.reduce((sum, view) => sum + view.pages.length, 0);
+  let done = 0;
+  const onPage = () => progress('Writing pages', ++done, total);
+  const tree = async (view: SiteView | null, base: string | null = null) => {
+    signal.throwIfAborted();
+    return view && entranceTree(deps, view, made, base, onPage);
+  };
+  // An address may change; then the one written here leads on to the new one. A key never stands in a page.
+  const { address } = source.site;
+  const base = address === null ? null : `${deps.publicOrigin}/${address}/`;
+  const manifest: Manifest = {
+    public: await tree(entrances.public, base),
+    siteLink: await tree(entrances.siteLink),
+    pageLinks: {},
+  };
+  for (const [page, view] of Object.entries(entrances.pageLinks)) {
+    const built = await tree(view);
+    if (built) manifest.pageLinks[page] = built;
+  }
+  signal.throwIfAborted();
+  progress('Switching readers over', total, total);
+  return deps.db.transaction(async (tx) => {
+    const siteId = source.site.id;
+    const [site] = await tx.select().from(sites).where(eq(sites.id, siteId)).for('update');
+    if (!site) throw new Problem(404, 'not-found', 'This site is not here any more.');
+    if (stillWanted && !stillWanted(site.liveRelease)) return null;
+    const most = await ceilings(tx);
+    const reach = siteReach(source, most);
+    const lower = narrowed(source, most);
+    if (lower || reach !== source.site.height)
+      return releasable({ ...(lower ?? source), site: { ...source.site, height: reach } });
+    const [last] = await tx
+      .select({ number: max(releases.number) })
+      .from(releases)
+      .where(eq(releases.siteId, siteId));
+    const number = (last?.number ?? 0) + 1;
+    const [made] = await tx
+      .insert(releases)
+      .values({ siteId, number, name, source, manifest })
+      .returning({ id: releases.id });
+    await tx
+      .update(sites)
+      .set({ liveRelease: made?.id ?? null })
+      .where(eq(sites.id, siteId));
+    await switched?.(tx);
+    return number;
+  });
+}
+
+/** What a release must not go beyond, but for the site's own ceiling: that is asked at the door and leaves it as it is. */
+export async function ceilingsInside(tx: Transaction, site: string): Promise<Ceilings> {
+  return new Map([...(await ceilingsOf(tx, site))].filter(([thing]) => thing !== site));
+}

@@ -1,0 +1,7 @@
+import { MediumView } from '../../components/medium-view.tsx';
+import type { PartViewProps } from '../part-drawing.ts';
+
+export function ClipPart({ part, media, toRoot }: PartViewProps<'clip'>) {
+  const medium = media[part.material ?? ''];
+  return medium ? <MediumView medium={medium} toRoot={toRoot} /> : null;
+}

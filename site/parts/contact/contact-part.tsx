@@ -1,0 +1,26 @@
+import { hostOf } from '#core/links/host-of.ts';
+import { Paragraphs } from '../../components/paragraphs.tsx';
+import type { PartViewProps } from '../part-drawing.ts';
+
+/** How to reach the maker. */
+export function ContactPart({ part: { words, email, link } }: PartViewProps<'contact'>) {
+  return (
+    <div className="contact">
+      <Paragraphs text={words} />
+      {(email || link) && (
+        <ul>
+          {email && (
+            <li>
+              <a href={`mailto:${email}`}>{email}</a>
+            </li>
+          )}
+          {link && (
+            <li>
+              <a href={link}>{hostOf(link) ?? link}</a>
+            </li>
+          )}
+        </ul>
+      )}
+    </div>
+  );
+}

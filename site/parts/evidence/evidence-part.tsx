@@ -1,0 +1,40 @@
+import { LargeLink } from '../../components/large-link.tsx';
+import { MediumView } from '../../components/medium-view.tsx';
+import { Paragraphs } from '../../components/paragraphs.tsx';
+import { PictureView } from '../../components/picture-view.tsx';
+import type { PartViewProps } from '../part-drawing.ts';
+
+/** What the three answers are called on the page. */
+export const evidenceNames = { what: 'What it is', why: 'Why it is here', shows: 'What it shows' } as const;
+
+/** A material with what its maker says about it: what it is, why it was chosen, what it shows. */
+export function EvidencePart({ part, pictures, media, toRoot }: PartViewProps<'evidence'>) {
+  const medium = media[part.material ?? ''];
+  const picture = part.material === null ? undefined : pictures[part.material];
+  const answers = (['what', 'why', 'shows'] as const).filter((one) => part[one].trim() !== '');
+  return (
+    <div className="evidence">
+      {picture && (
+        <figure>
+          <LargeLink picture={picture} toRoot={toRoot}>
+            <PictureView picture={picture} toRoot={toRoot} sizes="(min-width: 800px) 30rem, 92vw" />
+          </LargeLink>
+          {picture.caption && <figcaption>{picture.caption}</figcaption>}
+        </figure>
+      )}
+      {medium && <MediumView medium={medium} toRoot={toRoot} />}
+      {answers.length > 0 && (
+        <dl>
+          {answers.map((one) => (
+            <div key={one}>
+              <dt>{evidenceNames[one]}</dt>
+              <dd>
+                <Paragraphs text={part[one]} />
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </div>
+  );
+}

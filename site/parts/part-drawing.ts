@@ -1,0 +1,29 @@
+import type { ReactNode } from 'react';
+import type { LinkForm } from '#core/parts/link.ts';
+import type { PartKind, SeenPartOf } from '#core/parts/parts.ts';
+import type { Medium } from '../render/medium.ts';
+import type { Picture } from '../render/page-input.ts';
+
+export interface PartViewProps<K extends PartKind = PartKind> {
+  part: SeenPartOf<K>;
+  /** All pictures of the page, by their material. */
+  pictures: Readonly<Record<string, Picture>>;
+  /** What it shows that is more than words and pictures, by its material. */
+  media: Readonly<Record<string, Medium>>;
+  toRoot: string;
+}
+
+/** How one kind of part is drawn, for readers and in the studio alike. */
+export interface PartDrawing<K extends PartKind> {
+  View: (props: PartViewProps<K>) => ReactNode;
+  /** How it stands in the page: with room around it, near to what is above it, or from edge to edge. */
+  stands: (part: SeenPartOf<K>) => 'apart' | 'close' | 'full';
+  /** In what form it shows a link. */
+  linkForm: (part: SeenPartOf<K>) => LinkForm;
+}
+
+/** A drawing that stands with room around it, as most do. */
+export const drawing = <K extends PartKind>(
+  View: PartDrawing<K>['View'],
+  others: Partial<PartDrawing<K>> = {},
+): PartDrawing<K> => ({ View, stands: () => 'apart', linkForm: () => 'in-place', ...others });

@@ -1,0 +1,37 @@
+import type { PartKind } from '#core/parts/parts.ts';
+import { ClipPart } from './clip/clip-part.tsx';
+import { ComparePart } from './compare/compare-part.tsx';
+import { ContactPart } from './contact/contact-part.tsx';
+import { CreditsPart } from './credits/credits-part.tsx';
+import { DocumentPart } from './document/document-part.tsx';
+import { EvidencePart } from './evidence/evidence-part.tsx';
+import { GalleryPart } from './gallery/gallery-part.tsx';
+import { LinkPart } from './link/link-part.tsx';
+import { drawing, type PartDrawing } from './part-drawing.ts';
+import { PicturePart } from './picture/picture-part.tsx';
+import { QuotePart } from './quote/quote-part.tsx';
+import { ReflectionPart } from './reflection/reflection-part.tsx';
+import { TablePart } from './table/table-part.tsx';
+import { SoundPart } from './sound/sound-part.tsx';
+import { WordsPart } from './words/words-part.tsx';
+
+/** How each kind of part is drawn. */
+export const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
+  words: drawing(WordsPart, { stands: () => 'close' }),
+  picture: drawing(PicturePart, { stands: ({ width }) => (width === 'full' ? 'full' : 'apart') }),
+  gallery: drawing(GalleryPart),
+  document: drawing(DocumentPart),
+  sound: drawing(SoundPart),
+  clip: drawing(ClipPart),
+  link: drawing(LinkPart, { linkForm: ({ form }) => form }),
+  quote: drawing(QuotePart),
+  compare: drawing(ComparePart),
+  evidence: drawing(EvidencePart),
+  reflection: drawing(ReflectionPart),
+  credits: drawing(CreditsPart),
+  contact: drawing(ContactPart),
+  table: drawing(TablePart),
+};
+
+/** How a part is drawn, whatever its kind. */
+export const drawingOf = <K extends PartKind>({ kind }: { kind: K }): PartDrawing<K> => partDrawings[kind];

@@ -1,0 +1,6 @@
+import { WordsView } from '../../components/words-view.tsx';
+import type { PartViewProps } from '../part-drawing.ts';
+
+export function WordsPart({ part }: PartViewProps<'words'>) {
+  return <WordsView text={part.text} />;
+}

@@ -1,0 +1,161 @@
+import { ChevronLeft, ChevronRight, X } from 'lucide-react';
+import { Dialog, Tabs } from 'radix-ui';
+import { useState } from 'react';
+import { pageSizePx } from '#core/content/document.ts';
+import type { Material, MaterialOf } from '#core/content/material.ts';
+import { hasBurntIn } from '#core/content/fixes.ts';
+import { materialName } from '../../ui/material-picture.tsx';
+import { SaveWords } from '../../ui/save-words.tsx';
+import { useFocusBack } from '../../ui/use-focus-back.ts';
+import { useBlackOutTab } from './black-out-tab.tsx';
+import { useFocusTab } from './focus-tab.tsx';
+import { useFrameTab } from './frame-tab.tsx';
+import { useLightTab } from './light-tab.tsx';
+import { usePageTurnTab } from './page-turn-tab.tsx';
+import { type FixesState, useFixes } from './use-fixes.ts';
+
+const tabs = [
+  { key: 'frame', name: 'Turn and crop' },
+  { key: 'light', name: 'Light' },
+  { key: 'black-out', name: 'Black out' },
+  { key: 'focus', name: 'Focus' },
+] as const;
+
+/** Settings on an untouched original: everything here can be changed again at any time. */
+export function FixDialog({ material, onClose }: { material: Material; onClose: () => void }) {
+  const focusBack = useFocusBack();
+  return (
+    <Dialog.Root open onOpenChange={(wanted) => !wanted && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="dialog-shade" />
+        <Dialog.Content className="dialog fix-dialog" aria-describedby={undefined} {...focusBack}>
+          {material.kind === 'picture' && <FixPicture material={material} />}
+          {material.kind === 'document' && <FixPages material={material} />}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Head({ material }: { material: Material }) {
+  return (
+    <header className="fix-head">
+      <Dialog.Title className="truncate">Fix {materialName(material)}</Dialog.Title>
+      <SaveWords />
+      <Dialog.Close className="icon-btn" aria-label="Close">
+        <X size={18} aria-hidden="true" />
+      </Dialog.Close>
+    </header>
+  );
+}
+
+function BackToOriginal({ state }: { state: FixesState }) {
+  return (
+    <button
+      type="button"
+      className="link justify-self-start text-[0.8125rem]"
+      disabled={!hasBurntIn(state.saved) && !state.saved.focus}
+      onClick={() => state.save({})}
+    >
+      Back to the original
+    </button>
+  );
+}
+
+function FixPicture({ material }: { material: MaterialOf<'picture'> }) {
+  const [open, setOpen] = useState<string>('frame');
+  const state = useFixes(material);
+  const shown = {
+    frame: useFrameTab(material, state),
+    light: useLightTab(material, state),
+    'black-out': useBlackOutTab(material, state, 0, material.facts),
+    focus: useFocusTab(material, state),
+  };
+  return (
+    <Tabs.Root value={open} onValueChange={setOpen} className="fix-layout">
+      <Head material={material} />
+      <Tabs.List className="seg fix-tabs" aria-label="Kinds of fixes">
+        {tabs.map(({ key, name }) => (
+          <Tabs.Trigger key={key} value={key}>
+            {name}
+          </Tabs.Trigger>
+        ))}
+      </Tabs.List>
+      {tabs.map(({ key }) => (
+        <Tabs.Content key={key} value={key} className="fix-content">
+          <div className="fix-stage">{shown[key].stage}</div>
+          <div className="fix-controls">
+            {shown[key].controls}
+            <BackToOriginal state={state} />
+          </div>
+        </Tabs.Content>
+      ))}
+    </Tabs.Root>
+  );
+}
+
+/** Black-out and quarter turns on the pages of a PDF. */
+function FixPages({ material }: { material: MaterialOf<'document'> }) {
+  const [page, setPage] = useState(0);
+  const [open, setOpen] = useState('black-out');
+  const state = useFixes(material);
+  const { pages } = material.facts;
+  const size = pages[page];
+  const blackOut = useBlackOutTab(
+    material,
+    state,
+    page,
+    size ? pageSizePx(size) : { widthPx: 1, heightPx: 1 },
+  );
+  const turn = usePageTurnTab(material, state, page);
+  return (
+    <Tabs.Root value={open} onValueChange={setOpen} className="fix-layout">
+      <Head material={material} />
+      <div className="fix-tabs flex items-center gap-3">
+        <Tabs.List className="seg" aria-label="Kinds of fixes">
+          <Tabs.Trigger value="black-out">Black out</Tabs.Trigger>
+          <Tabs.Trigger value="turn">Turn</Tabs.Trigger>
+        </Tabs.List>
+        <button
+          type="button"
+          className="icon-btn sm"
+          aria-label="Page before"
+          disabled={page === 0}
+          onClick={() => setPage(page - 1)}
+        >
+          <ChevronLeft size={18} aria-hidden="true" />
+        </button>
+        <span aria-live="polite">
+          Page {page + 1} of {pages.length}
+        </span>
+        <button
+          type="button"
+          className="icon-btn sm"
+          aria-label="Next page"
+          disabled={page >= pages.length - 1}
+          onClick={() => setPage(page + 1)}
+        >
+          <ChevronRight size={18} aria-hidden="true" />
+        </button>
+      </div>
+      <Tabs.Content value="black-out" className="fix-content">
+        <div className="fix-stage">{blackOut.stage}</div>
+        <div className="fix-controls">
+          {blackOut.controls}
+          <p className="note">
+            Words under a region are gone from what is published and found, too. The file cannot be offered
+            for download any more, since it still holds them.
+          </p>
+          <BackToOriginal state={state} />
+        </div>
+      </Tabs.Content>
+      <Tabs.Content value="turn" className="fix-content">
+        <div className="fix-stage">{turn.stage}</div>
+        <div className="fix-controls">
+          {turn.controls}
+          <BackToOriginal state={state} />
+        </div>
+      </Tabs.Content>
+    </Tabs.Root>
+  );
+}

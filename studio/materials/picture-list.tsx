@@ -1,0 +1,127 @@
+import { arrayMove, useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { ArrowDown, ArrowUp, GripVertical, Plus, X } from 'lucide-react';
+import type { Material } from '#core/content/material.ts';
+import { useSite } from '../api/site-context.tsx';
+import { materialName, MaterialPicture } from '../ui/material-picture.tsx';
+import { Sortable } from '../ui/sortable.tsx';
+import { MaterialWords } from './material-words.tsx';
+import { PickMaterials } from './pick-materials.tsx';
+
+interface PictureListProps {
+  pictures: readonly string[];
+  most: number;
+  onChange: (pictures: string[]) => void;
+  /** What the pictures stand in, for people who hear the page. */
+  of: string;
+  withWords?: boolean;
+}
+
+function Line({
+  material,
+  at,
+  count,
+  withWords,
+  onMove,
+  onRemove,
+}: {
+  material: Material;
+  at: number;
+  count: number;
+  withWords: boolean;
+  onMove: (to: number) => void;
+  onRemove: () => void;
+}) {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: material.id });
+  const name = materialName(material);
+  return (
+    <li
+      ref={setNodeRef}
+      className="picture-line"
+      style={{ transform: CSS.Transform.toString(transform), transition: transition ?? undefined }}
+    >
+      <button
+        type="button"
+        className="icon-btn sm cursor-grab"
+        aria-label={`Move ${name}`}
+        {...attributes}
+        {...listeners}
+      >
+        <GripVertical size={16} aria-hidden="true" />
+      </button>
+      <MaterialPicture material={material} alt="" className="h-20 w-24 object-cover" />
+      {withWords ? (
+        <div className="grid min-w-0 flex-1 gap-2 sm:grid-cols-2">
+          <MaterialWords material={material} brief />
+        </div>
+      ) : (
+        <p className="min-w-0 flex-1 truncate">{name}</p>
+      )}
+      <div className="flex flex-none flex-col">
+        <button
+          type="button"
+          className="icon-btn sm"
+          aria-label={`${name} earlier`}
+          disabled={at === 0}
+          onClick={() => onMove(at - 1)}
+        >
+          <ArrowUp size={16} aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          className="icon-btn sm"
+          aria-label={`${name} later`}
+          disabled={at === count - 1}
+          onClick={() => onMove(at + 1)}
+        >
+          <ArrowDown size={16} aria-hidden="true" />
+        </button>
+        <button type="button" className="icon-btn sm" aria-label={`Take ${name} out`} onClick={onRemove}>
+          <X size={16} aria-hidden="true" />
+        </button>
+      </div>
+    </li>
+  );
+}
+
+/** The pictures of an opening or a gallery: their order, their words, adding and taking out. */
+export function PictureList({ pictures, most, onChange, of, withWords = true }: PictureListProps) {
+  const { state } = useSite();
+  const materials = pictures.flatMap((id) => state.materials.find((material) => material.id === id) ?? []);
+  const move = (from: number, to: number) => onChange(arrayMove([...pictures], from, to));
+  return (
+    <div className="grid gap-2">
+      <Sortable
+        ids={materials.map(({ id }) => id)}
+        nameOf={(at) => (materials[at] ? materialName(materials[at]) : '')}
+        onMove={move}
+      >
+        <ol className="grid gap-2" aria-label={`Pictures in the ${of}`}>
+          {materials.map((material, at) => (
+            <Line
+              key={material.id}
+              material={material}
+              at={at}
+              count={materials.length}
+              withWords={withWords}
+              onMove={(to) => move(at, to)}
+              onRemove={() => onChange(pictures.filter((id) => id !== material.id))}
+            />
+          ))}
+        </ol>
+      </Sortable>
+      {pictures.length < most && (
+        <PickMaterials
+          title={`Pictures for the ${of}`}
+          most={most - pictures.length}
+          without={pictures}
+          onPick={(ids) => onChange([...pictures, ...ids])}
+        >
+          <button type="button" className="btn sm justify-self-start">
+            <Plus size={15} aria-hidden="true" /> Add pictures
+          </button>
+        </PickMaterials>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,63 @@
+import { ArrowLeftRight } from 'lucide-react';
+import type { PartOf } from '#core/parts/parts.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { materialName } from '../../ui/material-picture.tsx';
+import { PickMaterials } from '../../materials/pick-materials.tsx';
+import type { PartPanelProps } from '../part-settings.ts';
+
+/** Below a selected comparison: its two pictures and what they are called. */
+export function ComparePanel({ part, onChange }: PartPanelProps<'compare'>) {
+  const { state } = useSite();
+  const set = (change: Partial<PartOf<'compare'>>) => onChange({ ...part, ...change });
+  const sides = [
+    { side: 'before', name: 'beforeName', title: 'The first' },
+    { side: 'after', name: 'afterName', title: 'The second' },
+  ] as const;
+  return (
+    <div className="grid gap-3">
+      <div className="grid gap-3 sm:grid-cols-2">
+        {sides.map(({ side, name, title }) => {
+          const picture = state.materials.find(({ id }) => id === part[side]);
+          return (
+            <div key={side} className="grid content-start gap-2">
+              <label className="field">
+                <span className="field-name">
+                  {title} <em>what it is called</em>
+                </span>
+                <input
+                  className="input"
+                  value={part[name]}
+                  maxLength={60}
+                  onChange={(event) => set({ [name]: event.target.value })}
+                />
+              </label>
+              <p className="flex flex-wrap items-center gap-2">
+                <PickMaterials
+                  title={`${title} picture`}
+                  most={1}
+                  onPick={([id]) => id && set({ [side]: id })}
+                >
+                  <button type="button" className="btn sm">
+                    {picture ? 'Another picture' : `Choose ${title.toLowerCase()} picture`}
+                  </button>
+                </PickMaterials>
+                <span className="note min-w-0 truncate">{picture && materialName(picture)}</span>
+              </p>
+            </div>
+          );
+        })}
+      </div>
+      <p className="flex flex-wrap items-center gap-3">
+        <button
+          type="button"
+          className="btn sm"
+          onClick={() => set({ before: part.after, after: part.before })}
+        >
+          <ArrowLeftRight size={15} aria-hidden="true" />
+          Change sides
+        </button>
+        <span className="note">Readers get a slider, on paper both pictures beside each other.</span>
+      </p>
+    </div>
+  );
+}

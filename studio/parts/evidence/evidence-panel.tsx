@@ -1,0 +1,76 @@
+import { evidenceCount } from '#core/parts/evidence-count.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { materialName } from '../../ui/material-picture.tsx';
+import { PickMaterials } from '../../materials/pick-materials.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import type { PartPanelProps } from '../part-settings.ts';
+
+const prompts = [
+  { field: 'what', label: 'What is it?', hint: 'for somebody who was not there' },
+  { field: 'why', label: 'Why did you choose it?', hint: 'out of everything you have' },
+  { field: 'shows', label: 'What does it show about you?', hint: 'a skill, a habit, a way to decide' },
+] as const;
+
+/** Below selected evidence: the thing itself, three prompted answers, and how much of it the project has. */
+export function EvidencePanel({ part, page, onChange }: PartPanelProps<'evidence'>) {
+  const { state, changeSite } = useSite();
+  const material = state.materials.find(({ id }) => id === part.material);
+  const wanted = state.site.evidenceWanted;
+  const has = evidenceCount(page.parts);
+  return (
+    <div className="grid gap-3">
+      <p className="flex flex-wrap items-center gap-3">
+        <PickMaterials
+          kind="any"
+          title="Choose the thing itself"
+          most={1}
+          onPick={([id]) => id && onChange({ ...part, material: id })}
+        >
+          <button type="button" className="btn sm">
+            {material ? 'Another thing' : 'Choose the thing itself'}
+          </button>
+        </PickMaterials>
+        <span className="note min-w-0 truncate">{material && materialName(material)}</span>
+      </p>
+      <div className="grid gap-3">
+        {prompts.map(({ field, label, hint }) => (
+          <TextField
+            key={field}
+            label={label}
+            hint={hint}
+            rows={2}
+            most={1200}
+            value={part[field]}
+            onChange={(text) => onChange({ ...part, [field]: text })}
+          />
+        ))}
+      </div>
+      <p className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[0.8125rem]">
+        <span role="status">
+          {has} of {wanted} complete in this project
+        </span>
+        <meter
+          min={0}
+          max={Math.max(wanted, 1)}
+          value={Math.min(has, Math.max(wanted, 1))}
+          aria-label="Evidence in this project"
+        />
+        <label className="ml-auto flex items-center gap-2">
+          Wanted in each project
+          <input
+            type="number"
+            className="input w-16"
+            min={0}
+            max={20}
+            value={wanted}
+            onChange={(event) => {
+              const many = event.target.valueAsNumber;
+              if (Number.isInteger(many) && many >= 0 && many <= 20)
+                changeSite({ evidenceWanted: many }, 'Evidence wanted');
+            }}
+          />
+        </label>
+      </p>
+    </div>
+  );
+}

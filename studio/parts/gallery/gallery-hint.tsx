@@ -1,0 +1,30 @@
+import { LayoutGrid } from 'lucide-react';
+import { Link } from 'react-router';
+import type { PartOf } from '#core/parts/parts.ts';
+import { alikeAmong } from '#core/gallery/alike-among.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { useLooks } from '../../materials/use-looks.ts';
+
+/** More than this many pictures tire readers (common practice: four to eight a project). */
+const many = 8;
+
+/** What a maker should know of a gallery, and the way to its contact sheet. */
+export function GalleryHint({ part }: { part: PartOf<'gallery'> }) {
+  const { state } = useSite();
+  const { groups } = useLooks(state.site.id, state.materials);
+  const alike = alikeAmong(part.pictures, groups);
+  const count = part.pictures.length;
+  const words = [
+    alike > 0 && `${alike} look alike`,
+    count > many && `${count} pictures: readers tire after ${many}`,
+  ].filter((one) => one !== false);
+  return (
+    <>
+      <Link className="btn sm" to={`sheet/${part.id}`} relative="path">
+        <LayoutGrid size={15} aria-hidden="true" />
+        Contact sheet
+      </Link>
+      {words.length > 0 && <span className="part-hint">{words.join(', ')}</span>}
+    </>
+  );
+}

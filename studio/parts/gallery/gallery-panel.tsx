@@ -1,0 +1,97 @@
+import { Columns3, GalleryThumbnails, LayoutGrid, Rows3 } from 'lucide-react';
+import { Link } from 'react-router';
+import { mostInGallery } from '#core/parts/gallery.ts';
+import { PictureList } from '../../materials/picture-list.tsx';
+import type { PartPanelProps } from '../part-settings.ts';
+
+const layouts = [
+  { layout: 'rows', name: 'Rows', icon: Rows3 },
+  { layout: 'columns', name: 'Columns', icon: Columns3 },
+  { layout: 'grid', name: 'Even grid', icon: LayoutGrid },
+  { layout: 'one-large', name: 'One large', icon: GalleryThumbnails },
+] as const;
+const captions = [
+  { way: 'below', name: 'Below' },
+  { way: 'on-hover', name: 'When pointed at' },
+  { way: 'hidden', name: 'Hidden' },
+] as const;
+
+/** Below a selected gallery: its heading, its pictures, their order and words. */
+export function GalleryPanel({ part, onChange }: PartPanelProps<'gallery'>) {
+  return (
+    <div className="grid gap-3">
+      <label className="field max-w-md">
+        <span className="field-name">
+          Heading of the gallery <em>if it needs one</em>
+        </span>
+        <input
+          className="input"
+          value={part.title}
+          maxLength={120}
+          onChange={(event) => onChange({ ...part, title: event.target.value })}
+        />
+      </label>
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+        <div className="grid gap-1">
+          <span className="field-name">Pictures in</span>
+          <div className="seg" role="group" aria-label="Layout of the gallery">
+            {layouts.map(({ layout, name, icon: Icon }) => (
+              <button
+                key={layout}
+                type="button"
+                aria-pressed={part.layout === layout}
+                onClick={() => onChange({ ...part, layout })}
+              >
+                <Icon size={15} aria-hidden="true" />
+                {name}
+              </button>
+            ))}
+          </div>
+        </div>
+        <div className="grid gap-1">
+          <span className="field-name">Captions</span>
+          <div className="seg" role="group" aria-label="Captions">
+            {captions.map(({ way, name }) => (
+              <button
+                key={way}
+                type="button"
+                aria-pressed={part.captions === way}
+                onClick={() => onChange({ ...part, captions: way })}
+              >
+                {name}
+              </button>
+            ))}
+          </div>
+        </div>
+        {part.layout === 'one-large' && (
+          <label className="check">
+            <input
+              type="checkbox"
+              checked={part.autoplay}
+              onChange={(event) => onChange({ ...part, autoplay: event.target.checked })}
+            />
+            The next one comes by itself, slowly
+          </label>
+        )}
+      </div>
+      {part.layout === 'one-large' && part.autoplay && (
+        <p className="note">
+          Every seven seconds, with a button to stop it. It stands still on touch screens and for readers who
+          want less motion.
+        </p>
+      )}
+      <p>
+        <Link className="btn sm" to={`sheet/${part.id}`} relative="path">
+          <LayoutGrid size={15} aria-hidden="true" />
+          Choose on a contact sheet
+        </Link>
+      </p>
+      <PictureList
+        pictures={part.pictures}
+        most={mostInGallery}
+        of="gallery"
+        onChange={(pictures) => onChange({ ...part, pictures })}
+      />
+    </div>
+  );
+}

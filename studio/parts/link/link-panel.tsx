@@ -1,0 +1,80 @@
+import { Link2 } from 'lucide-react';
+import { useState } from 'react';
+import type { LinkForm } from '#core/parts/link.ts';
+import type { PartOf } from '#core/parts/parts.ts';
+import { framedBy } from '#core/content/link.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { linkSentence } from '../../materials/link-words.ts';
+import { MaterialWords } from '../../materials/material-words.tsx';
+import { WriteLink } from '../../materials/write-link.tsx';
+import { PickMaterials } from '../../materials/pick-materials.tsx';
+import type { PartPanelProps } from '../part-settings.ts';
+
+const forms: readonly { form: LinkForm; name: string }[] = [
+  { form: 'in-place', name: 'In place' },
+  { form: 'card', name: 'Card' },
+  { form: 'button', name: 'Button' },
+];
+const sides = ['left', 'centre', 'right'] as const;
+
+/** Below a selected link: where it leads, and in which form it stands on the page. */
+export function LinkPanel({ part, onChange }: PartPanelProps<'link'>) {
+  const { state } = useSite();
+  const [adding, setAdding] = useState(false);
+  const link = state.materials.find(({ id }) => id === part.material);
+  const facts = link?.kind === 'link' ? link.facts : null;
+  const set = (change: Partial<PartOf<'link'>>) => onChange({ ...part, ...change });
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <button type="button" className="btn sm" onClick={() => setAdding(true)}>
+          <Link2 size={15} aria-hidden="true" />
+          {facts ? 'Another address' : 'Give an address'}
+        </button>
+        <PickMaterials
+          kind="link"
+          title="Choose a link"
+          most={1}
+          onPick={([material]) => material && set({ material })}
+        >
+          <button type="button" className="btn sm">
+            From Gather
+          </button>
+        </PickMaterials>
+        <div className="seg" role="group" aria-label="Form of the link">
+          {forms.map(({ form, name }) => (
+            <button key={form} type="button" aria-pressed={part.form === form} onClick={() => set({ form })}>
+              {name}
+            </button>
+          ))}
+        </div>
+        {part.form === 'button' && (
+          <div className="seg" role="group" aria-label="Where the button stands">
+            {sides.map((align) => (
+              <button
+                key={align}
+                type="button"
+                aria-pressed={part.align === align}
+                onClick={() => set({ align })}
+              >
+                {align[0]?.toUpperCase() + align.slice(1)}
+              </button>
+            ))}
+          </div>
+        )}
+      </div>
+      {facts && (part.form === 'in-place' || facts.state !== 'read') && (
+        <p className="note">{linkSentence(facts)}</p>
+      )}
+      {facts && part.form === 'in-place' && framedBy(facts) && (
+        <p className="note">“Read as visitors” shows how it opens.</p>
+      )}
+      {link && (
+        <div className="grid gap-2 sm:grid-cols-2">
+          <MaterialWords material={link} />
+        </div>
+      )}
+      {adding && <WriteLink onAdded={(material) => set({ material })} onClose={() => setAdding(false)} />}
+    </div>
+  );
+}

@@ -1,0 +1,82 @@
+import { describe, expect, test } from '@jest/globals';
+import { newPart } from '#core/parts/new-part.ts';
+import { type Part, type PartKind, partSchema } from '#core/parts/parts.ts';
+import { fromParagraphs } from '#core/content/rich-text.ts';
+import { sampleSound } from '#core/content/sample-sound.ts';
+import { partSettings, settingsOf } from './parts.ts';
+import { partState } from './part-state.ts';
+
+const kinds = partSchema.options.map((option) => option.shape.kind.value) as PartKind[];
+const detailOf = (part: Part) => settingsOf(part).detail(part);
+const sound = sampleSound('sound-001');
+const evidence: Part = {
+  id: 'part-one',
+  height: 'public',
+  kind: 'evidence',
+  material: sound.id,
+  what: 'a',
+  why: 'b',
+  shows: 'c',
+};
+
+describe('what is said of parts', () => {
+  test.each(kinds)('%s has a name of its own, and words for when it is empty', (kind) => {
+    expect(partSettings[kind].name).toMatch(/^[A-Z]/);
+    expect(partSettings[kind].empty).toMatch(/[.?]$/);
+    expect(kinds.filter((other) => partSettings[other].name === partSettings[kind].name)).toEqual([kind]);
+  });
+
+  test('beside its name stands how much there is, in the singular for one', () => {
+    const words: Part = { ...newPart('words', 'part-one'), kind: 'words', text: fromParagraphs('One') };
+    expect(detailOf(words)).toBe('1 word');
+    expect(detailOf({ ...words, text: fromParagraphs('One two') })).toBe('2 words');
+    expect(detailOf(newPart('gallery', 'part-one', ['pic-0001']))).toBe('1 picture');
+    expect(detailOf(evidence)).toBe('3 answers');
+    expect(detailOf({ ...evidence, why: ' ', shows: '' })).toBe('1 answer');
+    expect(detailOf(newPart('compare', 'part-one', ['pic-0001']))).toBe('');
+    expect(detailOf(newPart('compare', 'part-one', ['pic-0001', 'pic-0002']))).toBe('two pictures');
+    const reflection = newPart('reflection', 'part-one');
+    expect(detailOf(reflection)).toBe('0 answers');
+  });
+
+  test('each form of a link is told apart', () => {
+    const link = newPart('link', 'part-one', ['link-0001']);
+    if (link.kind !== 'link') throw new Error('no link');
+    const said = (['in-place', 'card', 'button'] as const).map((form) => detailOf({ ...link, form }));
+    expect(new Set(said).size).toBe(3);
+  });
+});
+
+describe('whether a part is ready', () => {
+  test.each(kinds.filter((kind) => kind !== 'credits'))(
+    'a new %s is empty, and readers do not get it',
+    (kind) => {
+      expect(partState(newPart(kind, 'part-one'), [], false)).toEqual({
+        sign: 'empty',
+        words: 'Empty: readers do not get it',
+      });
+    },
+  );
+
+  test('evidence asks for the thing first, then for each answer', () => {
+    const said = sampleSound(sound.id, { transcript: 'Hello.' });
+    expect(partState({ ...evidence, material: null }, [said], false).words).toBe('Needs the thing itself');
+    expect(partState({ ...evidence, shows: '' }, [said], false).words).toBe('Needs 1 more answer');
+    expect(partState({ ...evidence, why: '', shows: '' }, [said], false).words).toBe('Needs 2 more answers');
+    expect(partState(evidence, [said], false)).toEqual({ sign: 'fine', words: 'Ready' });
+  });
+
+  test('newer than the release is said of a part that needs nothing else', () => {
+    const said = sampleSound(sound.id, { transcript: 'Hello.' });
+    expect(partState(evidence, [said], true).sign).toBe('edited');
+    expect(partState({ ...evidence, shows: '' }, [said], true).sign).toBe('needs');
+  });
+
+  test('what can only be heard asks for its words, in whatever part it stands', () => {
+    for (const part of [newPart('sound', 'part-one', [sound.id]), evidence])
+      expect(partState(part, [sound], false)).toEqual({
+        sign: 'needs',
+        words: 'Needs a transcript, for people who cannot hear it',
+      });
+  });
+});

@@ -1,0 +1,162 @@
+import {
+  AudioLines,
+  BadgeCheck,
+  Columns2,
+  Copyright,
+  FileText,
+  Image,
+  Images,
+  Link2,
+  Mail,
+  MessageSquareQuote,
+  Pilcrow,
+  Table2,
+  Undo2,
+  Video,
+} from 'lucide-react';
+import { allBlank } from '#core/parts/part-rules.ts';
+import type { Part, PartKind } from '#core/parts/parts.ts';
+import { countWords } from '#core/content/rich-text.ts';
+import { plural } from '#core/words/plural.ts';
+import { fetched } from './fetched.tsx';
+import type { PartSettings } from './part-settings.ts';
+
+/** A kind without tools or an editor of its own in the page, as most are. */
+const inPanel = { Tools: null, InPlace: null };
+const filled = (...answers: string[]) => answers.filter((answer) => !allBlank(answer)).length;
+const medium = () => import('./medium-panel.tsx').then(({ MediumPanel }) => MediumPanel);
+
+/** How each kind of part is named and set, in the order in which they are offered. */
+export const partSettings: { [K in PartKind]: PartSettings<K> } = {
+  words: {
+    name: 'Words',
+    icon: Pilcrow,
+    empty: 'Write here. How did it come about, and what did you find out?',
+    detail: ({ text }) => plural(countWords(text), 'word'),
+    Panel: null,
+    Tools: null,
+    InPlace: fetched(
+      () => import('./words/words-in-place.tsx').then(({ WordsInPlace }) => WordsInPlace),
+      ({ children }) => children(null, null),
+    ),
+  },
+  picture: {
+    ...inPanel,
+    name: 'Picture',
+    icon: Image,
+    empty: 'A picture goes here.',
+    detail: ({ width }) => ({ full: 'full width', text: 'in the text', wide: 'wide' })[width],
+    Panel: fetched(() => import('./picture/picture-panel.tsx').then(({ PicturePanel }) => PicturePanel)),
+  },
+  gallery: {
+    ...inPanel,
+    name: 'Gallery',
+    icon: Images,
+    empty: 'A gallery goes here. Four to eight pictures is a good number.',
+    detail: ({ pictures }) => plural(pictures.length, 'picture'),
+    Panel: fetched(() => import('./gallery/gallery-panel.tsx').then(({ GalleryPanel }) => GalleryPanel)),
+    Tools: fetched(() => import('./gallery/gallery-hint.tsx').then(({ GalleryHint }) => GalleryHint)),
+  },
+  evidence: {
+    ...inPanel,
+    name: 'Evidence',
+    icon: BadgeCheck,
+    empty: 'One thing that proves what you can do goes here, with three short answers.',
+    detail: ({ what, why, shows }) => plural(filled(what, why, shows), 'answer'),
+    Panel: fetched(() => import('./evidence/evidence-panel.tsx').then(({ EvidencePanel }) => EvidencePanel)),
+  },
+  reflection: {
+    ...inPanel,
+    name: 'Reflection',
+    icon: Undo2,
+    empty: 'What you think of it now goes here. Pick questions to guide you; readers never see them.',
+    detail: ({ answers }) => plural(filled(...answers.map(({ text }) => text)), 'answer'),
+    Panel: fetched(() =>
+      import('./reflection/reflection-panel.tsx').then(({ ReflectionPanel }) => ReflectionPanel),
+    ),
+  },
+  quote: {
+    ...inPanel,
+    name: 'Quote',
+    icon: MessageSquareQuote,
+    empty: 'What somebody said about it goes here.',
+    detail: ({ by }) => by,
+    Panel: fetched(() => import('./quote/quote-panel.tsx').then(({ QuotePanel }) => QuotePanel)),
+  },
+  compare: {
+    ...inPanel,
+    name: 'Before and after',
+    icon: Columns2,
+    empty: 'Two pictures of one thing go here: how it was, and how it is.',
+    detail: ({ before, after }) => (before !== null && after !== null ? 'two pictures' : ''),
+    Panel: fetched(() => import('./compare/compare-panel.tsx').then(({ ComparePanel }) => ComparePanel)),
+  },
+  table: {
+    ...inPanel,
+    name: 'Table',
+    icon: Table2,
+    empty: 'Rows and columns go here: what it is made of, what it cost, how long it took.',
+    detail: ({ rows }) => plural(rows.length, 'row'),
+    Panel: fetched(() => import('./table/table-panel.tsx').then(({ TablePanel }) => TablePanel)),
+  },
+  document: {
+    ...inPanel,
+    name: 'Document',
+    icon: FileText,
+    empty: 'A document goes here. Readers see its pages or words in place.',
+    detail: ({ download }) => (download ? 'may be downloaded' : 'in place'),
+    Panel: fetched(medium),
+  },
+  clip: {
+    ...inPanel,
+    name: 'Clip',
+    icon: Video,
+    empty: 'A clip goes here.',
+    detail: ({ material }) => (material === null ? '' : 'to play'),
+    Panel: fetched(medium),
+  },
+  sound: {
+    ...inPanel,
+    name: 'Sound',
+    icon: AudioLines,
+    empty: 'A sound goes here.',
+    detail: ({ material }) => (material === null ? '' : 'to play'),
+    Panel: fetched(medium),
+  },
+  link: {
+    ...inPanel,
+    name: 'Link',
+    icon: Link2,
+    empty: 'A link goes here: a page, or a clip at its host.',
+    detail: ({ form }) => ({ 'in-place': 'opened in place', card: 'card', button: 'button' })[form],
+    Panel: fetched(() => import('./link/link-panel.tsx').then(({ LinkPanel }) => LinkPanel)),
+  },
+  credits: {
+    ...inPanel,
+    name: 'Credits',
+    icon: Copyright,
+    empty: 'Everything on this page is your own work, so there is nobody to credit.',
+    detail: () => 'by themselves',
+    Panel: fetched(() => import('./credits/credits-panel.tsx').then(({ CreditsPanel }) => CreditsPanel)),
+  },
+  contact: {
+    ...inPanel,
+    name: 'Contact',
+    icon: Mail,
+    empty: 'How to reach you goes here.',
+    detail: ({ email, link }) => (email || link ? 'to reach you' : ''),
+    Panel: fetched(() => import('./contact/contact-panel.tsx').then(({ ContactPanel }) => ContactPanel)),
+  },
+};
+
+/** In the order in which they are offered. */
+export const offeredKinds = Object.keys(partSettings) as PartKind[];
+
+/** Fetches what parts are edited with in the page, where a first letter may come at once. */
+export const fetchInPlace = async (): Promise<void> => {
+  await Promise.all(Object.values(partSettings).map(({ InPlace }) => InPlace?.fetch()));
+};
+
+/** How a part is named and set, whatever its kind. */
+export const settingsOf = ({ kind }: Pick<Part, 'kind'>) =>
+  partSettings[kind] as unknown as PartSettings<PartKind>;

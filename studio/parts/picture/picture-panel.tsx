@@ -1,0 +1,67 @@
+import { Crop } from 'lucide-react';
+import { useState } from 'react';
+import { useSite } from '../../api/site-context.tsx';
+import { FixDialog } from '../../materials/fixes/fix-dialog.tsx';
+import { MaterialWords } from '../../materials/material-words.tsx';
+import { AddressField } from '../../ui/web-address-field.tsx';
+import { PickMaterials } from '../../materials/pick-materials.tsx';
+import type { PartPanelProps } from '../part-settings.ts';
+
+const widths = [
+  { width: 'text', name: 'In the text' },
+  { width: 'wide', name: 'Wide' },
+  { width: 'full', name: 'Full width' },
+] as const;
+
+/** Below a selected picture: which one, how wide, and its words. */
+export function PicturePanel({ part, onChange }: PartPanelProps<'picture'>) {
+  const { state } = useSite();
+  const [fixing, setFixing] = useState(false);
+  const material = state.materials.find(({ id }) => id === part.material);
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap gap-3">
+        <div className="seg" role="group" aria-label="Width of the picture">
+          {widths.map(({ width, name }) => (
+            <button
+              key={width}
+              type="button"
+              aria-pressed={part.width === width}
+              onClick={() => onChange({ ...part, width })}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+        <PickMaterials
+          title="Choose a picture"
+          most={1}
+          onPick={([id]) => id && onChange({ ...part, material: id })}
+        >
+          <button type="button" className="btn sm">
+            {material ? 'Another picture' : 'Choose a picture'}
+          </button>
+        </PickMaterials>
+        {material && (
+          <button type="button" className="btn sm" onClick={() => setFixing(true)}>
+            <Crop size={15} aria-hidden="true" />
+            Fix it
+          </button>
+        )}
+        {material && fixing && <FixDialog material={material} onClose={() => setFixing(false)} />}
+      </div>
+      {material && (
+        <div className="grid gap-2 sm:grid-cols-2">
+          <MaterialWords material={material} brief />
+        </div>
+      )}
+      <AddressField
+        key={part.id}
+        label="A click leads to"
+        hint="a web address; empty: it opens large"
+        value={part.link}
+        onChange={(link) => onChange({ ...part, link })}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,85 @@
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { TextField } from '../../ui/text-field.tsx';
+import type { PartPanelProps } from '../part-settings.ts';
+
+/** Questions that help to look back; a maker picks those that fit, or writes their own. */
+const questions = [
+  'What went well, and why?',
+  'What would you do differently next time?',
+  'What did it teach you?',
+  'Which decision was the hardest?',
+  'What did others say, and what did you make of it?',
+  'What comes next?',
+];
+
+/** Below a selected reflection: the questions its maker picked, with room to answer each. */
+export function ReflectionPanel({ part, onChange }: PartPanelProps<'reflection'>) {
+  const [own, setOwn] = useState('');
+  const { answers } = part;
+  const set = (next: typeof answers) => onChange({ ...part, answers: next });
+  const ask = (question: string) =>
+    set([...answers, { id: crypto.randomUUID().slice(0, 13), question, text: '' }]);
+  const left = questions.filter((question) => !answers.some((one) => one.question === question));
+  return (
+    <div className="grid gap-3">
+      {answers.map(({ id, question, text }) => (
+        <div key={id} className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-2">
+          <TextField
+            label={question}
+            value={text}
+            most={6000}
+            rows={4}
+            onChange={(next) => set(answers.map((one) => (one.id === id ? { ...one, text: next } : one)))}
+          />
+          <button
+            type="button"
+            className="icon-btn sm"
+            aria-label={`Take off “${question}”`}
+            onClick={() => set(answers.filter((one) => one.id !== id))}
+          >
+            <X size={16} aria-hidden="true" />
+          </button>
+        </div>
+      ))}
+      {answers.length < 12 && (
+        <div>
+          <p className="field-name">
+            Questions <em>to guide you; readers see only what you answer</em>
+          </p>
+          <ul className="flex flex-wrap gap-2">
+            {left.map((question) => (
+              <li key={question}>
+                <button type="button" className="btn sm" onClick={() => ask(question)}>
+                  <Plus size={14} aria-hidden="true" />
+                  {question}
+                </button>
+              </li>
+            ))}
+          </ul>
+          <form
+            className="mt-2 flex flex-wrap gap-2"
+            onSubmit={(event) => {
+              event.preventDefault();
+              if (own.trim() === '') return;
+              ask(own.trim());
+              setOwn('');
+            }}
+          >
+            <input
+              className="input max-w-sm"
+              aria-label="A question of your own"
+              placeholder="A question of your own"
+              value={own}
+              maxLength={300}
+              onChange={(event) => setOwn(event.target.value)}
+            />
+            <button type="submit" className="btn sm">
+              Ask it
+            </button>
+          </form>
+        </div>
+      )}
+    </div>
+  );
+}
