@@ -85,6 +85,20 @@ describe('importing pictures', () => {
     }
   });
 
+  test('the day that is sent with a file counts where its own bytes know none', async () => {
+    const picture = sharp({ create: { width: 40, height: 30, channels: 3, background: '#8a4' } }).jpeg();
+    const dateless = await picture.toBuffer();
+    const dated = await picture.withExif({ IFD2: { DateTimeOriginal: '2024:03:05 10:04:00' } }).toBuffer();
+    const takenOn = async (contents: Buffer) => {
+      const { material } = await maker.upload(site, 'photo.jpg', contents, { madeOn: '2025-11-13' });
+      return (await maker.state(site)).materials.find(({ id }) => id === material)?.takenOn;
+    };
+    expect([await takenOn(dateless), await takenOn(dated)]).toEqual(['2025-11-13', '2024-03-05T10:04:00']);
+    await expect(maker.upload(site, 'photo.jpg', dateless, { madeOn: '2025-02-30' })).rejects.toMatchObject({
+      status: 400,
+    });
+  });
+
   test('the same file twice is stored once and says so', async () => {
     const contents = await readFile(join(pictures, 'tool-board/05-hero.jpg'));
     const first = await maker.upload(site, 'board.jpg', contents);

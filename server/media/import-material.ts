@@ -40,6 +40,8 @@ export interface ComingFile {
   stream: Readable;
   /** Everything else is refused. */
   only?: MaterialKind;
+  /** When it was made, where its own bytes do not say. */
+  madeOn?: string | undefined;
 }
 
 /** A file that was taken in: its bytes are stored and read, and no row points at them yet. */
@@ -128,7 +130,8 @@ export async function importMaterial(
     async ({ hash, bytes, of, takenOn }) => {
       const title = titleFromFileName(file.name);
       const fileName = cut(file.name, 255);
-      const material = newMaterial({ original: hash, fileName, bytes, title, takenOn, ...said }, of);
+      const known = { original: hash, fileName, bytes, title, takenOn: takenOn ?? file.madeOn ?? null };
+      const material = newMaterial({ ...known, ...said }, of);
       const result = await deps.commands.run(scope, { label: `Add ${title || of.kind}` }, async (running) => {
         await takeRoom(running.tx, scope.account, bytes, deps.limits.maxTotalBytes);
         await running.insert('material', material);

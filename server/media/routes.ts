@@ -20,6 +20,7 @@ import { emptyDocument } from '#core/content/document.ts';
 import { fixesSchema } from '#core/content/fixes.ts';
 import { materialsOn } from '#core/content/materials-on.ts';
 import { noCover } from '#core/content/page.ts';
+import { partialDateSchema } from '#core/content/partial-date.ts';
 import { withoutMaterial } from '#core/parts/without-material.ts';
 import type { Material } from '#core/content/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
@@ -122,13 +123,20 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
       { bodyLimit: deps.limits.maxFileBytes * 2 },
       async (request) => {
         const { site } = parsed(z.object({ site: idSchema }), request.params);
-        const { name } = parsed(
-          z.object({ name: z.string().default('').transform(wellFormed) }),
+        const { name, madeOn } = parsed(
+          z.object({
+            name: z.string().default('').transform(wellFormed),
+            madeOn: partialDateSchema.optional(),
+          }),
           request.query,
         );
         const scope = { site, account: makerOf(request).id };
         await ownSite(db, scope.account, scope.site);
-        const imported = await importMaterial(deps, scope, { name, stream: request.body as Readable });
+        const imported = await importMaterial(deps, scope, {
+          name,
+          madeOn,
+          stream: request.body as Readable,
+        });
         const patch = await patchAfter(db, scope, imported.result);
         return importReplySchema.parse({
           ...patch,

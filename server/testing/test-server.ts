@@ -156,10 +156,10 @@ export class TestMaker {
     return this.call(getSite, { params: { site } });
   }
 
-  async upload(site: string, name: string, contents: Buffer): Promise<ImportReply> {
+  async upload(site: string, name: string, contents: Buffer, said = {}): Promise<ImportReply> {
     const reply = await this.raw(
       'POST',
-      `/api/sites/${site}/materials?name=${encodeURIComponent(name)}`,
+      `/api/sites/${site}/materials?${new URLSearchParams({ ...said, name })}`,
       contents,
       'application/octet-stream',
     );

@@ -1,10 +1,13 @@
 import { type DBSchema, openDB } from 'idb';
+import type { Outgoing } from './upload-file.ts';
 
 /** A file that was to be sent and had not arrived. */
 export interface KeptUpload {
   id: string;
   site: string;
   name: string;
+  /** Missing where an older studio kept it. */
+  madeOn?: string | null;
   /** Null where the browser would not keep it: then only its name is known. */
   file: File | null;
 }
@@ -28,13 +31,13 @@ const lockOf = (id: string): string => `kite-wall upload ${id}`;
  *
  * @returns what forgets it again
  */
-export async function keepUpload(site: string, file: File): Promise<() => Promise<void>> {
+export async function keepUpload(site: string, { file, madeOn }: Outgoing): Promise<() => Promise<void>> {
   const id = crypto.randomUUID();
   let release = () => {};
   const held = new Promise<void>((resolve) => (release = resolve));
   void navigator.locks?.request(lockOf(id), () => held);
   const db = await open();
-  const kept = { id, site, name: file.name, file };
+  const kept = { id, site, name: file.name, madeOn, file };
   // A browser with little room keeps the name at least.
   await db.put('uploads', kept).catch(() => db.put('uploads', { ...kept, file: null }));
   return async () => {

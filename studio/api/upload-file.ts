@@ -1,6 +1,12 @@
 import { importReplySchema, type ImportReply, type Patch, patchSchema } from '#contract/sites.ts';
 import { Refusal, refusalFrom } from './call.ts';
 
+/** A file to be sent. */
+export interface Outgoing {
+  file: File;
+  madeOn: string | null;
+}
+
 /** Puts a file in the place of a material's own. */
 export async function replaceFile(site: string, material: string, file: File): Promise<Patch> {
   const reply = await fetch(
@@ -21,17 +27,19 @@ export async function replaceFile(site: string, material: string, file: File): P
  * Sends one file and reports how much of it has arrived. XMLHttpRequest, since fetch cannot tell the progress of
  * an upload.
  *
+ * @param madeOn the day it was made, for a file whose own bytes cannot say; null where only the file knows
  * @throws Refusal; the signal's AbortError when it was cancelled
  */
 export function uploadFile(
   site: string,
-  file: File,
+  { file, madeOn }: Outgoing,
   onProgress: (share: number) => void,
   signal: AbortSignal,
 ): Promise<ImportReply> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
-    request.open('POST', `/api/sites/${site}/materials?name=${encodeURIComponent(file.name)}`);
+    const said = new URLSearchParams({ name: file.name, ...(madeOn === null ? {} : { madeOn }) });
+    request.open('POST', `/api/sites/${site}/materials?${said}`);
     request.setRequestHeader('content-type', 'application/octet-stream');
     request.responseType = 'json';
     request.upload.onprogress = (event) => onProgress(event.total > 0 ? event.loaded / event.total : 1);

@@ -11,12 +11,11 @@ import {
 import { toast } from 'sonner';
 import { Refusal } from './call.ts';
 import { useSite } from './site-context.tsx';
-import { uploadFile } from './upload-file.ts';
+import { type Outgoing, uploadFile } from './upload-file.ts';
 import { within } from './within.ts';
 
-export interface Upload {
+export interface Upload extends Outgoing {
   id: number;
-  file: File;
   state: 'waiting' | 'sending' | 'reading' | 'done' | 'duplicate' | 'failed' | 'cancelled';
   /** Share of the bytes that have arrived, 0 to 1. */
   share: number;
@@ -26,8 +25,12 @@ export interface Upload {
 
 interface Uploads {
   list: readonly Upload[];
-  /** Starts sending files; resolves with the ids of the materials when all have ended, in the files' order. */
-  add(files: readonly File[]): Promise<string[]>;
+  /**
+   * Starts sending files; resolves with the ids of the materials when all have ended, in the files' order.
+   *
+   * @param madeOn the day they were made, for files whose own bytes cannot say
+   */
+  add(files: readonly File[], madeOn?: string): Promise<string[]>;
   cancel(id?: number): void;
   again(id: number): void;
   clear(): void;
@@ -65,7 +68,7 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
   );
 
   const send = useCallback(
-    async (id: number, file: File): Promise<string | null> => {
+    async (id: number, outgoing: Outgoing): Promise<string | null> => {
       const abort = new AbortController();
       aborts.current.set(id, abort);
       if (running.current >= atOnce) await new Promise<void>((resolve) => waiting.current.push(resolve));
@@ -73,7 +76,7 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
       let material: string | null = null;
       // Kept in this browser until it has arrived; where that is not possible, or slow, it is sent all the same.
       const keeping = import('./kept-uploads.ts')
-        .then(({ keepUpload }) => keepUpload(site, file))
+        .then(({ keepUpload }) => keepUpload(site, outgoing))
         .catch(() => null);
       await within(keepingMs, keeping);
       try {
@@ -83,7 +86,7 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
             set(id, { state: 'sending', share: 0, message: '' });
             const reply = await uploadFile(
               site,
-              file,
+              outgoing,
               (share) => set(id, share < 1 ? { share } : { share, state: 'reading' }),
               abort.signal,
             );
@@ -128,21 +131,25 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
     return () => window.removeEventListener('beforeunload', ask);
   }, [busy]);
 
-  const addFiles = useCallback(
-    async (files: readonly File[]) => {
-      const added = files.map((file): Upload => ({
+  const addAll = useCallback(
+    async (outgoing: readonly Outgoing[]) => {
+      const added = outgoing.map((one): Upload => ({
+        ...one,
         id: next.current++,
-        file,
         state: 'waiting',
         share: 0,
         message: '',
         material: null,
       }));
       setList((old) => [...old.filter((one) => one.state !== 'done' && one.state !== 'duplicate'), ...added]);
-      const materials = await Promise.all(added.map(({ id, file }) => send(id, file)));
+      const materials = await Promise.all(added.map((one) => send(one.id, one)));
       return materials.filter((one) => one !== null);
     },
     [send],
+  );
+  const add = useCallback(
+    (files: readonly File[], madeOn: string | null = null) => addAll(files.map((file) => ({ file, madeOn }))),
+    [addAll],
   );
 
   const lookedFor = useRef('');
@@ -155,7 +162,7 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
         if (left.length === 0) return;
         const names = (some: typeof left) => some.map(({ name }) => name).join(', ');
         const gone = left.filter(({ file }) => file === null);
-        const files = left.flatMap(({ file }) => file ?? []);
+        const files = left.flatMap(({ file, madeOn = null }) => (file ? { file, madeOn } : []));
         if (files.length > 0)
           toast(
             `Not arrived when this page was left, and sent now: ${names(left.filter(({ file }) => file !== null))}. You find them in Gather.`,
@@ -165,27 +172,27 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
           toast(`Not arrived when this page was left; bring them again: ${names(gone)}.`, {
             duration: 60_000,
           });
-        void addFiles(files);
+        void addAll(files);
       })
       // A browser that keeps nothing has nothing to say.
       .catch(() => undefined);
-  }, [addFiles, site]);
+  }, [addAll, site]);
 
   const uploads = useMemo<Uploads>(
     () => ({
       list,
-      add: addFiles,
+      add,
       cancel: (id) => {
         for (const [running, abort] of aborts.current) if (id === undefined || id === running) abort.abort();
       },
       again: (id) => {
         const upload = list.find((one) => one.id === id);
-        if (upload) void send(id, upload.file);
+        if (upload) void send(id, upload);
       },
       clear: () =>
         setList((old) => old.filter((one) => ['waiting', 'sending', 'reading'].includes(one.state))),
     }),
-    [addFiles, list, send],
+    [add, list, send],
   );
   return <UploadsContext value={uploads}>{children}</UploadsContext>;
 }

@@ -1,7 +1,6 @@
 import { format } from 'date-fns';
 import { Camera, Link2, Mic, StickyNote } from 'lucide-react';
 import { useState } from 'react';
-import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { RecordVoice } from './record-voice.tsx';
 import { TakePicture } from './take-picture.tsx';
@@ -19,14 +18,10 @@ export function Capture({
   onAdded: (material: string, duplicate: boolean) => void;
   onPastedDone: () => void;
 }) {
-  const { changeMaterial } = useSite();
   const { add } = useUploads();
   const [open, setOpen] = useState<'camera' | 'microphone' | 'link' | 'note' | null>(null);
-  const keep = async (file: File) => {
-    const [id] = await add([file]);
-    // A file made here knows no date of its own, and it is now.
-    if (id) changeMaterial(id, { takenOn: format(new Date(), 'yyyy-MM-dd') }, 'Date', `${id} takenOn`);
-  };
+  // A file made here knows no date of its own, and it is now.
+  const keep = (file: File) => void add([file], format(new Date(), 'yyyy-MM-dd'));
   const close = () => setOpen(null);
   return (
     <span className="flex gap-2">
@@ -46,8 +41,8 @@ export function Capture({
         <StickyNote size={16} aria-hidden="true" />
         <span className="max-lg:sr-only">Note</span>
       </button>
-      {open === 'camera' && <TakePicture onFile={(file) => void keep(file)} onClose={close} />}
-      {open === 'microphone' && <RecordVoice onFile={(file) => void keep(file)} onClose={close} />}
+      {open === 'camera' && <TakePicture onFile={keep} onClose={close} />}
+      {open === 'microphone' && <RecordVoice onFile={keep} onClose={close} />}
       {open === 'link' && <WriteLink onAdded={onAdded} onClose={close} />}
       {open === 'note' && <WriteNote onAdded={onAdded} onClose={close} />}
       {pasted !== null && <WriteNote pasted={pasted} onAdded={onAdded} onClose={onPastedDone} />}
