@@ -22,7 +22,7 @@ const folders = ['core', 'contract', 'site', 'studio', 'server', 'demo', 'e2e', 
 
 const rooms = readdirSync(new URL('studio/rooms', import.meta.url));
 
-const direction = Object.entries(mayImport).map(([folder, allowed]) => {
+const direction = Object.entries(mayImport).flatMap(([folder, allowed]) => {
   const refused = folders.filter((other) => other !== folder && !allowed.includes(other));
   const patterns = [
     {
@@ -35,17 +35,18 @@ const direction = Object.entries(mayImport).map(([folder, allowed]) => {
       regex: '^(node:|react|fastify|drizzle-orm|sharp|pg$)',
       message: 'core/ is computation only: no I/O, no React, no Node.',
     });
-  if (folder === 'studio')
-    patterns.push({
-      // Only app.tsx opens rooms; what two of them share stands in a folder of its own.
-      regex: `(^|/)rooms/|^\\.\\./(${rooms.join('|')})/`,
-      message: 'Rooms do not know each other: move what is shared to studio/ui or studio/materials.',
-    });
-  return {
-    files: [`${folder}/**/*.{ts,tsx}`],
-    ignores: ['**/*.test.{ts,tsx}', 'studio/app.tsx'],
-    rules: { 'no-restricted-imports': ['error', { patterns }] },
+  const ignores = ['**/*.test.{ts,tsx}'];
+  const rule = (...all) => ({ 'no-restricted-imports': ['error', { patterns: all }] });
+  if (folder !== 'studio') return [{ files: [`${folder}/**/*.{ts,tsx}`], ignores, rules: rule(...patterns) }];
+  const apart = {
+    // Only app.tsx opens rooms; what two of them share stands in a folder of its own.
+    regex: `(^|/)rooms/|^\\.\\./(${rooms.join('|')})/`,
+    message: 'Rooms do not know each other: move what is shared to studio/ui or studio/materials.',
   };
+  return [
+    { files: ['studio/**/*.{ts,tsx}'], ignores, rules: rule(...patterns, apart) },
+    { files: ['studio/app.tsx'], rules: rule(...patterns) },
+  ];
 });
 
 export default tseslint.config(

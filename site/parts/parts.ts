@@ -1,4 +1,4 @@
-import type { PartKind } from '#core/parts/parts.ts';
+import { isKnownPart, type PartKind } from '#core/parts/parts.ts';
 import { ClipPart } from './clip/clip-part.tsx';
 import { ComparePart } from './compare/compare-part.tsx';
 import { ContactPart } from './contact/contact-part.tsx';
@@ -33,5 +33,9 @@ export const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
   table: drawing(TablePart),
 };
 
+/** A kind that only a newer version knows: nothing of it is drawn. */
+const unknownKind = drawing<PartKind>(() => null);
+
 /** How a part is drawn, whatever its kind. */
-export const drawingOf = <K extends PartKind>({ kind }: { kind: K }): PartDrawing<K> => partDrawings[kind];
+export const drawingOf = <K extends PartKind>(part: { kind: K }): PartDrawing<K> =>
+  isKnownPart(part) ? partDrawings[part.kind] : (unknownKind as unknown as PartDrawing<K>);

@@ -3,6 +3,7 @@ import { newPart } from '#core/parts/new-part.ts';
 import { type Part, type PartKind, partSchema } from '#core/parts/parts.ts';
 import { fromParagraphs } from '#core/content/rich-text.ts';
 import { sampleSound } from '#core/content/sample-sound.ts';
+import { drawingOf } from '#site/parts/parts.ts';
 import { partSettings, settingsOf } from './parts.ts';
 import { partState } from './part-state.ts';
 
@@ -24,6 +25,17 @@ describe('what is said of parts', () => {
     expect(partSettings[kind].name).toMatch(/^[A-Z]/);
     expect(partSettings[kind].empty).toMatch(/[.?]$/);
     expect(kinds.filter((other) => partSettings[other].name === partSettings[kind].name)).toEqual([kind]);
+  });
+
+  test('a kind that a newer version knows has a name, a sentence and nothing to set', () => {
+    const { name, empty, Panel, InPlace } = settingsOf({ kind: 'hologram' as PartKind });
+    expect([name, empty, Panel, InPlace]).toEqual([
+      'Unknown part',
+      'A newer version made this part. It stays here as it is, and readers do not get it.',
+      null,
+      null,
+    ]);
+    expect(drawingOf({ kind: 'hologram' as PartKind }).stands({} as never)).toBe('apart');
   });
 
   test('beside its name stands how much there is, in the singular for one', () => {

@@ -1,6 +1,7 @@
 import {
   AudioLines,
   BadgeCheck,
+  CircleHelp,
   Columns2,
   Copyright,
   FileText,
@@ -15,7 +16,7 @@ import {
   Video,
 } from 'lucide-react';
 import { allBlank } from '#core/parts/part-rules.ts';
-import type { Part, PartKind } from '#core/parts/parts.ts';
+import { isKnownPart, type Part, type PartKind } from '#core/parts/parts.ts';
 import { countWords } from '#core/content/rich-text.ts';
 import { plural } from '#core/words/plural.ts';
 import { fetched } from './fetched.tsx';
@@ -157,6 +158,16 @@ export const fetchInPlace = async (): Promise<void> => {
   await Promise.all(Object.values(partSettings).map(({ InPlace }) => InPlace?.fetch()));
 };
 
+/** A kind that only a newer version knows: kept, and not to be set here. */
+const unknownKind: PartSettings<PartKind> = {
+  ...inPanel,
+  name: 'Unknown part',
+  icon: CircleHelp,
+  empty: 'A newer version made this part. It stays here as it is, and readers do not get it.',
+  detail: () => 'made by a newer version',
+  Panel: null,
+};
+
 /** How a part is named and set, whatever its kind. */
-export const settingsOf = ({ kind }: Pick<Part, 'kind'>) =>
-  partSettings[kind] as unknown as PartSettings<PartKind>;
+export const settingsOf = (part: Pick<Part, 'kind'>): PartSettings<PartKind> =>
+  isKnownPart(part) ? (partSettings[part.kind] as unknown as PartSettings<PartKind>) : unknownKind;

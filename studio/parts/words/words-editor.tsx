@@ -1,4 +1,5 @@
-import { EditorContent, useEditor, type Editor, type JSONContent } from '@tiptap/react';
+import { type CommandProps, EditorContent, useEditor, type Editor, type JSONContent } from '@tiptap/react';
+import { TextSelection } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Code, Italic, Link2, List, ListOrdered, Quote } from 'lucide-react';
 import { Popover } from 'radix-ui';
@@ -13,6 +14,14 @@ function linkAddress(typed: string): string | null {
   const text = typed.trim();
   const href = /^[a-z]+:/i.test(text) ? text : text.includes('@') ? `mailto:${text}` : `https://${text}`;
   return text !== '' && /^(https?:\/\/|mailto:|tel:)/i.test(href) && URL.canParse(href) ? href : null;
+}
+
+/** The caret stands behind what was selected and writes without its link, so that no key takes the linked words away. */
+function writeOnAfterwards({ tr, state }: CommandProps): boolean {
+  const link = state.schema.marks['link'];
+  tr.setSelection(TextSelection.create(tr.doc, tr.selection.to));
+  if (link) tr.removeStoredMark(link);
+  return true;
 }
 
 function LinkTool({ editor }: { editor: Editor }) {
@@ -64,6 +73,7 @@ function LinkTool({ editor }: { editor: Editor }) {
                   .focus()
                   .extendMarkRange('link')
                   .setLink({ href, target: newWindow ? '_blank' : null })
+                  .command(writeOnAfterwards)
                   .run();
               else return setProblem('Write a web address, for example https://harbour.example.');
               setOpen(false);
