@@ -54,7 +54,10 @@ export const liveSchema = z.object({
 });
 export type Live = z.infer<typeof liveSchema>;
 
-export const historySchema = z.object({ undo: z.string().nullable(), redo: z.string().nullable() });
+/** A step of undo: what it is called, and which it is. */
+const stepSchema = z.object({ label: z.string(), step: revision });
+export const historySchema = z.object({ undo: stepSchema.nullable(), redo: stepSchema.nullable() });
+export type History = z.infer<typeof historySchema>;
 
 /** Everything the studio holds of one site. */
 export const siteStateSchema = z.object({
@@ -340,21 +343,31 @@ export const addNote = route({
   reply: importReplySchema,
 });
 
-/** With `sure`, its maker was asked whether what was lowered may be raised again, and wants it. */
-const surely = z.object({ sure: z.boolean().default(false) }).optional();
+/** Which step back or forth, and what its maker was asked before. */
+const wantedStep = z
+  .object({
+    /** The step their tab names; when another would be taken by now, they are told first. */
+    step: revision.optional(),
+    /** They know that what was lowered is raised again by it. */
+    sure: z.boolean().default(false),
+    /** Where that step is stuck, it is to be taken out of the history. */
+    takeOut: z.boolean().default(false),
+  })
+  .optional();
+const steppedSchema = patchSchema.extend({ label: z.string(), takenOut: z.boolean() });
 export const undoEdit = route({
   method: 'POST',
   path: '/api/sites/:site/undo',
   params: atSite,
-  body: surely,
-  reply: patchSchema.extend({ label: z.string() }),
+  body: wantedStep,
+  reply: steppedSchema,
 });
 export const redoEdit = route({
   method: 'POST',
   path: '/api/sites/:site/redo',
   params: atSite,
-  body: surely,
-  reply: patchSchema.extend({ label: z.string() }),
+  body: wantedStep,
+  reply: steppedSchema,
 });
 
 export const checkAddress = route({

@@ -1,7 +1,7 @@
 import type { FastifyBaseLogger } from 'fastify';
 import type { Database } from '../db/connect.ts';
 import { type Edit, edit, type EditResult } from '../db/edit.ts';
-import { redo, undo } from '../db/history.ts';
+import { redo, type Stepped, undo, type Wanted } from '../db/history.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
 
 export interface Scope {
@@ -40,13 +40,13 @@ export class Commands {
   }
 
   /** @see undo */
-  async undo(scope: Scope, sure: boolean): Promise<EditResult & { label: string }> {
-    return this.#settled(scope, await undo(this.#deps.db, scope, sure));
+  async undo(scope: Scope, wanted: Wanted): Promise<Stepped> {
+    return this.#settled(scope, await undo(this.#deps.db, scope, wanted));
   }
 
   /** @see redo */
-  async redo(scope: Scope, sure: boolean): Promise<EditResult & { label: string }> {
-    return this.#settled(scope, await redo(this.#deps.db, scope, sure));
+  async redo(scope: Scope, wanted: Wanted): Promise<Stepped> {
+    return this.#settled(scope, await redo(this.#deps.db, scope, wanted));
   }
 
   async #settled<R extends EditResult>({ site }: Scope, result: R): Promise<R> {

@@ -5,6 +5,13 @@ import { Problem } from '../http/problem.ts';
 import { closeLowered, lowerCeilings } from './ceilings.ts';
 import type { Database, Transaction } from './connect.ts';
 import type { Scope, Versioned } from './rows/row-kind.ts';
+import {
+  changesNothing,
+  joined,
+  readRecorded,
+  recorded,
+  type RecordedChange,
+} from './rows/recorded-change.ts';
 import { rowKind, type RowChange, type RowOf, type Table, write } from './rows/rows.ts';
 import { edits, sites } from './schema.ts';
 
@@ -122,15 +129,33 @@ export async function nextRevision(tx: Transaction, scope: Scope): Promise<numbe
   return site.revision;
 }
 
-/** Lays a later edit of the same rows over an earlier one: how it was first, how it is now. */
-function mergeChanges(earlier: readonly RowChange[], later: readonly RowChange[]): RowChange[] {
-  const merged = new Map(earlier.map((change) => [`${change.table} ${change.id}`, change]));
+/** One change for each row, how it was first and how it is now, in the order in which the rows were touched. */
+function byRow(changes: readonly RowChange[]): RowChange[] {
+  const rows = new Map<string, RowChange>();
+  for (const change of changes) {
+    const key = `${change.table} ${change.id}`;
+    const first = rows.get(key);
+    rows.set(key, first ? ({ ...change, before: first.before } as RowChange) : change);
+  }
+  return [...rows.values()];
+}
+
+/** Lays a later edit over an earlier one as one step; null where they do not follow on each other. */
+function mergeChanges(earlier: readonly unknown[], later: readonly RowChange[]): RecordedChange[] | null {
+  const merged = new Map<string, RecordedChange>();
+  for (const kept of earlier) {
+    const change = readRecorded(kept);
+    if (!change) return null;
+    merged.set(`${change.table} ${change.id}`, change);
+  }
   for (const change of later) {
     const key = `${change.table} ${change.id}`;
     const first = merged.get(key);
-    merged.set(key, first ? ({ ...change, before: first.before } as RowChange) : change);
+    const both = first ? joined(first, change) : recorded(change);
+    if (!both) return null;
+    merged.set(key, both);
   }
-  return [...merged.values()];
+  return [...merged.values()].filter((change) => !changesNothing(change));
 }
 
 /**
@@ -159,25 +184,28 @@ export async function edit(
       .where(eq(edits.siteId, scope.site))
       .orderBy(desc(edits.revision))
       .limit(1);
-    const merge =
+    const merges =
       last &&
       what.mergeKey !== undefined &&
       last.mergeKey === what.mergeKey &&
       Date.now() - last.at.getTime() < mergeWithinMs;
-    if (merge) {
+    const rows = byRow(changes);
+    const merged = merges ? mergeChanges(last.changes, rows) : null;
+    // Typed and taken away again: there is no step that does nothing.
+    if (merges && merged?.length === 0) await tx.delete(edits).where(eq(edits.revision, last.revision));
+    else if (merges && merged)
       await tx
         .update(edits)
-        .set({ revision, changes: mergeChanges(last.changes, changes), at: new Date() })
+        .set({ revision, changes: merged, at: new Date() })
         .where(eq(edits.revision, last.revision));
-    } else {
+    else
       await tx.insert(edits).values({
         revision,
         siteId: scope.site,
         label: what.label,
         mergeKey: what.mergeKey ?? null,
-        changes,
+        changes: rows.map(recorded),
       });
-    }
     return { revision, changes, opens: closed || touchesSite(changes) };
   });
 }

@@ -24,7 +24,6 @@ import type { Height } from '#core/content/height.ts';
 import type { Draft, Site } from '#core/content/site.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
 import type { Manifest, ManifestFile } from '#core/release/manifest.ts';
-import type { RowChange } from './rows/rows.ts';
 
 const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 const createdAt = () => when('created_at').notNull().defaultNow();
@@ -173,7 +172,8 @@ export const edits = pgTable(
     label: text('label').notNull(),
     /** Edits of one field in quick succession carry the same key and become one step of undo. */
     mergeKey: text('merge_key'),
-    changes: jsonb('changes').$type<RowChange[]>().notNull(),
+    /** What it did, as the version that wrote it kept it; see readRecorded. */
+    changes: jsonb('changes').$type<unknown[]>().notNull(),
     undone: boolean('undone').notNull().default(false),
     at: when('at').notNull().defaultNow(),
   },

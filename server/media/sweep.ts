@@ -43,9 +43,8 @@ async function originalsIn(db: Database): Promise<Set<string>> {
     name(ofMaterial(row));
   for (const { revision } of await db.select({ revision: edits.revision }).from(edits)) {
     const [row] = await db.select({ changes: edits.changes }).from(edits).where(eq(edits.revision, revision));
-    for (const change of row?.changes ?? [])
-      if (change.table === 'material')
-        for (const one of [change.before, change.after]) if (one) name(ofMaterial(one));
+    // Recorded whole or by its fields, and by whatever version: a hash is a file that a step may bring back.
+    name(JSON.stringify(row?.changes ?? []).match(/\b[0-9a-f]{64}\b/g) ?? []);
   }
   for (const { id } of await db.select({ id: releases.id }).from(releases)) {
     const [row] = await db.select({ source: releases.source }).from(releases).where(eq(releases.id, id));

@@ -113,6 +113,6 @@ test('the name of a step may hold a title of any length; it is shortened, never 
     params: { ...params, page: one },
     body: { seen: revision, label, change: { summary: 'Saved.' } },
   });
-  expect(history.undo?.length).toBeLessThanOrEqual(120);
-  expect(label.startsWith(history.undo?.slice(0, -1) ?? '?')).toBe(true);
+  expect(history.undo?.label.length).toBeLessThanOrEqual(120);
+  expect(label.startsWith(history.undo?.label.slice(0, -1) ?? '?')).toBe(true);
 });

@@ -121,8 +121,9 @@ export function siteRoutes(
   ] as const)
     handle(app, route, async ({ params, body }, request) => {
       const scope = { site: params.site, account: makerOf(request).id };
-      const result = await commands[direction](scope, body?.sure ?? false);
-      return { ...(await patchAfter(db, scope, result)), label: result.label };
+      const result = await commands[direction](scope, body ?? {});
+      const { label, takenOut } = result;
+      return { ...(await patchAfter(db, scope, result)), label, takenOut };
     });
 
   handle(app, checkAddress, async ({ params }, request) => {

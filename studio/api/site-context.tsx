@@ -6,6 +6,7 @@ import {
   useContext,
   useEffect,
   useMemo,
+  useRef,
   useState,
   useSyncExternalStore,
 } from 'react';
@@ -19,6 +20,7 @@ import { SignInAgain } from '../account/sign-in-again.tsx';
 import { AskDialog } from '../ui/ask-dialog.tsx';
 import { Loading, Trouble } from '../ui/states.tsx';
 import { call, mendedEvent, Refusal } from './call.ts';
+import { type Direction, type StepQuestion, stepQuestion } from './step-question.ts';
 import { SaveQueue, type SaveState } from './save-queue.ts';
 import { applyPatch, received, seenRevision, type StudioSite } from './studio-site.ts';
 
@@ -85,7 +87,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       }),
   );
   const saving = useSyncExternalStore(queue.subscribe, () => queue.state);
-  const [asking, setAsking] = useState<{ direction: 'undo' | 'redo'; sentence: string } | null>(null);
+  const [asking, setAsking] = useState<StepQuestion | null>(null);
 
   const query = useQuery({
     queryKey: key(id),
@@ -134,22 +136,34 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
   );
   const setTyping = useCallback((typing: boolean) => queue.setTyping(typing), [queue]);
   const state = query.data;
-  const step = useCallback(
-    async (direction: 'undo' | 'redo', sure = false) => {
+  const takeStep = useCallback(
+    async (direction: Direction, wanted: StepQuestion['wanted'] = {}) => {
       const route = direction === 'undo' ? undoEdit : redoEdit;
       const patch = await run(async () => {
+        // Looked at once all is saved: the step that the maker sees then is the one they mean.
+        const { step: seen } = client.getQueryData<StudioSite>(key(id))?.history[direction] ?? {};
+        const body = { step: seen, ...wanted };
         try {
-          return await call(route, { params: { site: id }, body: { sure } });
+          return await call(route, { params: { site: id }, body });
         } catch (error) {
-          // What was lowered would be raised: its maker is asked first.
-          if (!(error instanceof Refusal) || error.problem.code !== 'would-raise') throw error;
-          setAsking({ direction, sentence: error.message });
+          const question = error instanceof Refusal && stepQuestion(direction, body.step, error);
+          if (!question) throw error;
+          setAsking(question);
           return null;
         }
       });
-      if (patch) toast(`${direction === 'undo' ? 'Undone' : 'Done again'}: ${patch.label}`);
+      if (!patch) return;
+      const done = direction === 'undo' ? 'Undone' : 'Done again';
+      toast(`${patch.takenOut ? 'Taken out of the history' : done}: ${patch.label}`);
     },
-    [id, run],
+    [client, id, run],
+  );
+  // One after the other: pressed twice fast, the second means the step that is next once the first is taken.
+  const stepping = useRef<Promise<void>>(Promise.resolve());
+  const step = useCallback(
+    (...asked: Parameters<typeof takeStep>) =>
+      (stepping.current = stepping.current.then(() => takeStep(...asked))),
+    [takeStep],
   );
 
   useEffect(() => {
@@ -245,11 +259,12 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       />
       <AskDialog
         open={asking !== null}
-        title={asking?.direction === 'redo' ? 'Raise it again?' : 'Take the lowering back?'}
+        title={asking?.title ?? ''}
+        leave={asking?.leave}
         answers={[
           {
-            name: asking?.direction === 'redo' ? 'Do it again' : 'Undo it',
-            run: () => asking && void step(asking.direction, true),
+            name: asking?.answer ?? '',
+            run: () => asking && void step(asking.direction, asking.wanted),
           },
         ]}
         onClose={() => setAsking(null)}

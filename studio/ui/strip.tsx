@@ -64,8 +64,8 @@ export function Strip() {
   const path = live.addressPath ?? live.siteLinkPath;
   useActions(() => [
     { name: 'Publish', also: 'release live readers', run: () => setPublishing('open') },
-    ...(history.undo ? [{ name: `Undo: ${history.undo}`, run: () => void undo() }] : []),
-    ...(history.redo ? [{ name: `Do again: ${history.redo}`, also: 'redo', run: () => void redo() }] : []),
+    ...(history.undo ? [{ name: `Undo: ${history.undo.label}`, run: () => void undo() }] : []),
+    ...(history.redo ? [{ name: `Do again: ${history.redo.label}`, also: 'redo', run: () => void redo() }] : []),
     ...readers.map(({ viewer, name }) => ({
       name: `See it as: ${name.toLowerCase()}`,
       also: 'preview read',
@@ -89,8 +89,8 @@ export function Strip() {
           type="button"
           className="icon-btn"
           disabled={!history.undo}
-          aria-label={history.undo ? `Undo: ${history.undo}` : 'Undo'}
-          title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}
+          aria-label={history.undo ? `Undo: ${history.undo.label}` : 'Undo'}
+          title={history.undo ? `Undo: ${history.undo.label}` : 'Nothing to undo'}
           onClick={() => void undo()}
         >
           <Undo2 size={18} aria-hidden="true" />
@@ -99,8 +99,8 @@ export function Strip() {
           type="button"
           className="icon-btn max-[420px]:hidden"
           disabled={!history.redo}
-          aria-label={history.redo ? `Redo: ${history.redo}` : 'Redo'}
-          title={history.redo ? `Redo: ${history.redo}` : 'Nothing to do again'}
+          aria-label={history.redo ? `Redo: ${history.redo.label}` : 'Redo'}
+          title={history.redo ? `Redo: ${history.redo.label}` : 'Nothing to do again'}
           onClick={() => void redo()}
         >
           <Redo2 size={18} aria-hidden="true" />

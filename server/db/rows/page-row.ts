@@ -2,6 +2,8 @@ import { and, eq } from 'drizzle-orm';
 import type { Page } from '#core/content/page.ts';
 import { newKey } from '../new-id.ts';
 import { linkKeys, pages } from '../schema.ts';
+import type { FieldDelta } from './field-delta.ts';
+import { partsDelta } from './parts-delta.ts';
 import type { RowKind } from './row-kind.ts';
 
 export const pageOf = ({ siteId: _site, revision: _revision, ...page }: typeof pages.$inferSelect): Page =>
@@ -10,6 +12,7 @@ export const pageOf = ({ siteId: _site, revision: _revision, ...page }: typeof p
 /** A page of the site, with a link of its own from the start. */
 export const pageRow: RowKind<Page> = {
   conflicts: true,
+  deltas: { parts: partsDelta as FieldDelta<Page['parts']> },
   read: async (tx, scope, id) => {
     const [row] = await tx
       .select()

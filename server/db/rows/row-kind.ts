@@ -1,4 +1,5 @@
 import type { Transaction } from '../connect.ts';
+import type { FieldDelta } from './field-delta.ts';
 
 export interface Scope {
   site: string;
@@ -15,6 +16,8 @@ export interface Versioned<R> {
 export interface RowKind<R extends { id: string }> {
   /** Whether two tabs that write the same fields of it are told apart; what does not, is written as it comes. */
   conflicts: boolean;
+  /** Fields that are recorded for undo by what changed in them; the others whole, before and after. */
+  deltas?: { [F in keyof R]?: FieldDelta<R[F]> };
   /** The row, kept from changing until the transaction ends; null where this maker has none of that id. */
   read(tx: Transaction, scope: Scope, id: string): Promise<Versioned<R> | null>;
   insert(tx: Transaction, scope: Scope, row: R, revision: number): Promise<void>;
