@@ -158,6 +158,44 @@ describe('another device', () => {
     expect(await status('/wren-makes/')).toBe(404);
     await studio.press('button', 'Close');
   }, 90_000);
+
+  test('undo asks before it takes back what was done elsewhere; pressed fast it takes step after step', async () => {
+    const siteTitle = (wanted?: string) =>
+      studio.page.evaluate(
+        async (site, title) => {
+          const body = JSON.stringify({ seen: 0, label: `Named ${title}`, change: { title } });
+          const change = { method: 'PATCH', headers: { 'content-type': 'application/json' }, body };
+          await fetch(`/api/sites/${site}`, title === undefined ? {} : change);
+          const state = (await (await fetch(`/api/sites/${site}`)).json()) as { site: { title: string } };
+          return state.site.title;
+        },
+        demo.rooms.split('/').at(-1) ?? '',
+        wanted,
+      );
+    const undo = async (times: number) => {
+      await studio.page.keyboard.down('Control');
+      for (let n = 0; n < times; n++) await studio.page.keyboard.press('z');
+      await studio.page.keyboard.up('Control');
+    };
+    await studio.page.goto(`${demo.rooms}/projects`);
+    await studio.saved();
+    await siteTitle('Ash');
+    await undo(1);
+    await studio.reads('another one now, from another tab or device: “Named Ash”.');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Leave it as it is');
+    expect(await siteTitle()).toBe('Ash');
+    await undo(1);
+    await studio.press('button', 'Undo it');
+    await studio.reads('Undone: Named Ash');
+    const first = await siteTitle();
+    for (const name of ['Birch', 'Cedar', 'Dogwood']) await siteTitle(name);
+    await studio.page.reload();
+    await studio.saved();
+    await undo(3);
+    await studio.reads('Undone: Named Birch');
+    expect(await siteTitle()).toBe(first);
+  }, 60_000);
 });
 
 describe('uploads and leaving', () => {

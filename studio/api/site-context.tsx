@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import pLimit from 'p-limit';
 import {
   createContext,
   type ReactNode,
@@ -6,7 +7,6 @@ import {
   useContext,
   useEffect,
   useMemo,
-  useRef,
   useState,
   useSyncExternalStore,
 } from 'react';
@@ -159,11 +159,10 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
     [client, id, run],
   );
   // One after the other: pressed twice fast, the second means the step that is next once the first is taken.
-  const stepping = useRef<Promise<void>>(Promise.resolve());
+  const [inTurn] = useState(() => pLimit(1));
   const step = useCallback(
-    (...asked: Parameters<typeof takeStep>) =>
-      (stepping.current = stepping.current.then(() => takeStep(...asked))),
-    [takeStep],
+    (...asked: Parameters<typeof takeStep>) => inTurn(() => takeStep(...asked)),
+    [inTurn, takeStep],
   );
 
   useEffect(() => {
