@@ -83,6 +83,11 @@ export const patchSchema = z.object({
 });
 export type Patch = z.infer<typeof patchSchema>;
 
+const joinedPatchSchema = patchSchema.extend({
+  /** Changes that somebody else made to the same row came in with it. */
+  joined: z.boolean(),
+});
+
 /** Name of a step in Undo. It often holds a title, which may be long; that must never keep a change from being saved. */
 const labelSchema = z
   .string()
@@ -90,7 +95,10 @@ const labelSchema = z
   .max(2000)
   .transform((label) => shortened(label, 120));
 
-/** A change of some fields, with the revision the maker was looking at. */
+/**
+ * A change of some fields, with the revision the maker was looking at. With `was`, it is joined with whatever was changed
+ * since, field by field; only where both changed the same to something else is it refused, but for a height that is lowered.
+ */
 const changeOf = <T extends z.ZodObject>(content: T) =>
   z.object({
     seen: revision,
@@ -99,6 +107,10 @@ const changeOf = <T extends z.ZodObject>(content: T) =>
     /** Quick successive changes with one key become one step. */
     mergeKey: z.string().max(120).optional(),
     change: content.partial(),
+    /** How the changed fields were before: the change is joined with those of others then. */
+    was: content.partial().optional(),
+    /** Its maker has been asked and wants this one, whatever it was changed to meanwhile. */
+    overwrite: z.boolean().optional(),
   });
 
 export const listSites = route({
@@ -127,7 +139,7 @@ export const changeSite = route({
   path: '/api/sites/:site',
   params: atSite,
   body: changeOf(siteContentSchema),
-  reply: patchSchema,
+  reply: joinedPatchSchema,
 });
 
 const atPage = z.object({ site: idSchema, page: idSchema });
@@ -146,10 +158,7 @@ export const createProject = route({
   }),
   reply: patchSchema.extend({ page: idSchema }),
 });
-/**
- * Changes a page. With `was`, the change is joined with whatever was changed on the page since, field by field and part by
- * part; only where both changed the same to something else is it refused.
- */
+/** Changes a page: its fields, and its parts one by one. */
 export const changePage = route({
   method: 'PATCH',
   path: '/api/sites/:site/pages/:page',
@@ -157,15 +166,9 @@ export const changePage = route({
   body: changeOf(pageContentSchema.extend({ rank: rankSchema })).extend({
     /** What was done to the parts; instead of all of them in `change`. */
     parts: partsChangeSchema.optional(),
-    /** How the changed fields were before. */
     was: pageContentSchema.omit({ parts: true }).partial().optional(),
-    /** Its maker has been asked and wants this one, whatever it was changed to meanwhile. */
-    overwrite: z.boolean().optional(),
   }),
-  reply: patchSchema.extend({
-    /** Somebody else's changes to this page came in with it. */
-    joined: z.boolean(),
-  }),
+  reply: joinedPatchSchema,
 });
 /** Takes a part from one page and puts it at the end of another, as one step of undo. */
 export const movePart = route({
@@ -217,7 +220,7 @@ export const changeMaterial = route({
   path: '/api/sites/:site/materials/:material',
   params: atMaterial,
   body: changeOf(materialContentSchema),
-  reply: patchSchema,
+  reply: joinedPatchSchema,
 });
 /** Several materials at once, as one step of undo. */
 export const changeMaterials = route({

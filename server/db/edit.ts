@@ -92,7 +92,7 @@ export class Edit {
   ): Promise<RowOf<T>> {
     const found = await this.find(table, id);
     const after: RowOf<T> = { ...found.row, ...change };
-    if (seen !== undefined && rowKind(table).conflicts && found.revision > seen) throw newer(found);
+    if (seen !== undefined && rowKind(table).ownRevision && found.revision > seen) throw newer(found);
     if (!isDeepStrictEqual(after, found.row))
       await this.#apply({ table, id, before: found.row, after } as RowChange);
     return after;

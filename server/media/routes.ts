@@ -31,6 +31,7 @@ import { idSchema } from '#core/content/id.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database, Transaction } from '../db/connect.ts';
 import { type EditResult, noEdit } from '../db/edit.ts';
+import { joinedChange } from '../db/joined-change.ts';
 import { materialOf } from '../db/rows/material-row.ts';
 import { materials, pages } from '../db/schema.ts';
 import { contentsOf, contentText } from '../documents/document-contents.ts';
@@ -169,10 +170,13 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
 
   handle(app, changeMaterial, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
+    let joined = false;
     const result = await commands.run(scope, body, async (running) => {
-      await running.update('material', params.material, body.change, body.seen);
+      const joining = await joinedChange(running, 'material', params.material, body);
+      joined = joining.joined;
+      await running.update('material', params.material, joining.change);
     });
-    return patchAfter(db, scope, result);
+    return { ...(await patchAfter(db, scope, result)), joined: joined && result.changes.length > 0 };
   });
 
   handle(app, changeMaterials, async ({ params, body }, request) => {

@@ -21,7 +21,7 @@ import { materials, pages, releases, sites } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
 import { notFound, Problem } from '../http/problem.ts';
 import { patchAfter } from '../sites/site-state.ts';
-import { joinedChange } from './joined-change.ts';
+import { joinedPage } from './joined-page.ts';
 import { emptyPage } from './new-page.ts';
 
 /** A project from materials: the first picture opens the page, the others hang in a gallery, all else stands below. */
@@ -104,7 +104,7 @@ export function pageRoutes(
     const scope = { site: params.site, account: makerOf(request).id };
     let joined = false;
     const result = await commands.run(scope, body, async (running) => {
-      const joining = await joinedChange(running, params.page, body);
+      const joining = await joinedPage(running, params.page, body);
       joined = joining.joined;
       const change: Partial<Page> = { ...joining.change };
       const rows = await running.tx

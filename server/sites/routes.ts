@@ -18,6 +18,7 @@ import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { Commands } from '../commands/commands.ts';
 import { freeAddress } from '../db/free-address.ts';
+import { joinedChange } from '../db/joined-change.ts';
 import { newId, newKey } from '../db/new-id.ts';
 import { formerAddresses, linkKeys, sites } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
@@ -96,9 +97,10 @@ export function siteRoutes(
     const result = await commands.run(scope, body, async (running) => {
       const address = body.change.address;
       if (address) await freeAddress(running.tx, scope.site, address);
-      await running.update('site', scope.site, body.change);
+      const { change } = await joinedChange(running, 'site', scope.site, body);
+      await running.update('site', scope.site, change);
     });
-    return patchAfter(db, scope, result);
+    return { ...(await patchAfter(db, scope, result)), joined: false };
   });
 
   handle(app, shownNow, async ({ params, body }, request) => {

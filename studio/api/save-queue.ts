@@ -66,15 +66,15 @@ const partsOf = (row: Record<string, unknown>): readonly Part[] | null =>
 function bodyOf({ kind, change, was, overwrite, label, mergeKey }: Pending, seen: number) {
   const base = { seen, label, mergeKey };
   const [before, now] = [partsOf(was), partsOf(change)];
-  // Kept by an older studio, or not of a page: as it is.
-  if (kind !== 'page' || Object.keys(change).some((name) => !(name in was))) return { ...base, change };
+  // Kept by an older studio: as it is.
+  if (Object.keys(change).some((name) => !(name in was))) return { ...base, change };
   const { parts: _, ...fields } = change;
   const { parts: _was, ...fieldsWere } = was;
   return {
     ...base,
     change: fields,
     was: fieldsWere,
-    ...(before && now ? { parts: partsChange(before, now) } : {}),
+    ...(kind === 'page' && before && now ? { parts: partsChange(before, now) } : {}),
     ...(overwrite ? { overwrite } : {}),
   };
 }

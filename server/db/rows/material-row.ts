@@ -14,7 +14,7 @@ export const materialOf = ({
 
 /** A material of the maker's stock, whichever of their sites is open. */
 export const materialRow: RowKind<Material> = {
-  conflicts: true,
+  ownRevision: true,
   read: async (tx, scope, id) => {
     const [row] = await tx
       .select()

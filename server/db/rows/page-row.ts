@@ -11,7 +11,7 @@ export const pageOf = ({ siteId: _site, revision: _revision, ...page }: typeof p
 
 /** A page of the site, with a link of its own from the start. */
 export const pageRow: RowKind<Page> = {
-  conflicts: true,
+  ownRevision: true,
   deltas: { parts: partsDelta as FieldDelta<Page['parts']> },
   read: async (tx, scope, id) => {
     const [row] = await tx

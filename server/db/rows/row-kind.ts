@@ -14,8 +14,8 @@ export interface Versioned<R> {
 
 /** How one kind of row that a maker owns is read and written. What belongs to somebody else is not there for them. */
 export interface RowKind<R extends { id: string }> {
-  /** Whether two tabs that write the same fields of it are told apart; what does not, is written as it comes. */
-  conflicts: boolean;
+  /** Whether its revision is of this row alone; a site's counts every edit of the site. */
+  ownRevision: boolean;
   /** Fields that are recorded for undo by what changed in them; the others whole, before and after. */
   deltas?: { [F in keyof R]?: FieldDelta<R[F]> };
   /** The row, kept from changing until the transaction ends; null where this maker has none of that id. */

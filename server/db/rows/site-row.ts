@@ -15,7 +15,7 @@ export const siteOf = (row: typeof sites.$inferSelect): Site => ({
 
 /** The site itself. Its row comes with the account and goes with it, and is held by every edit from the start. */
 export const siteRow: RowKind<Site> = {
-  conflicts: false,
+  ownRevision: false,
   read: async (tx, scope, id) => {
     const [row] = await tx
       .select()

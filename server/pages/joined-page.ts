@@ -1,0 +1,37 @@
+import type { z } from 'zod';
+import type { changePage } from '#contract/sites.ts';
+import type { Page } from '#core/content/page.ts';
+import { partsSchema } from '#core/parts/parts.ts';
+import { withPartsChange } from '#core/parts/parts-change.ts';
+import type { Edit } from '../db/edit.ts';
+import { joinedChange } from '../db/joined-change.ts';
+import { Problem } from '../http/problem.ts';
+
+type Change = z.infer<typeof changePage.body>;
+
+/**
+ * What to write for a change of a page: its fields joined one by one, and its parts part by part.
+ *
+ * @returns see `joinedChange`
+ * @throws Problem 409 where both have changed the same to something else, with the page as it is now
+ */
+export async function joinedPage(
+  running: Edit,
+  page: string,
+  { parts, ...wanted }: Change,
+): Promise<{ change: Partial<Page>; joined: boolean }> {
+  const laid = (row: Page) => (parts ? withPartsChange(row.parts, parts) : null);
+  const { row, joined, change } = await joinedChange(
+    running,
+    'page',
+    page,
+    { ...wanted, was: wanted.was ?? (parts && {}) },
+    (now) => (laid(now)?.conflicts.length ?? 0) > 0,
+  );
+  const all = laid(row);
+  if (!all) return { change, joined };
+  const checked = partsSchema.safeParse(all.parts);
+  if (!checked.success)
+    throw new Problem(400, 'parts', checked.error.issues[0]?.message ?? 'These parts cannot be kept.');
+  return { change: { ...change, parts: checked.data }, joined };
+}
