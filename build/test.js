@@ -76,7 +76,8 @@ for (const project of ['unit', 'browser']) {
       '--json',
       '--outputFile',
       file,
-      ...(project === 'browser' ? ['--runInBand'] : []),
+      // Browser tests each start a server and a browser of their own: one after the other.
+      ...(project === 'browser' ? ['--runInBand'] : ['--maxWorkers=100%']),
     ],
     {
       NODE_OPTIONS: '--experimental-vm-modules --no-warnings',

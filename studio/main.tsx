@@ -1,4 +1,4 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
@@ -6,6 +6,10 @@ import { Toaster } from 'sonner';
 import { App } from './app.tsx';
 import { Refusal } from './api/call.ts';
 import './styles/studio.css';
+
+// What is typed is kept in the cache of queries. Told at once, not a moment later as by default, it is on the screen when
+// the key or press that changed it is through: no field is set back in between, and what is new can have the focus.
+notifyManager.setScheduler((tell) => tell());
 
 const client = new QueryClient({
   defaultOptions: {

@@ -65,7 +65,9 @@ export function Strip() {
   useActions(() => [
     { name: 'Publish', also: 'release live readers', run: () => setPublishing('open') },
     ...(history.undo ? [{ name: `Undo: ${history.undo.label}`, run: () => void undo() }] : []),
-    ...(history.redo ? [{ name: `Do again: ${history.redo.label}`, also: 'redo', run: () => void redo() }] : []),
+    ...(history.redo
+      ? [{ name: `Do again: ${history.redo.label}`, also: 'redo', run: () => void redo() }]
+      : []),
     ...readers.map(({ viewer, name }) => ({
       name: `See it as: ${name.toLowerCase()}`,
       also: 'preview read',

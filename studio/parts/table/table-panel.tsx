@@ -1,6 +1,7 @@
 import './table-panel.css';
 import { Plus, Sigma, X } from 'lucide-react';
 import { type ClipboardEvent, type KeyboardEvent, useRef } from 'react';
+import { flushSync } from 'react-dom';
 import { toast } from 'sonner';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { heightLevel, lowest } from '#core/content/height.ts';
@@ -37,10 +38,7 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
     });
   const addRow = () => set({ rows: [...rows, columns.map(() => '')] });
   const focusCell = (row: number, at: number) =>
-    // The row may be new and not drawn yet.
-    requestAnimationFrame(() =>
-      grid.current?.querySelector<HTMLElement>(`[data-cell="${row} ${at}"]`)?.focus(),
-    );
+    grid.current?.querySelector<HTMLElement>(`[data-cell="${row} ${at}"]`)?.focus();
   const removeColumn = (at: number) =>
     set({
       columns: columns.filter((_, n) => n !== at),
@@ -70,11 +68,12 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
       if (!moved || to < 0 || to >= rows.length) return;
       event.preventDefault();
       event.stopPropagation();
-      set({ rows: rows.filter((_, n) => n !== row).toSpliced(to, 0, moved) });
+      flushSync(() => set({ rows: rows.filter((_, n) => n !== row).toSpliced(to, 0, moved) }));
       focusCell(to, at);
     } else if (event.key === 'Enter') {
       event.preventDefault();
-      if (row === rows.length - 1 && rows.length < mostRows) addRow();
+      // Drawn at once: the next key belongs into the new row.
+      if (row === rows.length - 1 && rows.length < mostRows) flushSync(addRow);
       focusCell(row + 1, at);
     }
   };

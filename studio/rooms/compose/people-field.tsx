@@ -1,5 +1,6 @@
 import { Plus, X } from 'lucide-react';
 import { useRef } from 'react';
+import { flushSync } from 'react-dom';
 import type { Companion } from '#core/content/case-facts.ts';
 
 interface PeopleFieldProps {
@@ -52,10 +53,9 @@ export function PeopleField({ people, onChange }: PeopleFieldProps) {
           type="button"
           className="btn sm w-fit"
           onClick={() => {
-            onChange([...people, { name: '', did: '' }]);
-            requestAnimationFrame(() =>
-              list.current?.querySelector<HTMLElement>('li:last-child input')?.focus(),
-            );
+            // Drawn at once: the next key belongs into the new field.
+            flushSync(() => onChange([...people, { name: '', did: '' }]));
+            list.current?.querySelector<HTMLElement>('li:last-child input')?.focus();
           }}
         >
           <Plus size={15} aria-hidden="true" />
