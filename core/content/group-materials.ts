@@ -3,6 +3,7 @@ import type { Material, MaterialKind } from './material.ts';
 import { byRank, type Page } from './page.ts';
 import { monthOf, partialDateInWords } from './partial-date.ts';
 import { usedMaterials } from './where-used.ts';
+import { pageName } from '../pages/page-kinds.ts';
 
 export const groupings = ['project', 'month', 'kind', 'used', 'alike'] as const;
 export type Grouping = (typeof groupings)[number];
@@ -59,7 +60,7 @@ export function groupMaterials(
     case 'project': {
       const homeOf = homes(inOrder);
       start('loose', 'Loose');
-      for (const page of inOrder) start(page.id, page.title || 'Untitled', page.id);
+      for (const page of inOrder) start(page.id, pageName(page), page.id);
       for (const material of materials) put(homeOf(material)?.id ?? 'loose', material);
       break;
     }

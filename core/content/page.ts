@@ -4,9 +4,9 @@ import { caseFactsSchema } from './case-facts.ts';
 import { heightSchema } from './height.ts';
 import { idSchema } from './id.ts';
 import { line } from './line.ts';
+import { pageKinds } from '../pages/page-kinds.ts';
 import { partsSchema } from '../parts/parts.ts';
 
-export const pageKinds = ['home', 'project', 'about', 'resume', 'plain', 'heading', 'link'] as const;
 export const openingLayouts = ['full', 'strip', 'words'] as const;
 
 export const openingSchema = z.object({

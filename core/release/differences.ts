@@ -8,6 +8,7 @@ import { byRank, type Page } from '../content/page.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import { isKnownPart, type Part, rulesOf } from '../parts/parts.ts';
 import type { Draft } from '../content/site.ts';
+import { pageName } from '../pages/page-kinds.ts';
 import { plural } from '../words/plural.ts';
 import { releasable } from './released.ts';
 
@@ -166,7 +167,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
       list.push({
         kind: 'added',
         page: page.id,
-        title: page.title || 'Untitled',
+        title: pageName(page),
         what: [pictures > 0 ? plural(pictures, 'picture') : 'new page', heightNames[isAt]],
         ...onNoPart,
         access: { before: 'private', after: isAt },
@@ -182,7 +183,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
       list.push({
         kind: 'changed',
         page: page.id,
-        title: page.title || 'Untitled',
+        title: pageName(page),
         ...changes,
         access: heightLevel(wasAt) === heightLevel(isAt) ? null : { before: wasAt, after: isAt },
       });
@@ -193,7 +194,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
       list.push({
         kind: 'removed',
         page: was.id,
-        title: was.title || 'Untitled',
+        title: pageName(was),
         what: ['readers can no longer open it'],
         ...onNoPart,
         access: { before: effectiveHeight(live, { page: was.id }).height, after: 'private' },

@@ -1,6 +1,7 @@
 import { and, desc, eq } from 'drizzle-orm';
 import type { History } from '#contract/sites.ts';
 import { raisedBy } from '#core/access/raised-by.ts';
+import { pageName } from '#core/pages/page-kinds.ts';
 import { Problem } from '../http/problem.ts';
 import { closeLowered } from './ceilings.ts';
 import type { Database, Transaction } from './connect.ts';
@@ -161,11 +162,11 @@ async function askBeforeRaising(
   if (raised.length === 0) return;
   const [row] = await tx.select({ live: sites.liveRelease }).from(sites).where(eq(sites.id, site));
   if (!row || row.live === null) return;
-  const titles = new Map(
-    (await tx.select({ id: pages.id, title: pages.title }).from(pages).where(eq(pages.siteId, site))).map(
-      ({ id, title }) => [id, title],
-    ),
-  );
+  const all = await tx
+    .select({ id: pages.id, kind: pages.kind, title: pages.title })
+    .from(pages)
+    .where(eq(pages.siteId, site));
+  const titles = new Map(all.map((page) => [page.id, pageName(page)]));
   throw new Problem(409, 'would-raise', raisingSentence(raised, titles, direction));
 }
 

@@ -12,6 +12,7 @@ import { isEmptyPart } from '#core/parts/is-empty-part.ts';
 import { partsSchema } from '#core/parts/parts.ts';
 import { partsOfStarter } from '#core/parts/starters.ts';
 import { partsFor } from '#core/parts/parts-for.ts';
+import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Commands } from '../commands/commands.ts';
 import type { Database } from '../db/connect.ts';
@@ -66,7 +67,7 @@ export function pageRoutes(
           .sort()
           .at(-1) ?? null;
       const model = rows.find((row) => row.id === body.copyOf);
-      if (body.copyOf && model?.kind !== 'project') throw notFound('The project to copy');
+      if (body.copyOf && !(model && rulesOfPage(model).isWork)) throw notFound('The project to copy');
       const slug = pageSlug(model?.title || body.title || 'project', new Set(rows.map((row) => row.slug)));
       const rank = generateKeyBetween(last, null);
       const known = new Map(
@@ -118,7 +119,7 @@ export function pageRoutes(
           field: 'slug',
         });
       // A page's address follows its title until readers have had it; then it stays, so links keep working.
-      if (change.title && change.slug === undefined && own && own.kind !== 'home') {
+      if (change.title && change.slug === undefined && own && !rulesOfPage(own).isFront) {
         const [released] = await running.tx
           .select({ id: releases.id })
           .from(releases)
@@ -175,7 +176,7 @@ export function pageRoutes(
         .select()
         .from(pages)
         .where(and(eq(pages.id, params.page), eq(pages.siteId, scope.site)));
-      if (row?.kind === 'home')
+      if (row && rulesOfPage(row).isFront)
         throw new Problem(409, 'home-stays', 'The front page stays; its words can be changed.');
       await running.remove('page', params.page);
       if (body?.readers === 'now')

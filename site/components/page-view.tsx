@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { standingBeside } from '#core/parts/beside.ts';
 import { factsLine } from '#core/content/facts-line.ts';
+import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import type { PageInput, Card } from '../render/page-input.ts';
 import { CreditsView } from './credits-view.tsx';
 import { OpeningView } from './opening-view.tsx';
@@ -19,7 +20,7 @@ function Top({ input }: { input: PageInput }) {
   return (
     <header className="top-line">
       <div className="top">
-        {home === null || (page.kind === 'home' && menu.length < 2) ? (
+        {home === null || (rulesOfPage(page).isFront && menu.length < 2) ? (
           <span className="name">{siteTitle}</span>
         ) : (
           <a className="name" href={to(home)}>
@@ -197,6 +198,7 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
   const Main = within ? 'div' : 'main';
   const slots = useSlots();
   const { page } = input;
+  const { isWork, isFront } = rulesOfPage(page);
   const opening = <OpeningView input={input} />;
   return (
     <div className="site" data-theme={input.theme}>
@@ -204,7 +206,7 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
         <Top input={input} />
         <Main id={within ? undefined : 'main'}>
           {slots.opening ? slots.opening(opening) : opening}
-          {page.kind === 'project' && <Facts input={input} />}
+          {isWork && <Facts input={input} />}
           <Parts input={input} />
           {page.credits.length > 0 && (
             <section className="band">
@@ -213,9 +215,9 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
               </div>
             </section>
           )}
-          {page.kind === 'home' && <Wall cards={input.cards} toRoot={input.toRoot} label="Projects" />}
+          {isFront && <Wall cards={input.cards} toRoot={input.toRoot} label="Projects" />}
         </Main>
-        {page.kind === 'project' && <Next input={input} />}
+        {isWork && <Next input={input} />}
         <footer className="end-line">
           <p className="end">Words and pictures by {input.siteTitle} unless a credit says otherwise.</p>
         </footer>

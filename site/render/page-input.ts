@@ -2,6 +2,7 @@ import type { Id } from '#core/content/id.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import type { SeenPage, SiteView } from '#core/access/seen-by.ts';
 import { pagePicture, type ShownPicture } from '#core/gallery/picture-source.ts';
+import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { type MediaSources, mediaOf, type Medium } from './medium.ts';
 
 /** One file of a picture, as the page refers to it: a path relative to the entrance, or an address in the studio. */
@@ -94,7 +95,7 @@ export function coverOf(page: SeenPage, view: SiteView): Id | null {
 export function pathsOf(view: SiteView): Map<Id, string> {
   const paths = new Map<Id, string>();
   for (const page of view.pages) {
-    const isEntrance = view.entry === null ? page.kind === 'home' : page.id === view.entry;
+    const isEntrance = view.entry === null ? rulesOfPage(page).isFront : page.id === view.entry;
     const above = page.parent === null ? '' : (paths.get(page.parent) ?? '');
     paths.set(page.id, isEntrance ? '' : `${above}${page.slug}/`);
   }
@@ -127,7 +128,7 @@ function previewOf(cover: Picture | undefined): PageInput['preview'] {
   return { path: file.url, alt: cover.alt, widthPx: file.widthPx, heightPx };
 }
 
-const listed = (page: SeenPage): boolean => page.kind === 'project' && page.title.trim() !== '';
+const listed = (page: SeenPage): boolean => rulesOfPage(page).isWork && page.title.trim() !== '';
 
 /**
  * Splits a view into its pages' inputs. A page that names nobody but itself does not change when another page's
@@ -156,12 +157,13 @@ export function pageInputs(
       picture: picture ? { ...picture, focus: page.cover.focus ?? picture.focus } : null,
     };
   };
-  const homePage = view.entry === null ? view.pages.find((page) => page.kind === 'home') : undefined;
+  const homePage = view.entry === null ? view.pages.find((page) => rulesOfPage(page).isFront) : undefined;
   const home = homePage ? (paths.get(homePage.id) ?? null) : null;
   const inMenu = view.entry === null ? view.pages.filter((page) => page.parent === null) : [];
   return view.pages.flatMap((page) => {
     const path = paths.get(page.id);
-    if (path === undefined || page.kind === 'heading' || page.kind === 'link') return [];
+    const { opens, isFront, isWork } = rulesOfPage(page);
+    if (path === undefined || !opens) return [];
     const at = wall.indexOf(page);
     const own: Record<Id, Picture> = {};
     for (const id of picturesOn(page, view)) {
@@ -179,19 +181,18 @@ export function pageInputs(
       path,
       toRoot: '../'.repeat(path.split('/').length - 1),
       home,
-      menu: inMenu
-        .filter((one) => one.kind !== 'project' && one.kind !== 'heading' && one.kind !== 'link')
-        .map((one) => ({
-          title: one.kind === 'home' ? 'Work' : one.title,
-          path: paths.get(one.id) ?? '',
-          current: one.id === page.id || (one.kind === 'home' && page.kind === 'project'),
-        })),
+      menu: inMenu.flatMap((one) => {
+        const rules = rulesOfPage(one);
+        const title = rules.inMenu(one.title);
+        const current = one.id === page.id || (rules.isFront && isWork);
+        return title === null ? [] : [{ title, path: paths.get(one.id) ?? '', current }];
+      }),
       page,
       preview: previewOf(pictures[coverOf(page, view) ?? '']),
       base,
       pictures: own,
       media,
-      cards: page.kind === 'home' ? wall.map((one) => card(one)).filter((one) => one !== null) : [],
+      cards: isFront ? wall.map((one) => card(one)).filter((one) => one !== null) : [],
       before: at > 0 ? card(wall[at - 1]) : null,
       after: at >= 0 ? card(wall[at + 1]) : null,
     };

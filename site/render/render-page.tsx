@@ -3,6 +3,7 @@ import { PageView } from '../components/page-view.tsx';
 import { CollectedDeclarations, DeclarationsContext } from './declarations.ts';
 import { asScriptText, creativeWork } from './creative-work.ts';
 import type { PageInput, SiteAssets } from './page-input.ts';
+import { rulesOfPage } from '#core/pages/page-kinds.ts';
 
 export interface RenderedPage {
   html: string;
@@ -54,7 +55,8 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
   );
   const style = declarations.css() + (notice ? noticeStyle : '');
   const { page, path, siteTitle, toRoot, base, preview } = input;
-  const title = page.kind === 'home' || !page.title ? siteTitle : `${page.title}, by ${siteTitle}`;
+  const { isFront, isWork } = rulesOfPage(page);
+  const title = isFront || !page.title ? siteTitle : `${page.title}, by ${siteTitle}`;
   const head = renderToStaticMarkup(
     <>
       <meta charSet="utf-8" />
@@ -63,7 +65,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
       {page.summary && <meta name="description" content={page.summary} />}
       <meta property="og:title" content={page.title || siteTitle} />
       <meta property="og:site_name" content={siteTitle} />
-      <meta property="og:type" content={page.kind === 'project' ? 'article' : 'website'} />
+      <meta property="og:type" content={isWork ? 'article' : 'website'} />
       {page.summary && <meta property="og:description" content={page.summary} />}
       {base && <meta property="og:url" content={base + path} />}
       {base && preview && (
@@ -88,7 +90,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
       <link rel="stylesheet" href={toRoot + assets.css} />
       <link rel="stylesheet" href={toRoot + assets.printCss} media="print" />
       {style && <style dangerouslySetInnerHTML={{ __html: style }} />}
-      {page.kind === 'project' && (
+      {isWork && (
         <script
           type="application/ld+json"
           dangerouslySetInnerHTML={{ __html: asScriptText(creativeWork(input)) }}

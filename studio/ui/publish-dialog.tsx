@@ -4,6 +4,7 @@ import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { pagesWithoutCredit } from '#core/check/pages-without-credit.ts';
 import { reaches } from '#core/content/height.ts';
+import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { useSite } from '../api/site-context.tsx';
 import { AddressField } from './site-address-field.tsx';
 import { CopyLink } from './copy-link.tsx';
@@ -18,7 +19,7 @@ import { usePublish } from './use-publish.ts';
 function PrivatePages({ open }: { open: boolean }) {
   const { state, changePage } = useSite();
   const out = state.pages.filter(
-    ({ kind, height, archived }) => kind === 'project' && height === 'private' && !archived,
+    (page) => rulesOfPage(page).isWork && page.height === 'private' && !page.archived,
   );
   const summary = useRef<HTMLElement>(null);
   if (out.length === 0) return null;
@@ -32,7 +33,7 @@ function PrivatePages({ open }: { open: boolean }) {
       <ul className="mt-2 grid gap-2">
         {out.map((page) => (
           <li key={page.id} className="flex items-center gap-3">
-            <span className="min-w-0 flex-1 truncate">{page.title || 'Untitled project'}</span>
+            <span className="min-w-0 flex-1 truncate">{pageName(page)}</span>
             <button
               type="button"
               className="btn sm"
@@ -47,7 +48,7 @@ function PrivatePages({ open }: { open: boolean }) {
                 );
               }}
             >
-              Publish it too<span className="sr-only">: {page.title || 'Untitled project'}</span>
+              Publish it too<span className="sr-only">: {pageName(page)}</span>
             </button>
           </li>
         ))}

@@ -6,6 +6,8 @@ import { type CaseFacts, ownLicences } from '#core/content/case-facts.ts';
 import { type Licence, licenceName } from '#core/content/licence.ts';
 import type { Page } from '#core/content/page.ts';
 import { suggestedMonths } from '#core/content/suggested-months.ts';
+import { rulesOfPage } from '#core/pages/page-kinds.ts';
+import { pageWords } from '../../pages/page-words.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { TagField } from '../../ui/tag-field.tsx';
@@ -35,6 +37,8 @@ export function CaseFactsColumn({
 }) {
   const { state, changePage } = useSite();
   const name = page.title || 'this page';
+  const { isWork } = rulesOfPage(page);
+  const { facts: heading, hint } = pageWords(page);
   const link = state.live.pageLinkPaths[page.id];
   const { facts } = page;
   const suggested = useMemo(
@@ -71,7 +75,7 @@ export function CaseFactsColumn({
     <aside className="case-facts" aria-labelledby="case-facts">
       <div className="flex items-center gap-2">
         <h2 id="case-facts" className="facts-title flex-1 text-base">
-          {page.kind === 'project' ? 'Case facts' : 'Front page'}
+          {heading}
         </h2>
         <button
           type="button"
@@ -104,7 +108,7 @@ export function CaseFactsColumn({
             </p>
           )}
         </div>
-        {page.kind === 'project' && (
+        {isWork && (
           <>
             <p className="note">
               What you fill in below stands in a line under the opening. What you leave empty stays off the
@@ -141,11 +145,7 @@ export function CaseFactsColumn({
             <CoverField page={page} />
           </>
         )}
-        {page.kind !== 'project' && (
-          <p className="note">
-            Say in one sentence what you make. Your projects hang below it by themselves.
-          </p>
-        )}
+        {hint && <p className="note">{hint}</p>}
       </div>
     </aside>
   );

@@ -2,6 +2,7 @@ import { ArrowLeft, BookOpen, Monitor, Smartphone, Tablet } from 'lucide-react';
 import { Link } from 'react-router';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { Page } from '#core/content/page.ts';
+import { pageName } from '#core/pages/page-kinds.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { HeightChip } from '../../ui/height-control.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
@@ -35,9 +36,7 @@ export function ComposeBar({
         <ArrowLeft size={16} aria-hidden="true" />
         <span className="max-md:hidden">Projects</span>
       </Link>
-      <h1 className="min-w-0 truncate text-xl">
-        {page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}
-      </h1>
+      <h1 className="min-w-0 truncate text-xl">{pageName(page)}</h1>
       <span className="flex max-sm:hidden">
         <PageState page={page} />
       </span>

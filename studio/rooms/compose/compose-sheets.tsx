@@ -1,5 +1,6 @@
 import { BookOpen, Images, ListTree } from 'lucide-react';
 import type { Page } from '#core/content/page.ts';
+import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { seenAt } from './compose-bar.tsx';
 
@@ -19,6 +20,7 @@ export function ComposeSheets({
   onSheet: (sheet: Sheet) => void;
 }) {
   const { state } = useSite();
+  const { isWork } = rulesOfPage(page);
   const toggle = (which: 'facts' | 'tray') => onSheet(sheet === which ? null : which);
   return (
     <div className="compose-sheets">
@@ -26,7 +28,7 @@ export function ComposeSheets({
         <Images size={17} aria-hidden="true" /> Not used {loose}
       </button>
       <button type="button" aria-expanded={sheet === 'facts'} onClick={() => toggle('facts')}>
-        <ListTree size={17} aria-hidden="true" /> {page.kind === 'home' ? 'Height' : 'Case facts'}
+        <ListTree size={17} aria-hidden="true" /> {isWork ? 'Case facts' : 'Height'}
       </button>
       <a href={seenAt(state.site.id, page)} target="_blank" rel="noreferrer">
         <BookOpen size={17} aria-hidden="true" /> Read it

@@ -11,6 +11,8 @@ import type { Opening, Page } from '#core/content/page.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
+import { rulesOfPage } from '#core/pages/page-kinds.ts';
+import { pageWords } from '../../pages/page-words.ts';
 import { PageView } from '#site/components/page-view.tsx';
 import { type Slots, SlotsContext } from '#site/components/slots.ts';
 import { call } from '../../api/call.ts';
@@ -97,10 +99,7 @@ function ComposePage({ page }: { page: Page }) {
   );
   const beside = standingBeside(page.parts);
   const others = useMemo(
-    () =>
-      state.pages.filter(
-        (one) => one.id !== page.id && one.kind !== 'heading' && one.kind !== 'link' && !one.archived,
-      ),
+    () => state.pages.filter((one) => one.id !== page.id && rulesOfPage(one).opens && !one.archived),
     [page.id, state.pages],
   );
   const loose = useMemo(() => {
@@ -269,7 +268,7 @@ function ComposePage({ page }: { page: Page }) {
         <EditableLine
           value={page.title}
           label="Title"
-          placeholder={page.kind === 'home' ? 'What you make, in one sentence' : 'Title of the project'}
+          placeholder={pageWords(page).title}
           most={160}
           onChange={(title) => changePage(page.id, { title }, `Title of ${name}`, `${page.id} title`)}
         />
@@ -280,7 +279,7 @@ function ComposePage({ page }: { page: Page }) {
         <EditableLine
           value={page.summary}
           label="One-line summary"
-          placeholder={page.kind === 'home' ? 'A second line, if you like' : 'What it is, in one line'}
+          placeholder={pageWords(page).summary}
           most={400}
           onChange={(summary) => changePage(page.id, { summary }, `Summary of ${name}`, `${page.id} summary`)}
         />

@@ -6,6 +6,7 @@ import type { Height } from '#core/content/height.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { takesMore } from '#core/parts/with-materials.ts';
+import { pageName } from '#core/pages/page-kinds.ts';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { settingsOf } from '../../parts/parts.ts';
 import { useDropPlace } from './use-drop-place.ts';
@@ -119,7 +120,7 @@ export function PartFrame(props: PartFrameProps) {
                   {others.map((page) => (
                     <DropdownMenu.Item key={page.id} className="menu-item" onSelect={() => onMoveTo(page.id)}>
                       <CornerUpRight size={18} aria-hidden="true" />
-                      <span>{page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}</span>
+                      <span>{pageName(page)}</span>
                     </DropdownMenu.Item>
                   ))}
                 </DropdownMenu.Content>

@@ -9,6 +9,7 @@ import { byRank, type Page } from '#core/content/page.ts';
 import type { PartOf } from '#core/parts/parts.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { frames } from '#core/gallery/row-shares.ts';
+import { pageName } from '#core/pages/page-kinds.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Loading } from '../../ui/states.tsx';
@@ -158,7 +159,7 @@ function Sheet({ page, part }: { page: Page; part: PartOf<'gallery'> }) {
       <header className="sheet-top">
         <Link to={`/${state.site.id}/projects/${page.id}`} className="btn bare sm">
           <ArrowLeft size={16} aria-hidden="true" />
-          {page.title || 'Untitled project'}
+          {pageName(page)}
         </Link>
         <h1>Contact sheet</h1>
         <span className="note">{part.title ? `for the gallery “${part.title}”` : 'for a gallery'}</span>

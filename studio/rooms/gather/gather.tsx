@@ -8,6 +8,7 @@ import { findMaterials } from '#core/content/find-materials.ts';
 import { type Grouping, groupMaterials, type Order, sortMaterials } from '#core/content/group-materials.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { hostOf } from '#core/links/host-of.ts';
+import { pageName } from '#core/pages/page-kinds.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useTypedIn } from '../../api/use-typed-in.ts';
@@ -129,7 +130,8 @@ export function Gather() {
     );
     if (!moved) return;
     const onPages = ids.filter((id) => used.has(id)).length;
-    const to = pages.find(({ id }) => id === project)?.title || (project ? 'Untitled' : 'Loose');
+    const page = pages.find(({ id }) => id === project);
+    const to = page ? pageName(page) : 'Loose';
     toast(
       onPages > 0
         ? `Gathered for ${to}. What is on a page stands with that page.`

@@ -5,6 +5,7 @@ import type { Warning } from '#core/gallery/picture-quality.ts';
 import { whereUsed } from '#core/content/where-used.ts';
 import { slideFormats } from '#core/content/document.ts';
 import type { Material, MaterialContent } from '#core/content/material.ts';
+import { pageName } from '#core/pages/page-kinds.ts';
 import { warningSentences } from '../../materials/warning-words.ts';
 import { ClipStill } from './clip-still.tsx';
 import { FactsHead } from './facts-head.tsx';
@@ -182,7 +183,7 @@ export function MaterialFacts({
               ? 'nothing yet'
               : uses.map(({ page }) => (
                   <Link key={page.id} className="link mr-2" to={`../projects/${page.id}`}>
-                    {page.title || 'Untitled'}
+                    {pageName(page)}
                   </Link>
                 ))}
           </dd>

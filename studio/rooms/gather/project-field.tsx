@@ -1,4 +1,5 @@
 import { byRank, type Page } from '#core/content/page.ts';
+import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 
 interface ProjectFieldProps {
   pages: readonly Page[];
@@ -11,7 +12,7 @@ const differ = 'differ';
 
 /** The project a material was gathered for. */
 export function ProjectField({ pages, value, onChange }: ProjectFieldProps) {
-  const projects = pages.filter((page) => page.kind === 'project').sort(byRank);
+  const projects = pages.filter((page) => rulesOfPage(page).isWork).sort(byRank);
   const known = value === '' || value === null || projects.some(({ id }) => id === value);
   return (
     <label className="field">
@@ -29,7 +30,7 @@ export function ProjectField({ pages, value, onChange }: ProjectFieldProps) {
         <option value="">None, it is loose</option>
         {projects.map((page) => (
           <option key={page.id} value={page.id}>
-            {page.title || 'Untitled project'}
+            {pageName(page)}
           </option>
         ))}
       </select>

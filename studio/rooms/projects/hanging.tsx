@@ -10,6 +10,7 @@ import { pageNeeds } from '#core/check/page-needs.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { materialsOn } from '#core/content/materials-on.ts';
 import type { Page } from '#core/content/page.ts';
+import { pageName } from '#core/pages/page-kinds.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Bow } from '../../ui/bow.tsx';
@@ -95,7 +96,7 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
       <div className="flex items-start gap-2">
         <h2 className="min-w-0 flex-1 text-[1.0625rem] leading-6">
           <Link to={to} className="text-ink no-underline hover:underline">
-            {page.title || 'Untitled project'}
+            {pageName(page)}
           </Link>
         </h2>
         {movable && (

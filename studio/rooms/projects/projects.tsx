@@ -5,6 +5,7 @@ import { createProject } from '#contract/sites.ts';
 import { type ProjectGrouping, projectGroupings } from '#core/content/group-projects.ts';
 import { byRank } from '#core/content/page.ts';
 import { type StarterKey, starterKeys, starters } from '#core/parts/starters.ts';
+import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
@@ -31,10 +32,10 @@ export function Projects() {
   const { add } = useUploads();
   const navigate = useNavigate();
   const site = state.site.id;
-  const all = state.pages.filter((page) => page.kind === 'project').sort(byRank);
+  const all = state.pages.filter((page) => rulesOfPage(page).isWork).sort(byRank);
   const [by, setBy] = useKeptChoice(`${site} projects by`, projectGroupings);
   const projects = all.filter(({ archived }) => !archived);
-  const home = state.pages.find((page) => page.kind === 'home');
+  const home = state.pages.find((page) => rulesOfPage(page).isFront);
 
   const start = useMemo(
     () =>

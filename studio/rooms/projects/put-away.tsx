@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { Height } from '#core/content/height.ts';
 import type { Page } from '#core/content/page.ts';
+import { pageName } from '#core/pages/page-kinds.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { AskDialog } from '../../ui/ask-dialog.tsx';
 import { heightNames } from '../../ui/height-names.ts';
@@ -32,9 +33,9 @@ export function PutAway({ projects }: { projects: readonly Page[] }) {
       <ul className="mt-2 grid gap-2">
         {projects.map((page) => (
           <li key={page.id} className="flex items-center gap-3">
-            <span>{page.title || 'Untitled project'}</span>
+            <span>{pageName(page)}</span>
             <button type="button" className="btn sm" onClick={() => ask(page)}>
-              Hang it up again<span className="sr-only">: {page.title || 'Untitled project'}</span>
+              Hang it up again<span className="sr-only">: {pageName(page)}</span>
             </button>
           </li>
         ))}

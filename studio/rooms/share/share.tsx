@@ -5,6 +5,7 @@ import { bringBackRelease, listReleases } from '#contract/publishing.ts';
 import { renewLink } from '#contract/sites.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { reaches } from '#core/content/height.ts';
+import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { call, Refusal } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { CopyLink } from '../../ui/copy-link.tsx';
@@ -118,7 +119,7 @@ function Links() {
 export function Share() {
   const { state, changeSite, changePage } = useSite();
   const { site, pages, live } = state;
-  const listed = pages.filter((page) => page.kind !== 'heading');
+  const listed = pages.filter((page) => rulesOfPage(page).opens);
   const loweredNow = live.release !== null && !reaches(site.height, live.readersReach);
   return (
     <div className="share-room">
@@ -177,9 +178,7 @@ export function Share() {
                 key={page.id}
                 className="grid items-center gap-2 sm:grid-cols-[minmax(0,1fr)_minmax(0,16rem)]"
               >
-                <b className="truncate">
-                  {page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}
-                </b>
+                <b className="truncate">{pageName(page)}</b>
                 <HeightRow
                   effective={effectiveHeight(state, { page: page.id })}
                   of={page.title || 'this page'}

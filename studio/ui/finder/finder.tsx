@@ -5,6 +5,7 @@ import { kindNames } from '../kind-names.ts';
 import { materialName } from '../material-picture.tsx';
 import { rooms } from '../rooms.ts';
 import type { Action } from './actions-context.tsx';
+import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 
 interface FinderProps {
   actions: readonly Action[];
@@ -20,7 +21,7 @@ export default function Finder({ actions, onClose }: FinderProps) {
     onClose();
     void navigate(`${base}/${to}`);
   };
-  const pages = state.pages.filter(({ kind }) => kind === 'project' || kind === 'home');
+  const pages = state.pages.filter((page) => rulesOfPage(page).opens);
   return (
     <Command.Dialog
       open
@@ -56,13 +57,10 @@ export default function Finder({ actions, onClose }: FinderProps) {
             <Command.Item
               key={page.id}
               value={page.id}
-              keywords={[
-                page.kind === 'home' ? 'Front page' : page.title || 'Untitled project',
-                page.summary,
-              ]}
+              keywords={[pageName(page), page.summary]}
               onSelect={() => go(`projects/${page.id}`)}
             >
-              {page.kind === 'home' ? 'Front page' : page.title || 'Untitled project'}
+              {pageName(page)}
               {page.archived && <small>put away</small>}
             </Command.Item>
           ))}

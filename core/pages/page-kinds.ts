@@ -1,0 +1,71 @@
+/** What there is to know of one kind of page. */
+export interface PageRules {
+  /** What the kind is called. */
+  name: string;
+  /** What its maker calls one of them by, whatever its title. */
+  called: (title: string) => string;
+  /** Readers can open it, at an address of its own. */
+  opens: boolean;
+  /** What it is called in the readers' menu; null where it stands in none. */
+  inMenu: (title: string) => string | null;
+  /** Work: it hangs on the wall beside others, and has facts about how it came to be. */
+  isWork: boolean;
+  /** The way in: all work hangs on it, it has no address below the site's own, and it is always there. */
+  isFront: boolean;
+}
+
+const byTitle = (untitled: string) => (title: string) => title.trim() || untitled;
+const plain = (name: string): PageRules => ({
+  name,
+  called: byTitle(`Untitled page`),
+  opens: true,
+  inMenu: byTitle(name),
+  isWork: false,
+  isFront: false,
+});
+/** What only stands in the menu: there is nothing to open. */
+const inMenuOnly = (name: string): PageRules => ({
+  ...plain(name),
+  called: byTitle(name),
+  opens: false,
+  inMenu: () => null,
+});
+
+/** Every kind of page there is. */
+export const pageRules = {
+  home: {
+    name: 'Front page',
+    called: () => 'Front page',
+    opens: true,
+    inMenu: () => 'Work',
+    isWork: false,
+    isFront: true,
+  },
+  project: {
+    name: 'Project',
+    called: byTitle('Untitled project'),
+    opens: true,
+    inMenu: () => null,
+    isWork: true,
+    isFront: false,
+  },
+  about: plain('About'),
+  resume: plain('Résumé'),
+  plain: plain('Page'),
+  heading: inMenuOnly('Heading'),
+  link: inMenuOnly('Link'),
+} satisfies Record<string, PageRules>;
+
+export type PageKind = keyof typeof pageRules;
+export const pageKinds = Object.keys(pageRules) as [PageKind, ...PageKind[]];
+
+/** A kind that only a newer version knows: it is kept, and nobody can open it. */
+const unknownKind: PageRules = { ...inMenuOnly('Unknown page'), called: byTitle('Unknown page') };
+
+/** The rules for a page, whatever its kind. */
+export const rulesOfPage = ({ kind }: { kind: string }): PageRules =>
+  Object.hasOwn(pageRules, kind) ? pageRules[kind as PageKind] : unknownKind;
+
+/** What a page is called where its maker has to tell it from others. Never empty. */
+export const pageName = (page: { kind: string; title: string }): string =>
+  rulesOfPage(page).called(page.title);
