@@ -177,7 +177,7 @@ describe('the site and its pages', () => {
       {
         kind: 'added',
         page: 'page-new',
-        title: 'Untitled',
+        title: 'Untitled project',
         what: ['2 pictures', 'Public'],
         access: { before: 'private', after: 'public' },
       },
@@ -191,7 +191,7 @@ describe('the site and its pages', () => {
       {
         kind: 'removed',
         page: 'page-new',
-        title: 'Untitled',
+        title: 'Untitled project',
         what: ['readers can no longer open it'],
         access: { before: 'public', after: 'private' },
       },
