@@ -7,7 +7,7 @@ import { materialContentSchema, materialSchema } from '#core/content/material.ts
 import { warnings } from '#core/gallery/picture-quality.ts';
 import { partialDateSchema } from '#core/content/partial-date.ts';
 import { pageContentSchema, pageSchema, rankSchema } from '#core/content/page.ts';
-import { starterKeys } from '#core/parts/starters.ts';
+import { starterKeys } from '#core/parts/starter-names.ts';
 import { partsChangeSchema } from '#core/parts/parts-change.ts';
 import { tagsSchema } from '#core/content/tags.ts';
 import { siteContentSchema, siteSchema } from '#core/content/site.ts';

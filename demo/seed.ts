@@ -11,7 +11,7 @@ import type { Page } from '#core/content/page.ts';
 import { noFacts } from '#core/content/case-facts.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { mine } from '#core/content/provenance.ts';
-import { pageSlug } from '#core/content/address.ts';
+import { pageSlug } from '#core/content/page-slug.ts';
 import type { Block, Inline, RichText } from '#core/content/rich-text.ts';
 import { demoEmail } from '#server/accounts/routes.ts';
 import { newId } from '#server/db/new-id.ts';

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { addressSchema, pageSlug, suggestAddresses } from './address.ts';
+import { addressSchema } from './address.ts';
+import { pageSlug } from './page-slug.ts';
+import { suggestAddresses } from './suggest-addresses.ts';
 
 describe('addresses', () => {
   test.each(['wren-makes', 'abc', 'a1-b2-c3'])('%s is fine', (address) => {

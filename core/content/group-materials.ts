@@ -1,7 +1,8 @@
 import type { Id } from './id.ts';
 import type { Material, MaterialKind } from './material.ts';
 import { byRank, type Page } from './page.ts';
-import { monthOf, partialDateInWords } from './partial-date.ts';
+import { monthOf } from './partial-date.ts';
+import { partialDateInWords } from './partial-date-in-words.ts';
 import { usedMaterials } from './where-used.ts';
 import { pageName } from '../pages/page-kinds.ts';
 

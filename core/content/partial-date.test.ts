@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { partialDateInWords, partialDateSchema, readPartialDate } from './partial-date.ts';
+import { partialDateSchema } from './partial-date.ts';
+import { partialDateInWords } from './partial-date-in-words.ts';
+import { readPartialDate } from './read-partial-date.ts';
 
 describe('readPartialDate', () => {
   test.each([

@@ -1,6 +1,6 @@
 import { format, parseISO } from 'date-fns';
 import type { Month } from './case-facts.ts';
-import { partialDateInWords } from './partial-date.ts';
+import { partialDateInWords } from './partial-date-in-words.ts';
 
 /**
  * How long something took, in words: "September to December 2025", "November 2025 to March 2026", "since March 2026",

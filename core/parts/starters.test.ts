@@ -4,7 +4,8 @@ import { standingBeside } from './beside.ts';
 import { noFacts } from '../content/case-facts.ts';
 import { noCover, type Page } from '../content/page.ts';
 import { partsSchema } from './parts.ts';
-import { partsOfStarter, starterKeys, starters } from './starters.ts';
+import { starterKeys } from './starter-names.ts';
+import { partsOfStarter, starters } from './starters.ts';
 
 let count = 0;
 const newId = () => `part-${(count += 1)}`;

@@ -1,6 +1,7 @@
 import type { Id } from '../content/id.ts';
 import { newPart } from './new-part.ts';
 import type { Part, PartKind } from './parts.ts';
+import { type StarterKey, starterNames } from './starter-names.ts';
 
 /** One part of a starter: what kind it is, and what its maker is asked for there. */
 interface StarterPart {
@@ -22,12 +23,9 @@ export interface Starter {
 
 const credits: StarterPart = { kind: 'credits', prompt: 'Whoever’s work you use is named here by itself.' };
 
-export const starterKeys = ['object', 'event', 'study', 'software', 'team'] as const;
-export type StarterKey = (typeof starterKeys)[number];
-
 export const starters: Record<StarterKey, Starter> = {
   object: {
-    name: 'An object',
+    name: starterNames.object,
     about: 'Something made by hand or machine: furniture, clothing, a device, a model.',
     parts: [
       { kind: 'words', prompt: 'Who needed it, and what was wrong with what there was?' },
@@ -50,7 +48,7 @@ export const starters: Record<StarterKey, Starter> = {
     ],
   },
   event: {
-    name: 'An event',
+    name: starterNames.event,
     about: 'Something that happened: a show, a workshop, a market, a campaign.',
     parts: [
       { kind: 'words', prompt: 'What was it, for whom, and what was your part in it?' },
@@ -69,7 +67,7 @@ export const starters: Record<StarterKey, Starter> = {
     ],
   },
   study: {
-    name: 'A study',
+    name: starterNames.study,
     about: 'Something found out: research, an essay, a survey, an experiment.',
     parts: [
       { kind: 'words', prompt: 'The question, in one sentence anybody understands. Why does it matter?' },
@@ -88,7 +86,7 @@ export const starters: Record<StarterKey, Starter> = {
     ],
   },
   software: {
-    name: 'Software',
+    name: starterNames.software,
     about: 'Something that runs: an app, a website, a game, an installation.',
     parts: [
       { kind: 'words', prompt: 'What can somebody do with it that they could not do before?' },
@@ -107,7 +105,7 @@ export const starters: Record<StarterKey, Starter> = {
     ],
   },
   team: {
-    name: 'Work in a team',
+    name: starterNames.team,
     about: 'Something several people made, where readers must see which part was yours.',
     parts: [
       { kind: 'words', prompt: 'What did the team make, for whom, and what exactly did you do?' },

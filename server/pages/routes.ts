@@ -2,7 +2,7 @@ import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { generateKeyBetween } from 'fractional-indexing';
 import { changePage, createProject, deletePage, movePart } from '#contract/sites.ts';
-import { pageSlug } from '#core/content/address.ts';
+import { pageSlug } from '#core/content/page-slug.ts';
 import { copyOfPage } from '#core/content/copy-of-page.ts';
 import type { Material } from '#core/content/material.ts';
 import { heldIn } from '#core/parts/held-in.ts';

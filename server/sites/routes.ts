@@ -12,7 +12,8 @@ import {
   shownNow,
   undoEdit,
 } from '#contract/sites.ts';
-import { addressSchema, suggestAddresses } from '#core/content/address.ts';
+import { addressSchema } from '#core/content/address.ts';
+import { suggestAddresses } from '#core/content/suggest-addresses.ts';
 import type { Site } from '#core/content/site.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';

@@ -3,7 +3,7 @@ import type { Page } from '#core/content/page.ts';
 import type { Part, PartKind, PartOf } from '#core/parts/parts.ts';
 import type { Block } from '#core/content/rich-text.ts';
 import type { Point } from '../ui/drop-files.tsx';
-import type { Fetched } from './fetched.tsx';
+import type { Fetched } from '../ui/fetched.tsx';
 
 export interface PartPanelProps<K extends PartKind = PartKind> {
   part: PartOf<K>;

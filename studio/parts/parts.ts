@@ -19,7 +19,7 @@ import { allBlank } from '#core/parts/part-rules.ts';
 import { isKnownPart, type Part, type PartKind } from '#core/parts/parts.ts';
 import { countWords } from '#core/content/rich-text.ts';
 import { plural } from '#core/words/plural.ts';
-import { fetched } from './fetched.tsx';
+import { fetched } from '../ui/fetched.tsx';
 import type { PartSettings } from './part-settings.ts';
 
 /** A kind without tools or an editor of its own in the page, as most are. */

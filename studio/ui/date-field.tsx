@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { partialDateInWords, readPartialDate } from '#core/content/partial-date.ts';
+import { partialDateInWords } from '#core/content/partial-date-in-words.ts';
+import { readPartialDate } from '#core/content/read-partial-date.ts';
 import { Field } from './field.tsx';
 
 interface DateFieldProps {

@@ -33,7 +33,7 @@ import { ComposeSheets, type Sheet } from './compose-sheets.tsx';
 import { ComposedPart } from './composed-part.tsx';
 import { EditableLine } from './editable-line.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
-import { fetchAhead } from '../../parts/fetched.tsx';
+import { fetchAhead } from '../../ui/fetched.tsx';
 import { settingsOf } from '../../parts/parts.ts';
 import { ShareHandle } from './share-handle.tsx';
 import './site-look.css';

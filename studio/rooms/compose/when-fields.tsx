@@ -1,5 +1,6 @@
 import type { CaseFacts } from '#core/content/case-facts.ts';
-import { partialDateInWords, readPartialDate } from '#core/content/partial-date.ts';
+import { partialDateInWords } from '#core/content/partial-date-in-words.ts';
+import { readPartialDate } from '#core/content/read-partial-date.ts';
 import { timeSpan } from '#core/content/time-span.ts';
 import { DateField } from '../../ui/date-field.tsx';
 

@@ -1,6 +1,6 @@
 import { useDraggable } from '@dnd-kit/core';
 import { MapPin } from 'lucide-react';
-import { partialDateInWords } from '#core/content/partial-date.ts';
+import { partialDateInWords } from '#core/content/partial-date-in-words.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Warning } from '#core/gallery/picture-quality.ts';
 import { kindLabel, kindNames } from '../../ui/kind-names.ts';

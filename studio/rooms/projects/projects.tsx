@@ -4,7 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import { createProject } from '#contract/sites.ts';
 import { type ProjectGrouping, projectGroupings } from '#core/content/group-projects.ts';
 import { byRank } from '#core/content/page.ts';
-import { type StarterKey, starterKeys, starters } from '#core/parts/starters.ts';
+import { type StarterKey, starterKeys, starterNames } from '#core/parts/starter-names.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
@@ -62,7 +62,7 @@ export function Projects() {
   useActions(() => [
     { name: 'New project', run: () => void start([]) },
     ...starterKeys.map((key) => ({
-      name: `New project from the outline: ${starters[key].name.toLowerCase()}`,
+      name: `New project from the outline: ${starterNames[key].toLowerCase()}`,
       run: () => void start([], key),
     })),
   ]);
