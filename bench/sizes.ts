@@ -21,6 +21,30 @@ const row = (what: string, bytes: number, most: number): Row => ({
   reached: bytes <= most * 1024,
 });
 
+/** A script and all that it cannot run without, by their names in the folder. */
+async function withImports(folder: string, first: readonly string[]): Promise<Set<string>> {
+  const all = new Set<string>();
+  const wanted = [...first];
+  for (let name = wanted.pop(); name !== undefined; name = wanted.pop()) {
+    if (all.has(name)) continue;
+    all.add(name);
+    const code = await readFile(join(folder, name), 'utf8');
+    for (const match of code.matchAll(/(?:from|import)\s?[`"']\.\/([^`"']+\.js)[`"']/g))
+      if (!code.slice(0, match.index).endsWith('import(')) wanted.push(`assets/${match[1]}`);
+  }
+  return all;
+}
+
+/** What each room adds to what is there already, at most so much, in KB: no more than a little above what it does now. */
+const rooms = {
+  projects: 55,
+  gather: 92,
+  compose: 97,
+  'words-in-place': 130,
+  share: 18,
+  'contact-sheet': 37,
+};
+
 /** What a reader and a maker have to fetch before they see something. */
 export async function benchSizes(): Promise<Row[]> {
   const site = join(root, 'dist/site-assets');
@@ -34,9 +58,20 @@ export async function benchSizes(): Promise<Row[]> {
     (match) => match[1] ?? '',
   );
   if (scripts.length === 0) throw new Error(`No script in ${await readdir(studio)}`);
+  const first = await withImports(studio, scripts);
+  const names = await readdir(join(studio, 'assets'));
+  const ofRooms: Row[] = [];
+  for (const [room, most] of Object.entries(rooms)) {
+    const own = names.filter((name) => name.replace(/-[\w-]{8}\.js$/, '') === room);
+    if (own.length !== 1) throw new Error(`${own.length} scripts are called ${room}.`);
+    const all = await withImports(studio, [`assets/${own[0]}`]);
+    const more = [...all].filter((name) => !first.has(name));
+    ofRooms.push(row(`what ${room} adds`, await gzipped(studio, more), most));
+  }
   return [
     row('style sheet of a public page', await gzipped(site, [index.css]), 15),
     row('script of a public page', await gzipped(site, [index.enhance]), 12),
-    row('script of the studio’s first load', await gzipped(studio, scripts), 250),
+    row('script of the studio’s first load', await gzipped(studio, [...first]), 180),
+    ...ofRooms,
   ];
 }

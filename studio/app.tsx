@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
 import { Navigate, Outlet, Route, Routes, useParams } from 'react-router';
 import { getMe } from '#contract/account.ts';
 import { listSites } from '#contract/sites.ts';
@@ -7,30 +6,49 @@ import { call } from './api/call.ts';
 import { SiteProvider } from './api/site-context.tsx';
 import { UploadsProvider } from './api/uploads-context.tsx';
 import { PlannedRoom } from './rooms/planned/planned-room.tsx';
-import { Projects } from './rooms/projects/projects.tsx';
 import { ActionsProvider } from './ui/finder/actions-context.tsx';
+import { fetched } from './ui/fetched.tsx';
 import { Frame } from './ui/frame.tsx';
 import { Loading, Trouble } from './ui/states.tsx';
 
-// Fetched when they are opened: what most makers see first is the board of their projects.
-const Welcome = lazy(() => import('./account/welcome.tsx').then((module) => ({ default: module.Welcome })));
-const NameSite = lazy(() =>
-  import('./account/name-site.tsx').then((module) => ({ default: module.NameSite })),
+const opening = (what: string) => () => <Loading what={what} />;
+const theStudio = opening('Opening the studio');
+const theRoom = opening('Opening the room');
+
+// Each is fetched when it is opened.
+const Welcome = fetched(() => import('./account/welcome.tsx').then((module) => module.Welcome), theStudio);
+const NameSite = fetched(
+  () => import('./account/name-site.tsx').then((module) => module.NameSite),
+  theStudio,
 );
-const Share = lazy(() => import('./rooms/share/share.tsx').then((module) => ({ default: module.Share })));
-const Compose = lazy(() =>
-  Promise.all([import('./rooms/compose/compose.tsx'), import('./parts/parts.ts')]).then(
-    async ([{ Compose: room }, { fetchInPlace }]) => {
-      await fetchInPlace();
-      return { default: room };
-    },
-  ),
+const Projects = fetched(
+  () => import('./rooms/projects/projects.tsx').then((module) => module.Projects),
+  theRoom,
+);
+const Gather = fetched(() => import('./rooms/gather/gather.tsx').then((module) => module.Gather), theRoom);
+const Share = fetched(() => import('./rooms/share/share.tsx').then((module) => module.Share), theRoom);
+const Compose = fetched(
+  () =>
+    Promise.all([import('./rooms/compose/compose.tsx'), import('./parts/parts.ts')]).then(
+      async ([{ Compose: room }, { fetchInPlace }]) => {
+        await fetchInPlace();
+        return room;
+      },
+    ),
+  theRoom,
+);
+const ContactSheet = fetched(
+  () => import('./rooms/contact-sheet/contact-sheet.tsx').then((module) => module.ContactSheet),
+  theRoom,
 );
 
-const ContactSheet = lazy(() =>
-  import('./rooms/contact-sheet/contact-sheet.tsx').then((module) => ({ default: module.ContactSheet })),
-);
-const Gather = lazy(() => import('./rooms/gather/gather.tsx').then((module) => ({ default: module.Gather })));
+/** Fetches the room an address leads to, beside what has to be asked before it can be drawn. */
+function fetchRoomAt(path: string): void {
+  const [, , room = 'projects', page, sheet] = path.replace(/^\/studio/, '').split('/');
+  const wanted = { projects: sheet ? ContactSheet : page ? Compose : Projects, gather: Gather, share: Share };
+  if (Object.hasOwn(wanted, room)) wanted[room as keyof typeof wanted].fetch().catch(() => undefined);
+}
+fetchRoomAt(window.location.pathname);
 
 /** Signed in, the first site's projects; else the door. */
 function Start() {
@@ -38,13 +56,7 @@ function Start() {
   if (sites.isPending) return <Loading what="Opening your studio" />;
   if (sites.error) return <Trouble error={sites.error} again={() => void sites.refetch()} />;
   const [first] = sites.data;
-  return first ? (
-    <Navigate to={`/${first.id}/projects`} replace />
-  ) : (
-    <Suspense fallback={<Loading what="Opening your studio" />}>
-      <NameSite />
-    </Suspense>
-  );
+  return first ? <Navigate to={`/${first.id}/projects`} replace /> : <NameSite />;
 }
 
 function SiteRooms() {
@@ -54,9 +66,7 @@ function SiteRooms() {
       <UploadsProvider>
         <ActionsProvider>
           <Frame>
-            <Suspense fallback={<Loading what="Opening the room" />}>
-              <Outlet />
-            </Suspense>
+            <Outlet />
           </Frame>
         </ActionsProvider>
       </UploadsProvider>
@@ -68,12 +78,7 @@ export function App() {
   const me = useQuery({ queryKey: ['me'], queryFn: () => call(getMe) });
   if (me.isPending) return <Loading what="Opening the studio" />;
   if (me.error) return <Trouble error={me.error} again={() => void me.refetch()} />;
-  if (!me.data.account)
-    return (
-      <Suspense fallback={<Loading what="Opening the studio" />}>
-        <Welcome demo={me.data.demo} />
-      </Suspense>
-    );
+  if (!me.data.account) return <Welcome demo={me.data.demo} />;
   return (
     <Routes>
       <Route index element={<Start />} />

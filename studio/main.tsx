@@ -2,9 +2,9 @@ import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
-import { Toaster } from 'sonner';
 import { App } from './app.tsx';
 import { Refusal } from './api/call.ts';
+import { fetched } from './ui/fetched.tsx';
 import './styles/studio.css';
 
 // What is typed is kept in the cache of queries. Told at once, not a moment later as by default, it is on the screen when
@@ -20,6 +20,11 @@ const client = new QueryClient({
   },
 });
 
+const Notices = fetched(
+  () => import('./ui/notices.tsx').then((module) => module.Notices),
+  () => null,
+);
+
 const place = document.getElementById('studio');
 if (place)
   createRoot(place).render(
@@ -28,12 +33,7 @@ if (place)
         <BrowserRouter basename="/studio">
           <App />
         </BrowserRouter>
-        <Toaster
-          position="bottom-center"
-          offset={24}
-          mobileOffset={72}
-          toastOptions={{ className: 'notice' }}
-        />
+        <Notices />
       </QueryClientProvider>
     </StrictMode>,
   );

@@ -1,13 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { Dialog } from 'radix-ui';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Me } from '#contract/account.ts';
 import { signedOutEvent } from '../api/call.ts';
+import { fetched } from '../ui/fetched.tsx';
 import { Loading } from '../ui/states.tsx';
-import { useFocusBack } from '../ui/use-focus-back.ts';
 
-const SignInForm = lazy(() =>
-  import('./sign-in-form.tsx').then((module) => ({ default: module.SignInForm })),
+const SignInAgainDialog = fetched(
+  () => import('./sign-in-again-dialog.tsx').then((module) => module.SignInAgainDialog),
+  () => <Loading what="One moment" />,
 );
 
 /**
@@ -18,7 +18,6 @@ const SignInForm = lazy(() =>
 export function SignInAgain({ onBack }: { onBack: () => void }) {
   const client = useQueryClient();
   const [open, setOpen] = useState(false);
-  const focusBack = useFocusBack();
   const before = client.getQueryData<Me>(['me'])?.account;
   useEffect(() => {
     const onSignedOut = () => setOpen(true);
@@ -32,20 +31,8 @@ export function SignInAgain({ onBack }: { onBack: () => void }) {
     setOpen(false);
     onBack();
   };
+  if (!open) return null;
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog" {...focusBack}>
-          <Dialog.Title className="mb-2">You are signed out</Dialog.Title>
-          <Dialog.Description className="mb-4">
-            What you wrote is kept on this computer. Sign in, and it is sent.
-          </Dialog.Description>
-          <Suspense fallback={<Loading what="One moment" />}>
-            <SignInForm email={before?.email ?? ''} onSignedIn={signedIn} />
-          </Suspense>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <SignInAgainDialog email={before?.email ?? ''} onSignedIn={signedIn} onClose={() => setOpen(false)} />
   );
 }

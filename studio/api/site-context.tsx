@@ -11,18 +11,23 @@ import {
   useSyncExternalStore,
 } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { getSite, type Live, type Patch, redoEdit, undoEdit } from '#contract/sites.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Site } from '#core/content/site.ts';
 import { SignInAgain } from '../account/sign-in-again.tsx';
-import { AskDialog } from '../ui/ask-dialog.tsx';
+import { fetched } from '../ui/fetched.tsx';
 import { Loading, Trouble } from '../ui/states.tsx';
 import { call, mendedEvent, Refusal } from './call.ts';
 import { type Direction, type StepQuestion, stepQuestion } from './step-question.ts';
 import { SaveQueue, type SaveState } from './save-queue.ts';
 import { applyPatch, received, seenRevision, type StudioSite } from './studio-site.ts';
+import { notice, problemNotice } from '../ui/notice.ts';
+
+const AskDialog = fetched(
+  () => import('../ui/ask-dialog.tsx').then((module) => module.AskDialog),
+  () => null,
+);
 
 interface SiteApi {
   state: StudioSite;
@@ -80,7 +85,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
           if (kind === 'site') return state?.site;
           return state?.[kind === 'page' ? 'pages' : 'materials'].find((one) => one.id === row);
         },
-        onJoined: () => toast('Joined with what was changed in another tab or on another device.'),
+        onJoined: () => notice('Joined with what was changed in another tab or on another device.'),
         apply: (patch, keep) =>
           client.setQueryData<StudioSite>(key(id), (old) => (old ? applyPatch(old, patch, keep) : old)),
         store: window.localStorage,
@@ -128,7 +133,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
         return patch;
       } catch (error) {
         if (!(error instanceof Refusal) || error.problem.code !== 'signed-out')
-          toast.error(error instanceof Refusal ? error.message : 'That did not work. Try again.');
+          problemNotice(error instanceof Refusal ? error.message : 'That did not work. Try again.');
         return null;
       }
     },
@@ -154,7 +159,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       });
       if (!patch) return;
       const done = direction === 'undo' ? 'Undone' : 'Done again';
-      toast(`${patch.takenOut ? 'Taken out of the history' : done}: ${patch.label}`);
+      notice(`${patch.takenOut ? 'Taken out of the history' : done}: ${patch.label}`);
     },
     [client, id, run],
   );
@@ -176,7 +181,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
     };
     const onHide = () => void queue.flush();
     const onMended = () =>
-      toast('Signs that nobody can see were taken out of what you pasted or typed.', { id: 'mended' });
+      notice('Signs that nobody can see were taken out of what you pasted or typed.', { id: 'mended' });
     window.addEventListener('keydown', onKey);
     window.addEventListener('pagehide', onHide);
     window.addEventListener(mendedEvent, onMended);
@@ -256,20 +261,17 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
           void query.refetch();
         }}
       />
-      <AskDialog
-        open={asking !== null}
-        title={asking?.title ?? ''}
-        leave={asking?.leave}
-        answers={[
-          {
-            name: asking?.answer ?? '',
-            run: () => asking && void step(asking.direction, asking.wanted),
-          },
-        ]}
-        onClose={() => setAsking(null)}
-      >
-        <p>{asking?.sentence}</p>
-      </AskDialog>
+      {asking && (
+        <AskDialog
+          open
+          title={asking.title}
+          leave={asking.leave}
+          answers={[{ name: asking.answer, run: () => void step(asking.direction, asking.wanted) }]}
+          onClose={() => setAsking(null)}
+        >
+          <p>{asking.sentence}</p>
+        </AskDialog>
+      )}
     </SiteContext>
   );
 }

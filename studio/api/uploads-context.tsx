@@ -8,11 +8,11 @@ import {
   useRef,
   useState,
 } from 'react';
-import { toast } from 'sonner';
 import { Refusal } from './call.ts';
 import { useSite } from './site-context.tsx';
 import { type Outgoing, uploadFile } from './upload-file.ts';
 import { within } from './within.ts';
+import { notice } from '../ui/notice.ts';
 
 export interface Upload extends Outgoing {
   id: number;
@@ -164,12 +164,12 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
         const gone = left.filter(({ file }) => file === null);
         const files = left.flatMap(({ file, madeOn = null }) => (file ? { file, madeOn } : []));
         if (files.length > 0)
-          toast(
+          notice(
             `Not arrived when this page was left, and sent now: ${names(left.filter(({ file }) => file !== null))}. You find them in Gather.`,
             { duration: 15_000 },
           );
         if (gone.length > 0)
-          toast(`Not arrived when this page was left; bring them again: ${names(gone)}.`, {
+          notice(`Not arrived when this page was left; bring them again: ${names(gone)}.`, {
             duration: 60_000,
           });
         void addAll(files);

@@ -6,6 +6,8 @@ export interface Fetched<P extends object> {
   fetch: () => Promise<void>;
 }
 
+/** How long the first screen is left alone before more is fetched, in ms. */
+const restMs = 300;
 const notYet: (() => Promise<void>)[] = [];
 
 /**
@@ -49,7 +51,15 @@ export function fetched<P extends object>(
   return Object.assign(Component, { fetch });
 }
 
-/** Fetches what is not here yet, so that nobody waits for it later. What cannot be fetched now is fetched when needed. */
-export function fetchAhead(): void {
-  for (const fetch of notYet.splice(0)) fetch().catch(() => notYet.push(fetch));
+/**
+ * Fetches what is not here yet, so that nobody waits for it later, once what is on the screen has had time to be drawn.
+ * What cannot be fetched now is fetched when needed.
+ */
+export function useFetchAhead(): void {
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      for (const fetch of notYet.splice(0)) fetch().catch(() => notYet.push(fetch));
+    }, restMs);
+    return () => clearTimeout(timer);
+  }, []);
 }

@@ -3,7 +3,6 @@ import { LogOut, Menu as MenuIcon, Redo2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useEffect } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { type Me, signOut } from '#contract/account.ts';
 import { call, Refusal } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
@@ -11,6 +10,7 @@ import { Finding } from './finder/finding.tsx';
 import { KiteMark } from './kite-mark.tsx';
 import { rooms } from './rooms.ts';
 import { Strip } from './strip.tsx';
+import { problemNotice } from './notice.ts';
 
 /** Signs out: what can still be saved is, and the studio starts anew, so that nothing of a maker stays in this tab. */
 function useSignOut() {
@@ -22,7 +22,7 @@ function useSignOut() {
     },
     onSuccess: () => window.location.assign('/studio/'),
     onError: (error) =>
-      toast.error(error instanceof Refusal ? error.message : 'Signing out did not work. Try again.'),
+      problemNotice(error instanceof Refusal ? error.message : 'Signing out did not work. Try again.'),
   });
 }
 
@@ -139,7 +139,7 @@ function BottomRooms({ base }: { base: string }) {
             <DropdownMenu.Item className="menu-item" disabled={!history.redo} onSelect={() => void redo()}>
               <Redo2 size={20} aria-hidden="true" />
               <span className="min-w-0 truncate">
-                {history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}
+                {history.redo ? `Redo: ${history.redo.label}` : 'Nothing to redo'}
               </span>
             </DropdownMenu.Item>
             <DropdownMenu.Item className="menu-item" onSelect={() => leave.mutate()}>

@@ -1,14 +1,16 @@
 import { Eye, Redo2, Undo2, User, Link2, Footprints } from 'lucide-react';
 import { DropdownMenu, Popover } from 'radix-ui';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useSite } from '../api/site-context.tsx';
 import { useActions } from './finder/actions-context.tsx';
 import { DifferenceList } from './difference-list.tsx';
+import { fetched } from './fetched.tsx';
 import { liveWords, nothingWaits, waitingWords } from './live-words.ts';
 
 /** Fetched when somebody publishes for the first time since the studio was opened. */
-const PublishDialog = lazy(() =>
-  import('./publish-dialog.tsx').then((module) => ({ default: module.PublishDialog })),
+const PublishDialog = fetched(
+  () => import('./publish-dialog.tsx').then((module) => module.PublishDialog),
+  () => null,
 );
 
 const readers = [
@@ -138,9 +140,7 @@ export function Strip() {
         </button>
       </div>
       {publishing !== 'never' && (
-        <Suspense fallback={null}>
-          <PublishDialog open={publishing === 'open'} onClose={() => setPublishing('closed')} />
-        </Suspense>
+        <PublishDialog open={publishing === 'open'} onClose={() => setPublishing('closed')} />
       )}
     </header>
   );

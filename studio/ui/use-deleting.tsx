@@ -1,9 +1,9 @@
 import { type ReactNode, useState } from 'react';
-import { toast } from 'sonner';
 import { shownNow } from '#contract/sites.ts';
 import { call, Refusal } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
 import { AskDialog } from './ask-dialog.tsx';
+import { problemNotice } from './notice.ts';
 
 type When = 'now' | 'next-publish';
 
@@ -25,7 +25,7 @@ export function useDeleting(): {
         if (shown.things.length > 0) setAsked({ name, remove });
         else await remove('next-publish');
       } catch (error) {
-        toast.error(error instanceof Refusal ? error.message : 'That did not work. Try again.');
+        problemNotice(error instanceof Refusal ? error.message : 'That did not work. Try again.');
       }
     },
     dialog: (

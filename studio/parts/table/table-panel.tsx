@@ -2,7 +2,6 @@ import './table-panel.css';
 import { Plus, Sigma, X } from 'lucide-react';
 import { type ClipboardEvent, type KeyboardEvent, useRef } from 'react';
 import { flushSync } from 'react-dom';
-import { toast } from 'sonner';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { heightLevel, lowest } from '#core/content/height.ts';
 import { totalOf } from '#core/parts/amounts.ts';
@@ -13,6 +12,7 @@ import { pastedCells } from '#core/words/pasted-cells.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
+import { notice } from '../../ui/notice.ts';
 
 const newId = () => crypto.randomUUID().slice(0, 13);
 const whyNoSum = {
@@ -56,7 +56,7 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
     const { table, left } = filledIn(part, cells, { row, column: at }, newId);
     onChange(table);
     if (left > 0)
-      toast(
+      notice(
         `A table holds ${mostRows} rows of ${mostColumns} columns: ${left} cells of what you pasted did not fit.`,
       );
   };

@@ -2,7 +2,6 @@ import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } f
 import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { Link, useParams } from 'react-router';
-import { toast } from 'sonner';
 import { movePart } from '#contract/sites.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
@@ -33,7 +32,7 @@ import { ComposeSheets, type Sheet } from './compose-sheets.tsx';
 import { ComposedPart } from './composed-part.tsx';
 import { EditableLine } from './editable-line.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
-import { fetchAhead } from '../../ui/fetched.tsx';
+import { useFetchAhead } from '../../ui/fetched.tsx';
 import { settingsOf } from '../../parts/parts.ts';
 import { ShareHandle } from './share-handle.tsx';
 import './site-look.css';
@@ -47,6 +46,7 @@ import { useParts } from './use-parts.ts';
 import { htmlOfPlainText, usePasting } from './use-pasting.ts';
 import { usePlacing } from './use-placing.ts';
 import type { PartInPlaceProps } from '../../parts/part-settings.ts';
+import { notice, problemNotice } from '../../ui/notice.ts';
 
 /** Compose: one page, edited where it stands, in the site's own look. */
 export function Compose() {
@@ -147,7 +147,7 @@ function ComposePage({ page }: { page: Page }) {
       });
     const where = whereAt(at);
     void link(address).then((added) => {
-      if (added.material === null) toast.error(added.problem);
+      if (added.material === null) problemNotice(added.problem);
       else put([added.material], where);
     });
   };
@@ -180,7 +180,7 @@ function ComposePage({ page }: { page: Page }) {
     if (!moved) return;
     select(null);
     const there = state.pages.find(({ id }) => id === to);
-    toast(`It stands at the end of ${there?.title || 'the other page'} now. Undo brings it back.`);
+    notice(`It stands at the end of ${there?.title || 'the other page'} now. Undo brings it back.`);
   };
   const placeOf = (part: string) => page.parts.findIndex(({ id }) => id === part);
   const actions = useStable({
@@ -230,7 +230,7 @@ function ComposePage({ page }: { page: Page }) {
     return true;
   });
   // The panels are fetched once the page stands, so that none has to be waited for.
-  useEffect(fetchAhead, []);
+  useFetchAhead();
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target instanceof Element ? event.target : null;

@@ -1,4 +1,3 @@
-import { toast } from 'sonner';
 import { closeNow, shownNow } from '#contract/sites.ts';
 import type { Material } from '#core/content/material.ts';
 import { placeAfter } from '#core/parts/beside.ts';
@@ -12,6 +11,7 @@ import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useStable } from '../../ui/use-stable.ts';
 import { settingsOf } from '../../parts/parts.ts';
+import { notice } from '../../ui/notice.ts';
 
 const newId = () => crypto.randomUUID().slice(0, 13);
 
@@ -40,14 +40,14 @@ export function useParts({ id: pageId }: Pick<Page, 'id'>) {
     const params = { site: now().site.id };
     const things = [part.id];
     const shown = await call(shownNow, { params, body: { things } }).catch(() => null);
-    if (!shown || shown.things.length === 0) return toast(`${said} Undo brings it back.`);
-    return toast(`${said} Readers see it until you publish. Undo brings it back.`, {
+    if (!shown || shown.things.length === 0) return notice(`${said} Undo brings it back.`);
+    return notice(`${said} Readers see it until you publish. Undo brings it back.`, {
       duration: 12_000,
       action: {
         label: 'Take it from readers now',
         onClick: () =>
           void run(() => call(closeNow, { params, body: { things } })).then((closed) => {
-            if (closed) toast('Readers cannot see it any more.');
+            if (closed) notice('Readers cannot see it any more.');
           }),
       },
     });

@@ -1,5 +1,4 @@
 import { useMemo } from 'react';
-import { toast } from 'sonner';
 import { addPictureFromWeb } from '#contract/sites.ts';
 import type { Part } from '#core/parts/parts.ts';
 import type { Block } from '#core/content/rich-text.ts';
@@ -7,6 +6,7 @@ import { partsFromPieces } from '#core/words/parts-from-pieces.ts';
 import { call, Refusal } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
+import { problemNotice, waitingNotice } from '../../ui/notice.ts';
 
 const newId = () => crypto.randomUUID().slice(0, 13);
 
@@ -83,17 +83,17 @@ export function usePasting() {
       // Some programs name files nobody else can read, and hand the pictures over beside the words.
       const unreadable = sources.filter((src) => !/^(https?:|data:image\/)/i.test(src));
       const beside = unreadable.length === files.length ? files : [];
-      const reading = sources.length > 0 ? toast.loading('Taking in the pictures') : undefined;
+      const reading = sources.length > 0 ? waitingNotice('Taking in the pictures') : undefined;
       const gathered = await Promise.all(
         sources.map(
           async (src) => [src, await gather(src, alts[src] ?? '', beside[unreadable.indexOf(src)])] as const,
         ),
       );
-      if (reading !== undefined) toast.dismiss(reading);
+      if (reading !== undefined) reading();
       const materials = Object.fromEntries(gathered.flatMap(([src, id]) => (id ? [[src, id]] : [])));
       const lost = sources.length - Object.keys(materials).length;
       if (lost > 0)
-        toast.error(
+        problemNotice(
           `${lost === 1 ? 'One picture' : `${lost} pictures`} could not be taken from what you pasted. The words are here; bring the picture as a file.`,
         );
       place(partsFromPieces(rest, materials, words ? '' : pageTitle, newId));

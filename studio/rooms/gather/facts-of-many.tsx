@@ -1,7 +1,6 @@
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { changeMaterials } from '#contract/sites.ts';
 import type { Material } from '#core/content/material.ts';
 import { mine, type Provenance } from '#core/content/provenance.ts';
@@ -12,6 +11,7 @@ import { DateField } from '../../ui/date-field.tsx';
 import { ProjectField } from './project-field.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
 import { TagField } from '../../ui/tag-field.tsx';
+import { notice } from '../../ui/notice.ts';
 
 /** Facts of several materials at once. Only what is touched here is changed; one undo takes all of it back. */
 export function FactsOfMany({ materials, onClose }: { materials: readonly Material[]; onClose: () => void }) {
@@ -44,7 +44,7 @@ export function FactsOfMany({ materials, onClose }: { materials: readonly Materi
     );
     setBusy(false);
     if (!patch) return;
-    toast(`Facts of ${these} changed. Undo takes all of it back.`);
+    notice(`Facts of ${these} changed. Undo takes all of it back.`);
     onClose();
   };
 

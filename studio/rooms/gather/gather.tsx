@@ -1,7 +1,6 @@
 import { Tags, Trash2, Upload as UploadIcon, X } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { toast } from 'sonner';
 import { changeMaterials, createProject, deleteMaterials } from '#contract/sites.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { findMaterials } from '#core/content/find-materials.ts';
@@ -26,6 +25,7 @@ import { Wall } from './wall.tsx';
 import { useLooks } from '../../materials/use-looks.ts';
 import { Meter } from './meter.tsx';
 import { MaterialFacts } from './material-facts.tsx';
+import { notice, problemNotice, waitingNotice } from '../../ui/notice.ts';
 
 const megabyte = 1024 * 1024;
 
@@ -75,17 +75,17 @@ export function Gather() {
 
   const { link } = useTypedIn();
   const onAdded = useCallback((material: string, duplicate: boolean) => {
-    if (duplicate) toast('You have this link already. Here it is.');
+    if (duplicate) notice('You have this link already. Here it is.');
     setLookingAt(material);
   }, []);
   const onText = useCallback(
     (text: string) => {
       const address = webAddressIn(text);
       if (address === null) return setPasted(text);
-      const reading = toast.loading(`Reading ${hostOf(address) ?? address}`);
+      const reading = waitingNotice(`Reading ${hostOf(address) ?? address}`);
       void link(address).then((added) => {
-        toast.dismiss(reading);
-        if (added.material === null) toast.error(added.problem);
+        reading();
+        if (added.material === null) problemNotice(added.problem);
         else onAdded(added.material, added.duplicate);
       });
     },
@@ -112,7 +112,7 @@ export function Gather() {
       if (!gone) return;
       setChosen([]);
       setLookingAt(null);
-      toast(
+      notice(
         `${chosen.length} deleted${inUse > 0 ? `, ${inUse} of them taken off pages` : ''}. Undo brings everything back.`,
       );
     });
@@ -132,7 +132,7 @@ export function Gather() {
     const onPages = ids.filter((id) => used.has(id)).length;
     const page = pages.find(({ id }) => id === project);
     const to = page ? pageName(page) : 'Loose';
-    toast(
+    notice(
       onPages > 0
         ? `Gathered for ${to}. What is on a page stands with that page.`
         : `${ids.length === 1 ? 'It is' : `${ids.length} are`} gathered for ${to} now.`,

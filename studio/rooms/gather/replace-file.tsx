@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react';
-import { toast } from 'sonner';
 import type { Material } from '#core/content/material.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { replaceFile } from '../../api/upload-file.ts';
+import { notice } from '../../ui/notice.ts';
 
 /** Another file for the same material: its words, facts, fixes and places stay. */
 export function ReplaceFile({ material }: { material: Material }) {
@@ -15,7 +15,7 @@ export function ReplaceFile({ material }: { material: Material }) {
     const done = await run(() => replaceFile(state.site.id, material.id, file));
     setBusy(false);
     if (done)
-      toast('The file is another one now; everything said about it stays. Undo brings the old one back.');
+      notice('The file is another one now; everything said about it stays. Undo brings the old one back.');
   };
   return (
     <>

@@ -4,7 +4,6 @@ import { Archive, ArrowLeft, ArrowRight, Copy, Ellipsis, GripVertical, Trash2 } 
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { createProject, deletePage } from '#contract/sites.ts';
 import { pageNeeds } from '#core/check/page-needs.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
@@ -19,6 +18,7 @@ import { useDeleting } from '../../ui/use-deleting.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { needInWords } from './need-words.ts';
 import { PageState } from '../../ui/page-state.tsx';
+import { notice } from '../../ui/notice.ts';
 
 interface HangingProps {
   page: Page;
@@ -50,19 +50,19 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
       call(createProject, { params: { site }, body: { title: '', materials: [], copyOf: page.id } }),
     );
     if (!made) return;
-    toast('This is the copy. It is Private until you raise it.');
+    notice('This is the copy. It is Private until you raise it.');
     void navigate(made.page);
   };
   const putAway = () => {
     changePage(page.id, { archived: true }, `${page.title || 'Project'} put away`, `${page.id} archived`);
-    toast('Put away: nobody can open it. Undo brings it back, and so does the list below.');
+    notice('Put away: nobody can open it. Undo brings it back, and so does the list below.');
   };
   const deleting = useDeleting();
   const remove = () =>
     deleting.ask([page.id], page.title || 'this project', async (readers) => {
       const gone = await run(() => call(deletePage, { params: { site, page: page.id }, body: { readers } }));
       if (gone)
-        toast(
+        notice(
           readers === 'now'
             ? `${page.title || 'The project'} is deleted, and closed to readers. Undo brings it back as a draft.`
             : `${page.title || 'The project'} is deleted. Undo brings it back.`,

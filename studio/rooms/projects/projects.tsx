@@ -18,6 +18,7 @@ import { UploadList } from '../../ui/upload-list.tsx';
 import { useKeptChoice } from '../../ui/use-kept-choice.ts';
 import { Board } from './board.tsx';
 import { PutAway } from './put-away.tsx';
+import { useFetchAhead } from '../../ui/fetched.tsx';
 import { StarterDialog } from './starter-dialog.tsx';
 
 const groupings: [ProjectGrouping, string][] = [
@@ -30,6 +31,8 @@ const groupings: [ProjectGrouping, string][] = [
 export function Projects() {
   const { state, run } = useSite();
   const { add } = useUploads();
+  // The other rooms are fetched once the board stands.
+  useFetchAhead();
   const navigate = useNavigate();
   const site = state.site.id;
   const all = state.pages.filter((page) => rulesOfPage(page).isWork).sort(byRank);

@@ -1,6 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { RefreshCw } from 'lucide-react';
-import { toast } from 'sonner';
 import { bringBackRelease, listReleases } from '#contract/publishing.ts';
 import { renewLink } from '#contract/sites.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
@@ -15,6 +14,7 @@ import { HeightGauge } from '../../ui/height-gauge.tsx';
 import { liveWords, nothingWaits } from '../../ui/live-words.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { AddressField } from '../../ui/site-address-field.tsx';
+import { notice, problemNotice } from '../../ui/notice.ts';
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -30,9 +30,9 @@ function Releases() {
     try {
       setLive(await call(bringBackRelease, { params: { site, number: String(number) } }));
       await client.invalidateQueries({ queryKey: ['releases', site] });
-      toast(`Readers see release ${number} again. Your draft is as it was.`);
+      notice(`Readers see release ${number} again. Your draft is as it was.`);
     } catch (error) {
-      toast.error(error instanceof Refusal ? error.message : 'That did not work. Try again.');
+      problemNotice(error instanceof Refusal ? error.message : 'That did not work. Try again.');
     }
   };
   return (
@@ -74,9 +74,9 @@ function Links() {
   const renew = async (thing: string) => {
     try {
       setLive(await call(renewLink, { params: { site: site.id, thing } }));
-      toast('The link is new. The old one opens nothing from now on.');
+      notice('The link is new. The old one opens nothing from now on.');
     } catch (error) {
-      toast.error(error instanceof Refusal ? error.message : 'That did not work. Try again.');
+      problemNotice(error instanceof Refusal ? error.message : 'That did not work. Try again.');
     }
   };
   const pageLinks = Object.entries(live.pageLinkPaths);

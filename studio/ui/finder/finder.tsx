@@ -13,7 +13,7 @@ interface FinderProps {
 }
 
 /** Finds any page, material, room or action by typing a piece of its name. */
-export default function Finder({ actions, onClose }: FinderProps) {
+export function Finder({ actions, onClose }: FinderProps) {
   const { state } = useSite();
   const navigate = useNavigate();
   const base = `/${state.site.id}`;

@@ -1,11 +1,13 @@
-import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useSite } from '../../api/site-context.tsx';
 import { type Action, useActions, useAllActions } from './actions-context.tsx';
-import { KeysHelp } from './keys-help.tsx';
+import { fetched } from '../fetched.tsx';
 import { isForStudio } from './single-keys.ts';
 
-const Finder = lazy(() => import('./finder.tsx'));
+const nothing = () => null;
+const Finder = fetched(() => import('./finder.tsx').then((module) => module.Finder), nothing);
+const KeysHelp = fetched(() => import('./keys-help.tsx').then((module) => module.KeysHelp), nothing);
 
 /** The letter after G, and the room it leads to. */
 const roomKeys: Record<string, string> = {
@@ -55,12 +57,8 @@ export function Finding() {
   }, []);
   return (
     <>
-      {offered && (
-        <Suspense fallback={null}>
-          <Finder actions={offered} onClose={() => setOffered(null)} />
-        </Suspense>
-      )}
-      <KeysHelp open={helping} onClose={() => setHelping(false)} />
+      {offered && <Finder actions={offered} onClose={() => setOffered(null)} />}
+      {helping && <KeysHelp onClose={() => setHelping(false)} />}
     </>
   );
 }

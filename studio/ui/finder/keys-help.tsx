@@ -38,10 +38,10 @@ const groups: { name: string; keys: [keys: string[], what: string][] }[] = [
 ];
 
 /** All keys, and the switch for those that are pressed alone. */
-export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function KeysHelp({ onClose }: { onClose: () => void }) {
   const [single, setSingle] = useState(singleKeysOn);
   return (
-    <Dialog.Root open={open} onOpenChange={(wanted) => !wanted && onClose()}>
+    <Dialog.Root open onOpenChange={(wanted) => !wanted && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="dialog-shade" />
         <Dialog.Content className="dialog wide" aria-describedby={undefined}>
