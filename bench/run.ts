@@ -7,6 +7,7 @@ import { benchImport } from './import.ts';
 import { benchPublish } from './publish.ts';
 import { benchServe } from './serve.ts';
 import { benchLookAlikes } from './look-alikes.ts';
+import { benchSaving } from './saving.ts';
 import { benchSizes } from './sizes.ts';
 import { benchTyping } from './typing.ts';
 import { type Row, table } from './table.ts';
@@ -46,6 +47,7 @@ const benches: Record<string, () => Promise<Row | Row[]>> = {
   publish: benchPublish,
   serve: benchServe,
   looks: benchLookAlikes,
+  saving: benchSaving,
   typing: benchTyping,
   sizes: benchSizes,
 };

@@ -10,6 +10,7 @@ import { ceilingsOf, searchEngines } from '../db/ceilings.ts';
 import type { Executor } from '../db/connect.ts';
 import { linkKeys, releases } from '../db/schema.ts';
 import type { SiteRow } from './load-draft.ts';
+import { studioMemory } from './studio-memory.ts';
 
 /** The keys of a site's links, by site or page id. */
 export async function keysOf(db: Executor, site: string): Promise<Map<string, string>> {
@@ -38,7 +39,6 @@ async function hadNow(db: Executor, site: SiteRow): Promise<HadNow | null> {
       number: releases.number,
       name: releases.name,
       createdAt: releases.createdAt,
-      source: releases.source,
       // A manifest is long; only which entrances it has is asked of it, after every edit.
       hasPublic: sql<boolean>`jsonb_typeof(${releases.manifest} -> 'public') = 'object'`,
       hasSiteLink: sql<boolean>`jsonb_typeof(${releases.manifest} -> 'siteLink') = 'object'`,
@@ -46,13 +46,13 @@ async function hadNow(db: Executor, site: SiteRow): Promise<HadNow | null> {
     })
     .from(releases)
     .where(and(eq(releases.id, site.liveRelease), eq(releases.siteId, site.id)));
-  if (!release) return null;
-  const { source, ...rest } = release;
+  const source = await studioMemory(db).released.load(db, site.id, site.liveRelease);
+  if (!release || !source) return null;
   const ceilings = await ceilingsOf(db, site.id);
   const lower = narrowed(source, ceilings);
   const had = lower ?? source;
   return {
-    ...rest,
+    ...release,
     untidy: lower !== null,
     now: {
       ...had,

@@ -3,7 +3,8 @@ import type { Executor } from '../db/connect.ts';
 import type { EditResult } from '../db/edit.ts';
 import { historyOf } from '../db/history.ts';
 import { liveStatement } from './live-statement.ts';
-import { loadDraft, ownSite, type SiteRow } from './load-draft.ts';
+import { ownSite, type SiteRow } from './load-draft.ts';
+import { studioMemory } from './studio-memory.ts';
 
 /** Everything the studio needs to show a site. */
 export async function siteState(
@@ -11,7 +12,7 @@ export async function siteState(
   site: SiteRow,
   limits: { maxFileBytes: number; maxTotalBytes: number },
 ): Promise<SiteState> {
-  const draft = await loadDraft(db, site);
+  const draft = await studioMemory(db).drafts.load(db, site);
   return {
     revision: site.revision,
     ...draft,
@@ -28,7 +29,7 @@ export async function patchAfter(
   result: EditResult,
 ): Promise<Patch> {
   const site = await ownSite(db, scope.account, scope.site);
-  const draft = await loadDraft(db, site);
+  const draft = await studioMemory(db).drafts.load(db, site);
   const patch: Patch = {
     revision: site.revision,
     site: null,
