@@ -14,6 +14,7 @@ const shared = {
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.(t|j)sx?$': swc },
+  moduleNameMapper: { '\\.css$': '<rootDir>/build/no-styles.jest.js' },
   transformIgnorePatterns: ['/node_modules/'],
   modulePathIgnorePatterns: ['<rootDir>/dist/', '<rootDir>/data/', '<rootDir>/.cache/'],
 };

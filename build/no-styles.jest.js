@@ -1,0 +1,2 @@
+// Style sheets say nothing to a test without a screen.
+export default {};
