@@ -1,0 +1,108 @@
+/** @jest-environment ./build/document.jest.js */
+import { describe, expect, jest, test } from '@jest/globals';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Welcome } from './welcome.tsx';
+
+type Answer = { status?: number; body: unknown };
+
+/** The door, with a server that answers as the test says. */
+function atTheDoor(answer: (path: string, body: unknown) => Answer, demo = false) {
+  const asked: { path: string; body: unknown }[] = [];
+  globalThis.fetch = jest.fn((url: unknown, init?: RequestInit) => {
+    const path = String(url);
+    const body = typeof init?.body === 'string' ? (JSON.parse(init.body) as unknown) : null;
+    if (path !== '/api/public-sites') asked.push({ path, body });
+    const given = answer(path, body);
+    const status = given.status ?? 200;
+    const reply = { ok: status < 400, status, json: () => Promise.resolve(given.body), headers: new Map() };
+    return Promise.resolve(reply as unknown as Response);
+  }) as typeof fetch;
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  render(
+    <QueryClientProvider client={client}>
+      <Welcome demo={demo} />
+    </QueryClientProvider>,
+  );
+  return { asked, client, user: userEvent.setup() };
+}
+const noSites = { body: [] };
+const wren = { account: { id: 'account-1', name: 'Wren', email: 'wren@demo.example' }, demo: false };
+const fill = async (user: ReturnType<typeof userEvent.setup>, password: string) => {
+  await user.type(screen.getByLabelText(/^Name your work/), 'Wren');
+  await user.type(screen.getByLabelText('E-mail'), 'wren@demo.example');
+  await user.type(screen.getByLabelText(/^Password/), password);
+  await user.click(screen.getByRole('button', { name: 'Create account' }));
+};
+
+describe('the door', () => {
+  test('a new account is made from a name, an address and a password, and opens the studio', async () => {
+    const { user, asked, client } = atTheDoor((path) =>
+      path === '/api/public-sites' ? noSites : { body: wren },
+    );
+    await fill(user, 'a long enough password');
+    await waitFor(() => expect(client.getQueryData(['me'])).toEqual(wren));
+    expect(asked).toEqual([
+      {
+        path: '/api/accounts',
+        body: { name: 'Wren', email: 'wren@demo.example', password: 'a long enough password' },
+      },
+    ]);
+  });
+
+  test('what cannot be sent is said at its field, and nothing is', async () => {
+    const { user, asked } = atTheDoor(() => noSites);
+    await fill(user, 'short');
+    expect((await screen.findByRole('alert')).textContent).toMatch(/12/);
+    expect(screen.getByLabelText(/^Password/).getAttribute('aria-invalid')).toBe('true');
+    expect(asked).toEqual([]);
+  });
+
+  test('an address that has an account already is told beside the address', async () => {
+    const { user } = atTheDoor((path) =>
+      path === '/api/public-sites'
+        ? noSites
+        : {
+            status: 409,
+            body: { code: 'known', field: 'email', message: 'This address has an account. Sign in.' },
+          },
+    );
+    await fill(user, 'a long enough password');
+    await screen.findByText('This address has an account. Sign in.');
+    expect(screen.getByLabelText('E-mail').getAttribute('aria-invalid')).toBe('true');
+  });
+
+  test('who was here before signs in; a wrong password says so and keeps the address', async () => {
+    const { user } = atTheDoor((path) =>
+      path === '/api/public-sites'
+        ? noSites
+        : { status: 401, body: { code: 'wrong', message: 'The address or the password is wrong.' } },
+    );
+    await user.click(screen.getByRole('button', { name: 'Sign in' }));
+    await user.type(screen.getByLabelText('E-mail'), 'wren@demo.example');
+    await user.type(screen.getByLabelText('Password'), 'not this one at all');
+    await user.click(screen.getByRole('button', { name: 'Sign in' }));
+    await screen.findByText('The address or the password is wrong.');
+    expect(screen.getByLabelText<HTMLInputElement>('E-mail').value).toBe('wren@demo.example');
+  });
+
+  test('the demo is one press, pressed twice it is entered once, and is offered only where there is one', async () => {
+    let go = () => {};
+    const { user, asked } = atTheDoor((path) => {
+      if (path === '/api/public-sites') return noSites;
+      return { body: new Promise((resolve) => (go = () => resolve(wren))) };
+    }, true);
+    const demo = screen.getByRole<HTMLButtonElement>('button', { name: /demo maker/ });
+    await user.dblClick(demo);
+    expect(asked).toHaveLength(1);
+    go();
+  });
+
+  test('sites that are open to everyone are led to', async () => {
+    atTheDoor(() => ({ body: [{ title: 'Wren makes', path: '/wren-makes/' }] }));
+    const link = await screen.findByRole('link', { name: 'Wren makes' });
+    expect(link.getAttribute('href')).toBe('/wren-makes/');
+    expect(screen.queryByRole('button', { name: /demo maker/ })).toBeNull();
+  });
+});

@@ -1,0 +1,224 @@
+/** @jest-environment ./build/document.jest.js */
+import { describe, expect, test } from '@jest/globals';
+import { screen, waitFor, within } from '@testing-library/react';
+import type { PublishJob } from '#contract/publishing.ts';
+import type { Live, SiteState } from '#contract/sites.ts';
+import { noFacts } from '#core/content/case-facts.ts';
+import { noCover, type Page } from '#core/content/page.ts';
+import { type Asked, emptySite, openSite, patchOf } from '../testing/open-site.tsx';
+import { PublishDialog } from './publish-dialog.tsx';
+
+const page = (more: Partial<Page>): Page => ({
+  id: 'page-0001',
+  kind: 'project',
+  parent: null,
+  rank: 'a0',
+  slug: 'tide-clock',
+  title: 'Tide clock',
+  summary: '',
+  height: 'public',
+  cover: noCover,
+  opening: { layout: 'words', pictures: [] },
+  facts: noFacts,
+  parts: [],
+  archived: false,
+  ...more,
+});
+const waits = (more: Partial<Live['waiting'][number]> = {}): Live['waiting'][number] => ({
+  kind: 'changed',
+  page: 'page-0001',
+  title: 'Tide clock',
+  what: ['title'],
+  opening: false,
+  parts: [],
+  access: null,
+  ...more,
+});
+const release = (number: number): Live['release'] => ({
+  number,
+  name: '',
+  at: '2026-01-05T10:00:00Z',
+  live: true,
+});
+const siteWith = (
+  live: Partial<Live>,
+  pages: Page[] = [page({})],
+  height: Page['height'] = 'public',
+): SiteState => ({
+  ...emptySite,
+  site: { ...emptySite.site, height },
+  pages,
+  live: { ...emptySite.live, readersReach: 'public', addressPath: '/wren-makes/', ...live },
+});
+const job = (more: Partial<PublishJob>): PublishJob => ({
+  id: 'job-00001',
+  state: 'running',
+  step: 'Preparing pictures',
+  done: 2,
+  total: 8,
+  message: null,
+  live: null,
+  ...more,
+});
+const free = { body: { free: true, why: '', alsoFree: [] } };
+/** A server whose publish goes as the test says; how the site is asked for and addresses are checked is of no matter. */
+const server = (of: (asked: Asked) => { body: unknown; status?: number }) => (asked: Asked) =>
+  asked.path.includes('/addresses/') ? free : of(asked);
+const dialog = () => within(screen.getByRole('dialog'));
+const publishing = (asked: readonly Asked[]) => asked.filter(({ path }) => path.includes('/publish'));
+
+describe('the publish dialog', () => {
+  test('says who can open the site, what will change, and which release it would be', async () => {
+    await openSite(
+      <PublishDialog open onClose={() => {}} />,
+      server(() => ({ body: null })),
+      siteWith({ release: release(3), waiting: [waits()] }),
+    );
+    expect(dialog().getByRole('button', { name: /^Height of the site: / }).textContent).toContain('Public');
+    expect(dialog().getByText('title')).toBeTruthy();
+    expect(dialog().getByRole('button', { name: 'Publish release 4' })).toBeTruthy();
+  });
+
+  test('with nothing waiting it says so, and there is nothing to press', async () => {
+    await openSite(
+      <PublishDialog open onClose={() => {}} />,
+      server(() => ({ body: null })),
+      siteWith({ release: release(3) }),
+    );
+    expect(dialog().getByRole<HTMLButtonElement>('button', { name: 'Nothing to publish' }).disabled).toBe(
+      true,
+    );
+    expect(dialog().getByText('Nothing: readers see everything as it is here.')).toBeTruthy();
+  });
+
+  test('a page that appears for the first time can be left out, and only it is', async () => {
+    const state = siteWith({
+      release: release(3),
+      waiting: [
+        waits(),
+        waits({ kind: 'added', page: 'page-0002', title: 'Satchel', what: ['new page', 'Public'] }),
+      ],
+    });
+    const { user, asked } = await openSite(
+      <PublishDialog open onClose={() => {}} />,
+      server(() => {
+        state.live = { ...state.live, release: release(4), waiting: [] };
+        return { body: job({ state: 'done', live: state.live }) };
+      }),
+      state,
+    );
+    await user.click(dialog().getByRole('checkbox', { name: 'Publish Satchel' }));
+    expect(dialog().getByText('not yet')).toBeTruthy();
+    await user.type(dialog().getByLabelText(/^Name this release/), 'For the tutor');
+    await user.click(dialog().getByRole('button', { name: 'Publish release 4' }));
+    await screen.findByText('Release 4 is live');
+    expect(publishing(asked)[0]?.body).toEqual({ name: 'For the tutor', notYet: ['page-0002'] });
+  });
+
+  test('on the way it says how far it is, cannot be closed, and can be stopped', async () => {
+    let state: PublishJob['state'] = 'running';
+    let closed = 0;
+    const { user, asked } = await openSite(
+      <PublishDialog open onClose={() => closed++} />,
+      server(({ method }) => {
+        if (method === 'DELETE') state = 'cancelled';
+        return {
+          body: job({ state, message: state === 'cancelled' ? 'Stopped. Readers see what they saw.' : null }),
+        };
+      }),
+      siteWith({ release: release(3), waiting: [waits()] }),
+    );
+    await user.click(dialog().getByRole('button', { name: 'Publish release 4' }));
+    expect((await dialog().findByRole('status')).textContent).toContain('Preparing pictures: 2 of 8');
+    await user.keyboard('{Escape}');
+    expect([closed, dialog().getByRole<HTMLButtonElement>('button', { name: 'Close' }).disabled]).toEqual([
+      0,
+      true,
+    ]);
+    await user.click(dialog().getByRole('button', { name: 'Stop' }));
+    expect((await dialog().findByRole('alert', {}, { timeout: 3000 })).textContent).toBe(
+      'Stopped. Readers see what they saw.',
+    );
+    expect(publishing(asked).map(({ method }) => method)).toContain('DELETE');
+  });
+
+  test('one that failed says why and may be tried again', async () => {
+    const { user } = await openSite(
+      <PublishDialog open onClose={() => {}} />,
+      server(() => ({
+        status: 507,
+        body: { code: 'disk', message: 'The disk is full. Nothing was changed.' },
+      })),
+      siteWith({ release: release(3), waiting: [waits()] }),
+    );
+    await user.click(dialog().getByRole('button', { name: 'Publish release 4' }));
+    expect((await dialog().findByRole('alert')).textContent).toBe('The disk is full. Nothing was changed.');
+    expect(dialog().getByRole<HTMLButtonElement>('button', { name: 'Publish release 4' }).disabled).toBe(
+      false,
+    );
+  });
+
+  test('done, it hands on the link that works', async () => {
+    const { user } = await openSite(
+      <PublishDialog open onClose={() => {}} />,
+      server(() => ({
+        body: job({
+          state: 'done',
+          live: {
+            ...emptySite.live,
+            release: release(1),
+            readersReach: 'unlisted',
+            siteLinkPath: '/l/key-1/',
+          },
+        }),
+      })),
+      // What is fetched again when it is done is as the server has it then.
+      siteWith(
+        {
+          release: release(1),
+          readersReach: 'unlisted',
+          addressPath: null,
+          siteLinkPath: '/l/key-1/',
+          waiting: [waits()],
+        },
+        [page({})],
+        'unlisted',
+      ),
+    );
+    await user.click(dialog().getByRole('button', { name: 'Publish release 2' }));
+    const link = await dialog().findByRole<HTMLInputElement>('textbox', { name: 'Link for readers' });
+    expect(link.value).toBe(`${window.location.origin}/l/key-1/`);
+    expect(dialog().getByRole('status').textContent).toContain('Anyone with this link can open it.');
+    expect(dialog().getByRole('link', { name: 'See what readers see' }).getAttribute('href')).toBe(
+      '/l/key-1/',
+    );
+  });
+
+  test('projects that are Private stay out, each with the way in', async () => {
+    const { user, asked } = await openSite(
+      <PublishDialog open onClose={() => {}} />,
+      server(() => ({
+        body: { ...patchOf({ pages: { 'page-0001': page({ height: 'public' }) } }), joined: false },
+      })),
+      siteWith({ release: release(3) }, [page({ height: 'private' })]),
+    );
+    await user.click(dialog().getByRole('button', { name: /^Publish it too ?: Tide clock$/ }));
+    await waitFor(
+      () =>
+        expect(asked.find(({ method }) => method === 'PATCH')?.body).toMatchObject({
+          change: { height: 'public' },
+          was: { height: 'private' },
+        }),
+      { timeout: 3000 },
+    );
+  });
+
+  test('a Private site may be published, and is told to open for nobody', async () => {
+    await openSite(
+      <PublishDialog open onClose={() => {}} />,
+      server(() => ({ body: null })),
+      siteWith({ waiting: [waits({ kind: 'added' })] }, [page({})], 'private'),
+    );
+    expect(dialog().getByText(/While the site is Private, nobody can open what you publish/)).toBeTruthy();
+  });
+});
