@@ -47,20 +47,44 @@ export async function keepUpload(site: string, { file, madeOn }: Outgoing): Prom
   };
 }
 
-/** Files that were on their way to a site when their tab was closed. Each is given out once and forgotten here. */
-export async function leftUploads(site: string): Promise<KeptUpload[]> {
+/** How long the files of one tab are waited for, so that they are told of together, in ms. */
+const togetherMs = 1000;
+
+/** Takes a file over once nobody holds it any more; null where it has arrived meanwhile. */
+async function takeOver(id: string): Promise<KeptUpload | null> {
+  const take = async () => {
+    const db = await open();
+    try {
+      const kept = (await db.get('uploads', id)) ?? null;
+      if (kept) await db.delete('uploads', id);
+      return kept;
+    } finally {
+      db.close();
+    }
+  };
+  return navigator.locks ? navigator.locks.request(lockOf(id), take) : take();
+}
+
+/**
+ * Files that were on their way to a site when their tab was closed, each given out once and forgotten here. A tab that is
+ * just being closed, or reloaded, may hold its files for a moment yet: they are waited for, and so are those of a tab that
+ * is still sending and may be closed before they have arrived.
+ *
+ * @param onLeft called with the files of one tab together, and with later ones as they are left
+ */
+export async function leftUploads(site: string, onLeft: (left: KeptUpload[]) => void): Promise<void> {
   const db = await open();
-  const left: KeptUpload[] = [];
-  for (const one of await db.getAllFromIndex('uploads', 'site', site)) {
-    const free =
-      !navigator.locks ||
-      (await navigator.locks.request(lockOf(one.id), { ifAvailable: true }, (lock) =>
-        Promise.resolve(lock !== null),
-      ));
-    if (!free) continue;
-    left.push(one);
-    await db.delete('uploads', one.id);
-  }
+  const ids = await db.getAllKeysFromIndex('uploads', 'site', site);
   db.close();
-  return left;
+  let told = false;
+  const first: KeptUpload[] = [];
+  const all = ids.map(async (id) => {
+    const left = await takeOver(id);
+    if (!left) return;
+    if (told) onLeft([left]);
+    else first.push(left);
+  });
+  await Promise.race([Promise.all(all), new Promise((resolve) => setTimeout(resolve, togetherMs))]);
+  told = true;
+  if (first.length > 0) onLeft(first);
 }

@@ -10,6 +10,7 @@ import {
 } from 'react';
 import { Refusal } from './call.ts';
 import { useSite } from './site-context.tsx';
+import type { KeptUpload } from './kept-uploads.ts';
 import { type Outgoing, uploadFile } from './upload-file.ts';
 import { within } from './within.ts';
 import { notice } from '../ui/notice.ts';
@@ -156,24 +157,23 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (lookedFor.current === site) return;
     lookedFor.current = site;
+    const onLeft = (left: readonly KeptUpload[]) => {
+      const names = (some: typeof left) => some.map(({ name }) => name).join(', ');
+      const gone = left.filter(({ file }) => file === null);
+      const here = left.filter(({ file }) => file !== null);
+      if (here.length > 0)
+        notice(
+          `Not arrived when this page was left, and sent now: ${names(here)}. You find them in Gather.`,
+          { duration: 15_000 },
+        );
+      if (gone.length > 0)
+        notice(`Not arrived when this page was left; bring them again: ${names(gone)}.`, {
+          duration: 60_000,
+        });
+      void addAll(left.flatMap(({ file, madeOn = null }) => (file ? { file, madeOn } : [])));
+    };
     void import('./kept-uploads.ts')
-      .then(({ leftUploads }) => leftUploads(site))
-      .then((left) => {
-        if (left.length === 0) return;
-        const names = (some: typeof left) => some.map(({ name }) => name).join(', ');
-        const gone = left.filter(({ file }) => file === null);
-        const files = left.flatMap(({ file, madeOn = null }) => (file ? { file, madeOn } : []));
-        if (files.length > 0)
-          notice(
-            `Not arrived when this page was left, and sent now: ${names(left.filter(({ file }) => file !== null))}. You find them in Gather.`,
-            { duration: 15_000 },
-          );
-        if (gone.length > 0)
-          notice(`Not arrived when this page was left; bring them again: ${names(gone)}.`, {
-            duration: 60_000,
-          });
-        void addAll(files);
-      })
+      .then(({ leftUploads }) => leftUploads(site, onLeft))
       // A browser that keeps nothing has nothing to say.
       .catch(() => undefined);
   }, [addAll, site]);
