@@ -24,7 +24,8 @@ export async function openDemoStudio(): Promise<DemoStudio> {
   await studio.page.setViewport({ width: 1280, height: 800 });
   await studio.page.goto(`${server.origin}/`);
   await studio.press('button', /demo maker/);
-  await studio.reads('Fold-flat bee hotel');
+  // A server that has only just started opens the first studio slowly on a busy machine.
+  await studio.reads('Fold-flat bee hotel', 60_000);
   return {
     server,
     browser,
