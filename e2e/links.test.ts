@@ -42,6 +42,7 @@ describe('links', () => {
   test('an address pasted into Gather is read; one that refuses to be framed says that it becomes a card', async () => {
     await studio.page.goto(`${rooms}/gather`);
     await studio.reads('Tide tables since 1880');
+    await studio.drawn();
     await studio.page.evaluate((text) => {
       const clipboardData = new DataTransfer();
       clipboardData.setData('text/plain', text);
