@@ -39,6 +39,9 @@ const remarks = `
   44,000 a second the ratio was 0.53 to 0.68; where it gave 62,000, two runs gave 0.49 and 0.40.
 - Typing: Event Timing as the browser gives it, in steps of 8 ms; 16 is its least. Before words were taken over in pauses
   and unchanged parts were left alone, the same page gave 64 ms, 160 ms and 264 ms in the same hour.
+- Saving: before the studio's statements remembered what they were made from, the same two took 837 ms and 79 ms.
+- Sizes: the first load was 251 KB before rooms, dialogs and notices were fetched when they are needed; the limits of the rooms
+  are a little above what they take, so that none grows unnoticed.
 `;
 
 const wanted = process.argv.slice(2);
