@@ -55,7 +55,9 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
   };
   const putAway = () => {
     changePage(page.id, { archived: true }, `${page.title || 'Project'} put away`, `${page.id} archived`);
-    notice('Put away: nobody can open it. Undo brings it back, and so does the list below.');
+    notice(
+      'Put away; nobody can open it once that is saved. Undo brings it back, and so does the list below.',
+    );
   };
   const deleting = useDeleting();
   const remove = () =>
