@@ -2,27 +2,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { render, screen } from '@testing-library/react';
 import type { Live, SiteState } from '#contract/sites.ts';
-import { noFacts } from '#core/content/case-facts.ts';
-import { noCover, type Page } from '#core/content/page.ts';
+import type { Page } from '#core/content/page.ts';
 import { emptySite, openSite } from '../testing/open-site.tsx';
+import { samplePage } from '../testing/sample-page.ts';
 import { DifferenceList } from './difference-list.tsx';
 import { PageState } from './page-state.tsx';
 
-const page: Page = {
-  id: 'page-0001',
-  kind: 'project',
-  parent: null,
-  rank: 'a0',
-  slug: 'tide-clock',
-  title: 'Tide clock',
-  summary: '',
-  height: 'public',
-  cover: noCover,
-  opening: { layout: 'words', pictures: [] },
-  facts: noFacts,
-  parts: [],
-  archived: false,
-};
+const page = samplePage();
 const released: Live['release'] = { number: 3, name: '', at: '2026-01-05T10:00:00Z', live: true };
 const waiting: Live['waiting'][number] = {
   kind: 'changed',

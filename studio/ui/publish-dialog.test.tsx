@@ -3,27 +3,11 @@ import { describe, expect, test } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { PublishJob } from '#contract/publishing.ts';
 import type { Live, SiteState } from '#contract/sites.ts';
-import { noFacts } from '#core/content/case-facts.ts';
-import { noCover, type Page } from '#core/content/page.ts';
+import type { Page } from '#core/content/page.ts';
 import { type Asked, emptySite, openSite, patchOf } from '../testing/open-site.tsx';
+import { samplePage } from '../testing/sample-page.ts';
 import { PublishDialog } from './publish-dialog.tsx';
 
-const page = (more: Partial<Page>): Page => ({
-  id: 'page-0001',
-  kind: 'project',
-  parent: null,
-  rank: 'a0',
-  slug: 'tide-clock',
-  title: 'Tide clock',
-  summary: '',
-  height: 'public',
-  cover: noCover,
-  opening: { layout: 'words', pictures: [] },
-  facts: noFacts,
-  parts: [],
-  archived: false,
-  ...more,
-});
 const waits = (more: Partial<Live['waiting'][number]> = {}): Live['waiting'][number] => ({
   kind: 'changed',
   page: 'page-0001',
@@ -42,7 +26,7 @@ const release = (number: number): Live['release'] => ({
 });
 const siteWith = (
   live: Partial<Live>,
-  pages: Page[] = [page({})],
+  pages: Page[] = [samplePage()],
   height: Page['height'] = 'public',
 ): SiteState => ({
   ...emptySite,
@@ -181,7 +165,7 @@ describe('the publish dialog', () => {
           siteLinkPath: '/l/key-1/',
           waiting: [waits()],
         },
-        [page({})],
+        [samplePage()],
         'unlisted',
       ),
     );
@@ -198,9 +182,9 @@ describe('the publish dialog', () => {
     const { user, asked } = await openSite(
       <PublishDialog open onClose={() => {}} />,
       server(() => ({
-        body: { ...patchOf({ pages: { 'page-0001': page({ height: 'public' }) } }), joined: false },
+        body: { ...patchOf({ pages: { 'page-0001': samplePage({ height: 'public' }) } }), joined: false },
       })),
-      siteWith({ release: release(3) }, [page({ height: 'private' })]),
+      siteWith({ release: release(3) }, [samplePage({ height: 'private' })]),
     );
     await user.click(dialog().getByRole('button', { name: /^Publish it too ?: Tide clock$/ }));
     await waitFor(
@@ -217,7 +201,7 @@ describe('the publish dialog', () => {
     await openSite(
       <PublishDialog open onClose={() => {}} />,
       server(() => ({ body: null })),
-      siteWith({ waiting: [waits({ kind: 'added' })] }, [page({})], 'private'),
+      siteWith({ waiting: [waits({ kind: 'added' })] }, [samplePage()], 'private'),
     );
     expect(dialog().getByText(/While the site is Private, nobody can open what you publish/)).toBeTruthy();
   });
