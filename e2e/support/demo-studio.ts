@@ -58,6 +58,8 @@ export async function openDemoStudio(): Promise<DemoStudio> {
     close: async () => {
       await browser.close();
       await server.stop();
+      if (studio.asked.length > 0)
+        throw new Error(`The browser asked what no test expected: ${studio.asked.join(', ')}.`);
     },
   };
 }

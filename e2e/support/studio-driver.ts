@@ -6,7 +6,15 @@ export const demoPictures = join(import.meta.dirname, '../../demo/pictures');
 
 /** Speaks to a page the way a person would: by what is written on it. */
 export class Driver {
-  constructor(readonly page: Page) {}
+  /** What the browser itself asked, such as whether to leave a page; each was answered with yes. */
+  readonly asked: string[] = [];
+
+  constructor(readonly page: Page) {
+    page.on('dialog', (dialog) => {
+      this.asked.push(`${dialog.type()} on ${page.url()}`);
+      void dialog.accept();
+    });
+  }
 
   /** An element by its role-like selector and accessible name, as assistive technology would find it. */
   async named(role: string, name: string | RegExp): Promise<ElementHandle> {

@@ -4,6 +4,7 @@ import {
   useCallback,
   useContext,
   useEffect,
+  useLayoutEffect,
   useMemo,
   useRef,
   useState,
@@ -124,7 +125,8 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
   );
 
   const busy = list.some(({ state: now }) => ['waiting', 'sending', 'reading'].includes(now));
-  useEffect(() => {
+  // With the words on the screen and not a moment later: whoever reads that all has arrived may leave at once.
+  useLayoutEffect(() => {
     if (!busy) return;
     // The browser asks in its own words whether to leave.
     const ask = (event: BeforeUnloadEvent) => event.preventDefault();

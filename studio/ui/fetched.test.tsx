@@ -1,6 +1,8 @@
 /** @jest-environment ./build/document.jest.js */
 import { describe, expect, test } from '@jest/globals';
-import { act, render, screen } from '@testing-library/react';
+import { act, render, screen, waitFor } from '@testing-library/react';
+import { useLayoutEffect } from 'react';
+import { createRoot } from 'react-dom/client';
 import userEvent from '@testing-library/user-event';
 import { fetched, useFetchAhead } from './fetched.tsx';
 
@@ -68,5 +70,31 @@ describe('what is fetched when it is first drawn', () => {
     await act(async () => tries[0]?.arrive());
     render(<Late of="words" />);
     expect(screen.getByText('The panel of words')).toBeTruthy();
+  });
+
+  test('is drawn too where it arrives just after it was first drawn without it', async () => {
+    const { tries, load } = onItsWay();
+    const Late = fetched(load);
+    const ahead = Late.fetch();
+    function Arrives() {
+      useLayoutEffect(() => tries[0]?.arrive(), []);
+      return null;
+    }
+    // Outside of act, as in the browser: there effects run in a later task than what was drawn.
+    const acting = globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean };
+    acting.IS_REACT_ACT_ENVIRONMENT = false;
+    const place = document.body.appendChild(document.createElement('div'));
+    const root = createRoot(place);
+    root.render(
+      <>
+        <Late of="words" />
+        <Arrives />
+      </>,
+    );
+    await ahead;
+    await waitFor(() => expect(place.textContent).toBe('The panel of words'));
+    root.unmount();
+    place.remove();
+    acting.IS_REACT_ACT_ENVIRONMENT = true;
   });
 });

@@ -1,4 +1,4 @@
-import { type ComponentType, createElement, type ReactNode, useCallback, useEffect, useState } from 'react';
+import { type ComponentType, createElement, type ReactNode, useEffect, useSyncExternalStore } from 'react';
 
 export interface Fetched<P extends object> {
   (props: P): ReactNode;
@@ -21,21 +21,34 @@ export function fetched<P extends object>(
   meanwhile?: (props: P) => ReactNode,
 ): Fetched<P> {
   let ready: ComponentType<P> | null = null;
+  let failed = false;
+  const drawn = new Set<() => void>();
+  const tell = () => drawn.forEach((again) => again());
   const fetch = async () => {
-    ready ??= await load();
+    failed = false;
+    tell();
+    try {
+      ready ??= await load();
+    } catch (error) {
+      failed = true;
+      throw error;
+    } finally {
+      tell();
+    }
   };
   notYet.push(fetch);
+  const get = () => void fetch().catch(() => undefined);
+  // It may arrive by way of useFetchAhead, at any moment between being asked for and being drawn.
+  const subscribe = (again: () => void) => {
+    drawn.add(again);
+    return () => drawn.delete(again);
+  };
+  const stateNow = () => (ready ? 'here' : failed ? 'failed' : 'waits');
   function Component(props: P) {
-    const [state, setState] = useState<'waits' | 'here' | 'failed'>(ready ? 'here' : 'waits');
-    const get = useCallback(() => {
-      fetch().then(
-        () => setState('here'),
-        () => setState('failed'),
-      );
-    }, []);
+    const state = useSyncExternalStore(subscribe, stateNow);
     useEffect(() => {
       if (!ready) get();
-    }, [get]);
+    }, []);
     if (ready) return createElement(ready, props);
     if (state === 'failed')
       return (
