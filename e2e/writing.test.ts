@@ -142,17 +142,22 @@ describe('finding by name', () => {
   }, 60_000);
 });
 
-test('two tabs write in different parts: both are kept, and the one that comes second is told', async () => {
-  await open('Tide clock');
+const anotherTab = async () => {
   const other = new Driver(await browser.newPage());
   await other.page.setViewport({ width: 1280, height: 800 });
   await open('Tide clock', other);
-  const type = async (on: Driver, part: RegExp, words: string) => {
-    await on.page.bringToFront();
-    await on.press('button', part);
-    await on.page.waitForSelector('.words-editor:focus');
-    await on.page.keyboard.type(words);
-  };
+  return other;
+};
+const type = async (on: Driver, part: RegExp, words: string) => {
+  await on.page.bringToFront();
+  await on.press('button', part);
+  await on.page.waitForSelector('.words-editor:focus');
+  await on.page.keyboard.type(words);
+};
+
+test('two tabs write in different parts: both are kept, and the one that comes second is told', async () => {
+  await open('Tide clock');
+  const other = await anotherTab();
   // The first tab's words wait on a lost line, so that the other's surely arrive before them.
   await studio.page.bringToFront();
   await studio.page.setOfflineMode(true);
@@ -171,6 +176,25 @@ test('two tabs write in different parts: both are kept, and the one that comes s
   await other.reads('From the first tab.');
   await other.reads('From the second tab.');
   await other.page.close();
+}, 90_000);
+
+test('two tabs without a line, both closed: what was typed in either is sent by the next that is opened', async () => {
+  const tabs = [await anotherTab(), await anotherTab()] as const;
+  for (const [at, tab] of tabs.entries()) {
+    await tab.page.bringToFront();
+    await tab.page.setOfflineMode(true);
+    await type(tab, [/^Edit Words, part 1/, /^Edit Words, part 4/][at] ?? /./, `Kept by tab ${at + 1}. `);
+    await tab.reads('Kept on this computer');
+  }
+  for (const tab of tabs) await tab.page.close();
+  await studio.page.bringToFront();
+  await open('Tide clock');
+  await studio.reads('Kept by tab 1.');
+  await studio.reads('Kept by tab 2.');
+  await studio.saved();
+  await studio.page.reload();
+  await studio.reads('Kept by tab 1.');
+  await studio.reads('Kept by tab 2.');
 }, 90_000);
 
 test('on a page of 60 parts and 80 pictures typing is traced, and only what changed is sent', async () => {

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { Patch } from '#contract/sites.ts';
 import { Refusal } from './call.ts';
 import { type Pending, SaveQueue } from './save-queue.ts';
+import { UnsentNotes } from './unsent-notes.ts';
 
 const patch = (revision: number): Patch => ({
   revision,
@@ -21,28 +22,56 @@ const patch = (revision: number): Patch => ({
 
 class Shelf {
   readonly #items = new Map<string, string>();
+  get length() {
+    return this.#items.size;
+  }
+  key = (at: number) => [...this.#items.keys()][at] ?? null;
   getItem = (key: string) => this.#items.get(key) ?? null;
   setItem = (key: string, value: string) => void this.#items.set(key, value);
   removeItem = (key: string) => void this.#items.delete(key);
 }
 
+/** Tabs that live hold the names of their notes; a tab that is closed lets go of them. */
+class Tabs {
+  readonly #held = new Map<string, Promise<unknown>>();
+  /** A tab's own way to ask for a name; `close` lets go of all it holds. */
+  open() {
+    let close = () => {};
+    const closed = new Promise<void>((resolve) => (close = resolve));
+    const request = (name: string, held: () => unknown) => {
+      const before = this.#held.get(name);
+      const mine = (async () => {
+        await before;
+        await Promise.race([held(), closed]);
+      })();
+      this.#held.set(name, mine);
+      return mine;
+    };
+    return { locks: { request } as unknown as Pick<LockManager, 'request'>, close };
+  }
+}
+
+let visits = 0;
 function queueWith(
   send: (pending: Pending, seen: number) => Promise<Patch>,
   store = new Shelf(),
   seen = () => 5,
+  locks?: Pick<LockManager, 'request'>,
 ) {
   const applied: { patch: Patch; keep: string[] }[] = [];
+  const takenOver: string[] = [];
   const queue = new SaveQueue({
     site: 'site-1',
+    onTakenOver: (left) => takenOver.push(...left.map(({ id }) => id)),
     seen,
     row: () => undefined,
     apply: (one, keep) => applied.push({ patch: one, keep: [...keep] }),
-    store,
+    notes: new UnsentNotes('site-1', { store, locks, visit: `visit-${++visits}` }),
     send,
     waitMs: 1,
     retryMs: 1,
   });
-  return { queue, applied, store };
+  return { queue, applied, store, takenOver };
 }
 
 describe('SaveQueue', () => {
@@ -118,6 +147,43 @@ describe('SaveQueue', () => {
     const second = queueWith(async (pending) => (sent.push(pending), patch(6)), store);
     await second.queue.flush();
     expect(sent.map((one) => one.change)).toEqual([{ title: 'Kept' }]);
+  });
+
+  test('two tabs that cannot send keep their words apart, and what the closed one had is sent by one that lives', async () => {
+    const [store, tabs] = [new Shelf(), new Tabs()];
+    const [one, two, later] = [tabs.open(), tabs.open(), tabs.open()];
+    const away = () => new Promise<Patch>(() => {});
+    const first = queueWith(away, store, undefined, one.locks);
+    first.queue.change('page', 'page-1', { title: 'Of the first' }, 'Title', 'a');
+    void first.queue.flush();
+    const second = queueWith(away, store, undefined, two.locks);
+    second.queue.change('page', 'page-2', { title: 'Of the second' }, 'Title', 'b');
+    void second.queue.flush();
+    // The first lives: its words are its own to send.
+    expect(second.takenOver).toEqual([]);
+    expect(second.queue.unsent.map(({ id }) => id)).toEqual(['page-2']);
+    one.close();
+    while (second.takenOver.length === 0) await new Promise((resolve) => setTimeout(resolve, 1));
+    expect(second.queue.unsent.map(({ id }) => id).sort()).toEqual(['page-1', 'page-2']);
+    two.close();
+    const sent: Pending[] = [];
+    const third = queueWith(async (pending) => (sent.push(pending), patch(6)), store, undefined, later.locks);
+    while (sent.length < 2) await new Promise((resolve) => setTimeout(resolve, 1));
+    expect(sent.map(({ change }) => change['title']).sort()).toEqual(['Of the first', 'Of the second']);
+    await third.queue.flush();
+    expect(store.length).toBe(0);
+  });
+
+  test('a tab that has sent everything takes nothing away from one that has not', async () => {
+    const [store, tabs] = [new Shelf(), new Tabs()];
+    const away = () => new Promise<Patch>(() => {});
+    const first = queueWith(away, store, undefined, tabs.open().locks);
+    first.queue.change('page', 'page-1', { title: 'Kept' }, 'Title', 'a');
+    void first.queue.flush();
+    const second = queueWith(async () => patch(6), store, undefined, tabs.open().locks);
+    second.queue.change('page', 'page-2', { title: 'Sent' }, 'Title', 'b');
+    await second.queue.flush();
+    expect([store.length, store.getItem(store.key(0) ?? '')]).toEqual([1, expect.stringContaining('Kept')]);
   });
 
   test('a conflict keeps my words until I choose', async () => {

@@ -5,6 +5,7 @@ import type { Part } from '#core/parts/parts.ts';
 import { partsChange } from '#core/parts/parts-change.ts';
 import type { Site } from '#core/content/site.ts';
 import { call, Refusal } from './call.ts';
+import type { UnsentNotes } from './unsent-notes.ts';
 
 interface Rows {
   site: Site;
@@ -49,8 +50,10 @@ export interface SaveQueueDeps {
   onJoined?: () => void;
   /** Lays what the server answered over the studio's copy, sparing rows that changed again meanwhile. */
   apply: (patch: Patch, keep: ReadonlySet<string>) => void;
-  /** Where unsent changes outlive the tab; localStorage in the browser. */
-  store: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
+  /** Changes that a tab which is gone had not sent are on their way from here now. */
+  onTakenOver?: (left: readonly Pending[]) => void;
+  /** Where unsent changes outlive the tab. */
+  notes: Pick<UnsentNotes, 'read' | 'write' | 'takeOver'>;
   send?: (pending: Pending, seen: number) => Promise<Patch & { joined?: boolean }>;
   /** How long to wait for more typing before sending, and before trying again when the line is down; in ms. */
   waitMs?: number;
@@ -101,20 +104,12 @@ export class SaveQueue {
   #timer: ReturnType<typeof setTimeout> | undefined;
   readonly #deps: SaveQueueDeps;
   readonly #listeners = new Set<() => void>();
-  readonly #key: string;
 
   constructor(deps: SaveQueueDeps) {
     this.#deps = deps;
-    this.#key = `kite-wall unsent ${deps.site}`;
-    try {
-      const kept: unknown = JSON.parse(deps.store.getItem(this.#key) ?? '[]');
-      // A note without a revision was kept by an older studio: at 0 the maker is asked, and nothing is lost.
-      if (Array.isArray(kept))
-        this.#pending = (kept as Pending[]).map((one) => ({ ...{ seen: 0, was: {} }, ...one }));
-    } catch {
-      // A damaged note cannot be sent; what the server has is still whole.
-    }
+    this.#pending = deps.notes.read();
     if (this.#pending.length > 0) this.#later(0);
+    deps.notes.takeOver((left) => this.#takeIn(left));
   }
 
   get state(): SaveState {
@@ -170,6 +165,16 @@ export class SaveQueue {
     this.#typing = typing;
     if (typing && this.#state.kind === 'saved') this.#set({ kind: 'saving' });
     else if (!typing && this.unsent.length === 0 && this.#state.kind === 'saving') this.#nothingLeft();
+  }
+
+  /** What another tab left behind goes first: it was typed first. */
+  #takeIn(left: readonly Pending[]): void {
+    this.#pending = [...left, ...this.#pending];
+    this.#keep();
+    this.#deps.onTakenOver?.(left);
+    if (this.#state.kind === 'conflict' || this.#state.kind === 'offline') return this.#tell();
+    this.#set({ kind: 'saving' });
+    this.#later(0);
   }
 
   #nothingLeft(): void {
@@ -273,14 +278,7 @@ export class SaveQueue {
   }
 
   #keep(also: readonly Pending[] = []): void {
-    const all = [...also, ...(this.#sending ? [this.#sending] : []), ...this.#pending];
-    if (all.length === 0) this.#deps.store.removeItem(this.#key);
-    else
-      try {
-        this.#deps.store.setItem(this.#key, JSON.stringify(all));
-      } catch {
-        // The browser's own store is full: the words are still on the screen and on their way.
-      }
+    this.#deps.notes.write([...also, ...(this.#sending ? [this.#sending] : []), ...this.#pending]);
   }
 
   #set(state: SaveState): void {

@@ -22,6 +22,7 @@ import { call, mendedEvent, Refusal } from './call.ts';
 import { type Direction, type StepQuestion, stepQuestion } from './step-question.ts';
 import { SaveQueue, type SaveState } from './save-queue.ts';
 import { applyPatch, received, seenRevision, type StudioSite } from './studio-site.ts';
+import { UnsentNotes } from './unsent-notes.ts';
 import { notice, problemNotice } from '../ui/notice.ts';
 
 const AskDialog = fetched(
@@ -75,6 +76,11 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
     },
     [client, id],
   );
+  const show = useCallback(
+    (kind: 'site' | 'page' | 'material', row: string, change: Record<string, unknown>) =>
+      client.setQueryData<StudioSite>(key(id), (old) => (old ? withChange(old, kind, row, change) : old)),
+    [client, id],
+  );
   const [queue] = useState(
     () =>
       new SaveQueue({
@@ -88,7 +94,8 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
         onJoined: () => notice('Joined with what was changed in another tab or on another device.'),
         apply: (patch, keep) =>
           client.setQueryData<StudioSite>(key(id), (old) => (old ? applyPatch(old, patch, keep) : old)),
-        store: window.localStorage,
+        onTakenOver: (left) => left.forEach(({ kind, id: row, change }) => show(kind, row, change)),
+        notes: new UnsentNotes(id, { store: window.localStorage, locks: navigator.locks }),
       }),
   );
   const saving = useSyncExternalStore(queue.subscribe, () => queue.state);
@@ -116,11 +123,6 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
         old ? applyPatch(old, patch, new Set(queue.unsent.map((one) => one.id))) : old,
       ),
     [client, id, queue],
-  );
-  const show = useCallback(
-    (kind: 'site' | 'page' | 'material', row: string, change: Record<string, unknown>) =>
-      client.setQueryData<StudioSite>(key(id), (old) => (old ? withChange(old, kind, row, change) : old)),
-    [client, id],
   );
   const run = useCallback(
     async <P extends Patch>(command: () => Promise<P | null>): Promise<P | null> => {
