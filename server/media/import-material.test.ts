@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
 import { readdir, readFile, writeFile } from 'node:fs/promises';
+import { request } from 'node:http';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { changeSite, createProject, deleteMaterials, undoEdit } from '#contract/sites.ts';
@@ -50,6 +52,54 @@ const refusal = async (name: string, contents: Buffer): Promise<string> => {
   expect([await storedBlobs(), (await maker.state(site)).materials.length]).toEqual(before);
   return said;
 };
+
+test('a file that is stopped while it is read leaves nothing behind', async () => {
+  const { port } = new URL(await server.app.listen({ port: 0, host: '127.0.0.1' }));
+  const file = await readFile(join(pictures, 'float-lamp/02-cardboard-mock-up.jpg'));
+  const { reading, blobs } = server;
+  const [read, discard] = [reading.run.bind(reading), blobs.discard.bind(blobs)];
+  let goOn = () => {};
+  const mayGoOn = new Promise<void>((resolve) => (goOn = resolve));
+  const wasRead = new Promise<void>((resolve) => {
+    reading.run = (async (...asked: Parameters<typeof read>) => {
+      const output = await read(...asked);
+      resolve();
+      await mayGoOn;
+      return output;
+    }) as typeof read;
+  });
+  const ended = new Promise<void>((resolve) => {
+    blobs.discard = async (arrival) => {
+      await discard(arrival);
+      resolve();
+    };
+  });
+  const upload = request({
+    port,
+    host: '127.0.0.1',
+    method: 'POST',
+    path: `/api/sites/${site}/materials?name=stopped.jpg`,
+    headers: {
+      cookie: maker.cookie,
+      origin: 'http://studio.test',
+      host: 'studio.test',
+      'content-type': 'application/octet-stream',
+    },
+  });
+  upload.on('error', () => {});
+  upload.end(file);
+  await wasRead;
+  upload.destroy();
+  const connections = () =>
+    new Promise<number>((resolve) => server.app.server.getConnections((_, count) => resolve(count)));
+  while ((await connections()) > 0) await new Promise((resolve) => setTimeout(resolve, 5));
+  goOn();
+  await ended;
+  Object.assign(reading, { run: read });
+  Object.assign(blobs, { discard });
+  expect((await maker.state(site)).materials).toEqual([]);
+  expect(await blobs.has(createHash('sha256').update(file).digest('hex'))).toBe(false);
+});
 
 describe('importing pictures', () => {
   test('orientation, date and place agree with exiftool, and the original is kept to the byte', async () => {

@@ -36,6 +36,7 @@ import { materialOf } from '../db/rows/material-row.ts';
 import { materials, pages } from '../db/schema.ts';
 import { contentsOf, contentText } from '../documents/document-contents.ts';
 import type { BlobStore } from './blob-store.ts';
+import { goneSignal } from '../http/gone.ts';
 import { handle } from '../http/handle.ts';
 import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
@@ -122,7 +123,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     uploads.post(
       '/api/sites/:site/materials',
       { bodyLimit: deps.limits.maxFileBytes * 2 },
-      async (request) => {
+      async (request, reply) => {
         const { site } = parsed(z.object({ site: idSchema }), request.params);
         const { name, madeOn } = parsed(
           z.object({
@@ -137,6 +138,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
           name,
           madeOn,
           stream: request.body as Readable,
+          gone: goneSignal(reply),
         });
         const patch = await patchAfter(db, scope, imported.result);
         return importReplySchema.parse({
@@ -149,7 +151,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     uploads.post(
       '/api/sites/:site/materials/:material/file',
       { bodyLimit: deps.limits.maxFileBytes * 2 },
-      async (request) => {
+      async (request, reply) => {
         const params = parsed(z.object({ site: idSchema, material: idSchema }), request.params);
         const { name } = parsed(
           z.object({ name: z.string().default('').transform(wellFormed) }),
@@ -162,7 +164,11 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
           .from(materials)
           .where(and(eq(materials.accountId, scope.account), eq(materials.id, params.material)));
         if (!row) throw notFound('This material');
-        const result = await replaceFile(deps, scope, row, { name, stream: request.body as Readable });
+        const result = await replaceFile(deps, scope, row, {
+          name,
+          stream: request.body as Readable,
+          gone: goneSignal(reply),
+        });
         return patchSchema.parse(await patchAfter(db, scope, result));
       },
     );

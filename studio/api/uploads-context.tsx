@@ -15,6 +15,7 @@ import type { KeptUpload } from './kept-uploads.ts';
 import { type Outgoing, uploadFile } from './upload-file.ts';
 import { within } from './within.ts';
 import { notice } from '../ui/notice.ts';
+import { useStable } from '../ui/use-stable.ts';
 
 export interface Upload extends Outgoing {
   id: number;
@@ -54,8 +55,27 @@ const tries = 3;
 const keepingMs = 2000;
 const pauseMs = 1500;
 
+const stopped = { state: 'cancelled', message: 'Stopped. Nothing of it was stored.' } as const;
+/** The whole file had arrived: the word to stop may have come after it was stored. */
+const stoppedLate = {
+  state: 'cancelled',
+  message: 'Stopped while it was being read. Should it stand in Gather after all, delete it there.',
+} as const;
+
+/** Waits in a line; whoever is stopped steps out of it at once. */
+const turn = (line: (() => void)[], stop: AbortSignal): Promise<void> =>
+  new Promise((go) => {
+    line.push(go);
+    stop.addEventListener('abort', () => {
+      const at = line.indexOf(go);
+      if (at >= 0) line.splice(at, 1);
+      go();
+    });
+  });
+
 export function UploadsProvider({ children }: { children: ReactNode }) {
-  const { state, run } = useSite();
+  const { state, run, refresh } = useSite();
+  const stable = useStable({ refresh });
   const site = state.site.id;
   const [list, setList] = useState<readonly Upload[]>([]);
   const next = useRef(1);
@@ -73,9 +93,15 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
     async (id: number, outgoing: Outgoing): Promise<string | null> => {
       const abort = new AbortController();
       aborts.current.set(id, abort);
-      if (running.current >= atOnce) await new Promise<void>((resolve) => waiting.current.push(resolve));
+      if (running.current >= atOnce) await turn(waiting.current, abort.signal);
+      if (abort.signal.aborted) {
+        set(id, stopped);
+        aborts.current.delete(id);
+        return null;
+      }
       running.current++;
       let material: string | null = null;
+      let arrived = false;
       // Kept in this browser until it has arrived; where that is not possible, or slow, it is sent all the same.
       const keeping = import('./kept-uploads.ts')
         .then(({ keepUpload }) => keepUpload(site, outgoing))
@@ -89,7 +115,10 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
             const reply = await uploadFile(
               site,
               outgoing,
-              (share) => set(id, share < 1 ? { share } : { share, state: 'reading' }),
+              (share) => {
+                arrived = share >= 1;
+                set(id, arrived ? { share, state: 'reading' } : { share });
+              },
               abort.signal,
             );
             await run(() => Promise.resolve(reply));
@@ -102,9 +131,10 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
           }
         }
       } catch (error) {
-        if (abort.signal.aborted)
-          set(id, { state: 'cancelled', message: 'Stopped. Nothing of it was stored.' });
-        else
+        if (abort.signal.aborted) {
+          set(id, arrived ? stoppedLate : stopped);
+          if (arrived) await stable.refresh();
+        } else
           set(id, {
             state: 'failed',
             message: error instanceof Refusal ? error.message : 'This file could not be sent. Try again.',
@@ -121,7 +151,7 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
       }
       return material;
     },
-    [run, set, site],
+    [run, set, site, stable],
   );
 
   const busy = list.some(({ state: now }) => ['waiting', 'sending', 'reading'].includes(now));

@@ -141,6 +141,23 @@ describe('files being added', () => {
     await waitFor(() => expect(summary()).toBe('1 added, 1 not added'));
   });
 
+  test('one that is stopped when all of it has arrived may have been stored, and says so', async () => {
+    const { user, list } = await room(1);
+    (await sendingOf('1.jpg')).arrives(1);
+    await user.click(list.getByRole('button', { name: 'Stop 1.jpg' }));
+    expect(await list.findByText(/Stopped while it was being read/)).toBeTruthy();
+  });
+
+  test('one that waits its turn is stopped at once, whatever holds up those before it, and holds up none after it', async () => {
+    const { user, list } = await room(6);
+    await sendingOf('4.jpg');
+    await user.click(list.getByRole('button', { name: 'Stop 5.jpg' }));
+    expect(await list.findByText('Stopped. Nothing of it was stored.')).toBeTruthy();
+    Sending.all[0]?.answers(200, added('picture-1'));
+    await sendingOf('6.jpg');
+    expect(Sending.all.map(({ file }) => file?.name)).not.toContain('5.jpg');
+  });
+
   test('four are sent at a time; the next goes when one is through', async () => {
     await room(6);
     await sendingOf('4.jpg');
