@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { DateField } from './date-field.tsx';
 import { TagField } from './tag-field.tsx';
 import { TextField } from './text-field.tsx';
-import { AddressField } from './web-address-field.tsx';
+import { WebAddressField } from './web-address-field.tsx';
 
 const field = (name: RegExp) => screen.getByRole<HTMLInputElement>('textbox', { name });
 /** What stands beside a field for people who hear it. */
@@ -125,7 +125,12 @@ describe('a web address', () => {
   function opened(value = '') {
     const kept: string[] = [];
     render(
-      <AddressField label="Where it is" hint="" value={value} onChange={(address) => kept.push(address)} />,
+      <WebAddressField
+        label="Where it is"
+        hint=""
+        value={value}
+        onChange={(address) => kept.push(address)}
+      />,
     );
     return { kept, user: userEvent.setup() };
   }

@@ -6,7 +6,7 @@ import { pagesWithoutCredit } from '#core/check/pages-without-credit.ts';
 import { reaches } from '#core/content/height.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { useSite } from '../api/site-context.tsx';
-import { AddressField } from './site-address-field.tsx';
+import { SiteAddressField } from './site-address-field.tsx';
 import { CopyLink } from './copy-link.tsx';
 import { DifferenceList } from './difference-list.tsx';
 import { HeightRow } from './height-control.tsx';
@@ -168,7 +168,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
                   </p>
                 )}
               </div>
-              {site.height === 'public' && <AddressField />}
+              {site.height === 'public' && <SiteAddressField />}
               <div>
                 <p className="field-name">Publishing will change</p>
                 {live.waiting.length > 0 ? (

@@ -2,7 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { screen, waitFor } from '@testing-library/react';
 import { type Asked, emptySite, openSite, patchOf } from '../testing/open-site.tsx';
-import { AddressField } from './site-address-field.tsx';
+import { SiteAddressField } from './site-address-field.tsx';
 
 const field = () => screen.getByRole<HTMLInputElement>('textbox');
 const use = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Use it' });
@@ -27,7 +27,7 @@ const unnamed = { ...emptySite, site: { ...emptySite.site, address: null } };
 
 describe('the address of a site', () => {
   test('is offered from its name, and taken only when its maker says so', async () => {
-    const { user, asked } = await openSite(<AddressField />, server(), unnamed);
+    const { user, asked } = await openSite(<SiteAddressField />, server(), unnamed);
     expect(field().value).toBe('wren-makes');
     await screen.findByText('free');
     expect(asked.some(({ method }) => method === 'PATCH')).toBe(false);
@@ -41,7 +41,7 @@ describe('the address of a site', () => {
   });
 
   test('that somebody has is told beside the field, with others that are free; one press takes one of them', async () => {
-    const { user, asked } = await openSite(<AddressField />, server('wren-makes'), unnamed);
+    const { user, asked } = await openSite(<SiteAddressField />, server('wren-makes'), unnamed);
     await screen.findByText('Somebody else has it.');
     expect([use().disabled, field().getAttribute('aria-invalid')]).toEqual([true, 'true']);
     await user.click(screen.getByRole('button', { name: 'wren-makes-makes' }));
@@ -55,7 +55,7 @@ describe('the address of a site', () => {
   });
 
   test('is written as addresses are while it is typed, and asked about once the typing pauses', async () => {
-    const { user, asked } = await openSite(<AddressField />, server(), unnamed);
+    const { user, asked } = await openSite(<SiteAddressField />, server(), unnamed);
     await user.clear(field());
     await user.type(field(), 'Wren Makes_things');
     expect(field().value).toBe('wren-makes-things');

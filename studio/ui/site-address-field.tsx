@@ -7,7 +7,7 @@ import { call } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
 
 /** The site's address, with whether it is free and what else is. */
-export function AddressField() {
+export function SiteAddressField() {
   const { state, changeSite } = useSite();
   const { site } = state;
   const [typed, setTyped] = useState(site.address ?? suggestAddresses(site.title)[0] ?? '');

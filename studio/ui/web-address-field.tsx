@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { webAddressSchema } from '#contract/web-address.ts';
 import { Field } from './field.tsx';
 
-interface AddressFieldProps {
+interface WebAddressFieldProps {
   label: string;
   hint: string;
   value: string;
@@ -10,7 +10,7 @@ interface AddressFieldProps {
 }
 
 /** A web address, or none; what cannot be one stays in the field and says so. */
-export function AddressField({ label, hint, value, onChange }: AddressFieldProps) {
+export function WebAddressField({ label, hint, value, onChange }: WebAddressFieldProps) {
   const [typed, setTyped] = useState(value);
   const [problem, setProblem] = useState<string>();
   const settle = () => {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { partSchema } from '#core/parts/parts.ts';
 import { Field } from '../../ui/field.tsx';
-import { AddressField } from '../../ui/web-address-field.tsx';
+import { WebAddressField } from '../../ui/web-address-field.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 
@@ -32,7 +32,7 @@ export function ContactPanel({ part, onChange }: PartPanelProps<'contact'>) {
           onChange={(event) => setEmail(event.target.value)}
           onBlur={settle}
         />
-        <AddressField
+        <WebAddressField
           label="Link"
           hint="where else you are"
           value={part.link}

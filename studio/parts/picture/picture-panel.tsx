@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useSite } from '../../api/site-context.tsx';
 import { FixDialog } from '../../materials/fixes/fix-dialog.tsx';
 import { MaterialWords } from '../../materials/material-words.tsx';
-import { AddressField } from '../../ui/web-address-field.tsx';
+import { WebAddressField } from '../../ui/web-address-field.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 
@@ -55,7 +55,7 @@ export function PicturePanel({ part, onChange }: PartPanelProps<'picture'>) {
           <MaterialWords material={material} brief />
         </div>
       )}
-      <AddressField
+      <WebAddressField
         key={part.id}
         label="A click leads to"
         hint="a web address; empty: it opens large"

@@ -13,7 +13,7 @@ import { HeightRow } from '../../ui/height-control.tsx';
 import { HeightGauge } from '../../ui/height-gauge.tsx';
 import { liveWords, nothingWaits } from '../../ui/live-words.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
-import { AddressField } from '../../ui/site-address-field.tsx';
+import { SiteAddressField } from '../../ui/site-address-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
@@ -141,7 +141,7 @@ export function Share() {
           </p>
           {site.height === 'public' && (
             <>
-              <AddressField />
+              <SiteAddressField />
               <label className="flex items-center gap-3">
                 <input
                   type="checkbox"
