@@ -90,7 +90,7 @@ export async function seedDemo(
     // Nobody knows this password: the demo is entered by its one-click sign-in and by nothing else.
     passwordHash: await argon2.hash(newId() + newId()),
   });
-  const site = await makeSite(deps, account, maker.site);
+  const site = await makeSite(deps.db, account, maker.site);
   const scope = { site, account };
 
   const ids = new Map<string, string>();

@@ -35,6 +35,16 @@ async function twoSites() {
 }
 
 describe('undo', () => {
+  test('goes back to a new site with its front page, and no further', async () => {
+    const { site, history } = await maker.site('New');
+    expect(history).toEqual({ undo: null, redo: null });
+    const refused = await maker
+      .call(undoEdit, { params: { site: site.id } })
+      .catch((error: unknown) => error);
+    expect(refused).toMatchObject({ status: 409 });
+    expect((await maker.state(site.id)).pages.map(({ kind }) => kind)).toEqual(['home']);
+  });
+
   test('takes back what the step changed, and leaves what another site changed of the same thing since', async () => {
     const { one, other, change, now } = await twoSites();
     await change(one, { title: 'Mine' });

@@ -65,6 +65,9 @@ beforeAll(async () => {
     ]),
   ]);
   await client.query(
+    `insert into edit (site_id, label, changes) values ('s', 'New site', '[]'), ('s', 'Title', '[]')`,
+  );
+  await client.query(
     `insert into release (site_id, number, name, source, manifest) values ('s', 1, '', $1, '{}')`,
     [json({ site: {}, pages: [oldPage], materials: [] })],
   );
@@ -109,6 +112,13 @@ describe('pages written before case facts had months, people and a cover', () =>
       },
       { kind: 'picture', width: 'full', height: 'private', link: '' },
       { kind: 'credits' },
+    ]);
+  });
+
+  test('that a site was made is no step of undo any more', async () => {
+    expect(await one(`select json_agg(label order by revision) as value from edit`)).toEqual([
+      'New project',
+      'Title',
     ]);
   });
 

@@ -18,9 +18,11 @@ import type { Site } from '#core/content/site.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { Commands } from '../commands/commands.ts';
+import { nextRevision } from '../db/edit.ts';
 import { freeAddress } from '../db/free-address.ts';
 import { joinedChange } from '../db/joined-change.ts';
 import { newId, newKey } from '../db/new-id.ts';
+import { type RowChange, write } from '../db/rows/rows.ts';
 import { formerAddresses, linkKeys, sites } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
@@ -30,12 +32,8 @@ import { liveStatement, shownToReaders } from './live-statement.ts';
 import { loadDraft, ownSite } from './load-draft.ts';
 import { patchAfter, siteState } from './site-state.ts';
 
-/** Makes a site with its home page. A new site is private. */
-export async function makeSite(
-  { db, commands }: { db: Database; commands: Commands },
-  account: string,
-  title: string,
-): Promise<string> {
+/** Makes a site with its front page. A new site is private. */
+export async function makeSite(db: Database, account: string, title: string): Promise<string> {
   const site: Site = {
     id: newId(),
     title,
@@ -45,13 +43,15 @@ export async function makeSite(
     theme: 'broadsheet',
     evidenceWanted: 3,
   };
+  const home = { ...emptyPage('home', 'a0', 'home'), title };
+  const scope = { site: site.id, account };
   await db.transaction(async (tx) => {
     await tx.insert(sites).values({ ...site, accountId: account, revision: 0, ceilingsKnown: true });
     await tx.insert(linkKeys).values({ thing: site.id, siteId: site.id, key: newKey() });
+    // No step of undo: a site without its front page would be none.
+    const insert: RowChange = { table: 'page', id: home.id, before: null, after: home };
+    await write(tx, scope, insert, await nextRevision(tx, scope));
   });
-  const home = { ...emptyPage('home', 'a0', 'home'), title };
-  const scope = { site: site.id, account };
-  await commands.run(scope, { label: 'New site' }, (running) => running.insert('page', home));
   return site.id;
 }
 
@@ -85,7 +85,7 @@ export function siteRoutes(
   );
 
   handle(app, createSite, async ({ body }, request) => {
-    const id = await makeSite(deps, makerOf(request).id, body.title);
+    const id = await makeSite(deps.db, makerOf(request).id, body.title);
     return { id, title: body.title };
   });
 

@@ -8,6 +8,7 @@ import { type Grouping, groupMaterials, type Order, sortMaterials } from '#core/
 import { usedMaterials } from '#core/content/where-used.ts';
 import { hostOf } from '#core/links/host-of.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
+import { fileSize } from '#core/words/file-size.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useTypedIn } from '../../api/use-typed-in.ts';
@@ -26,8 +27,6 @@ import { useLooks } from '../../materials/use-looks.ts';
 import { Meter } from './meter.tsx';
 import { MaterialFacts } from './material-facts.tsx';
 import { notice, problemNotice, waitingNotice } from '../../ui/notice.ts';
-
-const megabyte = 1024 * 1024;
 
 /** Gather: everything collected, and the facts of each. */
 export function Gather() {
@@ -153,7 +152,7 @@ export function Gather() {
                   <b>Drop anything here</b>, paste it, or <u>choose</u>
                   <small>
                     Pictures, PDF, DOCX, ODT, text, slides, sound, clips, links; files up to{' '}
-                    {Math.round(state.limits.fileBytes / megabyte)} MB each
+                    {fileSize(state.limits.fileBytes)} each
                   </small>
                 </span>
               </button>

@@ -6,6 +6,7 @@ import { whereUsed } from '#core/content/where-used.ts';
 import { slideFormats } from '#core/content/document.ts';
 import type { Material, MaterialContent } from '#core/content/material.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
+import { fileSize } from '#core/words/file-size.ts';
 import { warningSentences } from '../../materials/warning-words.ts';
 import { ClipStill } from './clip-still.tsx';
 import { FactsHead } from './facts-head.tsx';
@@ -21,9 +22,6 @@ import { MaterialWords } from '../../materials/material-words.tsx';
 import { useSite } from '../../api/site-context.tsx';
 import { duration } from '../../ui/kind-names.ts';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
-
-const megabytes = (bytes: number): string =>
-  bytes < 1_000_000 ? `${Math.round(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 
 /** How large or long it is. */
 function measure(material: Material): string {
@@ -192,7 +190,7 @@ export function MaterialFacts({
               <dt>Size</dt>
               <dd>
                 {measure(material)}
-                {fromFile && `, ${megabytes(material.bytes)} ${material.facts.format.toUpperCase()}`}
+                {fromFile && `, ${fileSize(material.bytes)} ${material.facts.format.toUpperCase()}`}
               </dd>
             </>
           )}

@@ -1,9 +1,5 @@
 import type { Material } from '#core/content/material.ts';
-
-const words = (bytes: number): string =>
-  bytes >= 1024 ** 3
-    ? `${(bytes / 1024 ** 3).toFixed(1)} GB`
-    : `${Math.max(bytes > 0 ? 1 : 0, Math.round(bytes / 1024 ** 2))} MB`;
+import { fileSize } from '#core/words/file-size.ts';
 
 /** How much of what one maker may keep is used. */
 export function Meter({ materials, totalBytes }: { materials: readonly Material[]; totalBytes: number }) {
@@ -11,7 +7,7 @@ export function Meter({ materials, totalBytes }: { materials: readonly Material[
   return (
     <label className="used">
       <span>
-        {words(used)} of {words(totalBytes)} used
+        {fileSize(used)} of {fileSize(totalBytes)} used
       </span>
       <meter min={0} max={totalBytes} high={totalBytes * 0.9} value={used} />
     </label>

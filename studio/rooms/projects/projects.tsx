@@ -6,6 +6,8 @@ import { type ProjectGrouping, projectGroupings } from '#core/content/group-proj
 import { byRank } from '#core/content/page.ts';
 import { type StarterKey, starterKeys, starterNames } from '#core/parts/starter-names.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
+import { fileSize } from '#core/words/file-size.ts';
+import { plural } from '#core/words/plural.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
@@ -38,6 +40,7 @@ export function Projects() {
   const all = state.pages.filter((page) => rulesOfPage(page).isWork).sort(byRank);
   const [by, setBy] = useKeptChoice(`${site} projects by`, projectGroupings);
   const projects = all.filter(({ archived }) => !archived);
+  const pictures = state.materials.filter(({ kind }) => kind === 'picture').length;
   const home = state.pages.find((page) => rulesOfPage(page).isFront);
 
   const start = useMemo(
@@ -125,13 +128,22 @@ export function Projects() {
                   <b>Drop the pictures of one project here</b>
                   <small>
                     Or press to choose them. The first becomes the opening and the rest a gallery; you can
-                    change all of it. JPEG, PNG, WebP or AVIF, up to 100 MB each.
+                    change all of it. JPEG, PNG, HEIC, WebP, AVIF or GIF, up to{' '}
+                    {fileSize(state.limits.fileBytes)} each.
                   </small>
                 </span>
               </button>
               <p>
+                {pictures > 0 && (
+                  <>
+                    <Link className="link" to={`/${site}/gather`}>
+                      Choose among the {plural(pictures, 'picture')} you have gathered
+                    </Link>
+                    , or{' '}
+                  </>
+                )}
                 <button type="button" className="link" onClick={() => void start([])}>
-                  Start with an empty page instead
+                  {pictures > 0 ? 'start' : 'Start'} with an empty page instead
                 </button>
                 , or{' '}
                 <StarterDialog onStart={(starter) => void start([], starter)}>
