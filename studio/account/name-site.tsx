@@ -28,8 +28,7 @@ export function NameSite() {
       <KiteMark dark />
       <h1>Name your site</h1>
       <p className="max-w-[44ch] text-ink-2">
-        It stands at the top of every page. A first name or initials will do, and you can change it at any
-        time.
+        It stands at the top of every page. A first name or initials will do; you can change it in Share.
       </p>
       <form onSubmit={(event) => void submit(event)} noValidate className="grid max-w-sm gap-4">
         <Field

@@ -14,6 +14,7 @@ import { HeightGauge } from '../../ui/height-gauge.tsx';
 import { liveWords, nothingWaits } from '../../ui/live-words.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { SiteAddressField } from '../../ui/site-address-field.tsx';
+import { SiteNameField } from '../../ui/site-name-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
@@ -49,7 +50,7 @@ function Releases() {
             <span className="w-8 font-mono text-xs">{release.number}</span>
             <span className="min-w-0 flex-1">
               <b className="mr-2">{release.name || 'Release'}</b>
-              <small className="text-ink-3">{when.format(new Date(release.at))}</small>
+              <small className="whitespace-nowrap text-ink-3">{when.format(new Date(release.at))}</small>
             </span>
             {release.live ? (
               <span className={state.live.readersReach === 'private' ? 'flag' : 'flag ok'}>
@@ -139,6 +140,7 @@ export function Share() {
             Lowering works at once. Raising works with the next publish.
             {loweredNow && ' Readers are shut out while this is being saved.'}
           </p>
+          <SiteNameField />
           {site.height === 'public' && (
             <>
               <SiteAddressField />
@@ -181,14 +183,9 @@ export function Share() {
                 <b className="truncate">{pageName(page)}</b>
                 <HeightRow
                   effective={effectiveHeight(state, { page: page.id })}
-                  of={page.title || 'this page'}
+                  of={pageName(page)}
                   onChange={(height) =>
-                    changePage(
-                      page.id,
-                      { height },
-                      `Height of ${page.title || 'a page'}`,
-                      `${page.id} height`,
-                    )
+                    changePage(page.id, { height }, `Height of ${pageName(page)}`, `${page.id} height`)
                   }
                 />
               </li>
