@@ -97,14 +97,8 @@ function run(folder: string): Promise<boolean> {
     const child = spawn(
       process.execPath,
       [
-        'node_modules/jest/bin/jest.js',
-        '--selectProjects',
-        'unit',
-        '--bail',
-        '--runInBand',
-        '--silent',
-        '--testPathPatterns',
-        ...folders,
+        ...['node_modules/jest/bin/jest.js', '--config', 'build/tests-in-one.config.js'],
+        ...['--runInBand', '--silent'],
       ],
       {
         cwd: folder,
@@ -113,6 +107,8 @@ function run(folder: string): Promise<boolean> {
           ...process.env,
           NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
           PROPERTY_RUNS: '60',
+          TEST_FILES: tests.join(','),
+          STOP_AT_FAILURE: 'yes',
         },
         timeout: 60_000,
       },
@@ -125,8 +121,10 @@ function run(folder: string): Promise<boolean> {
 const only = process.argv.slice(2).filter((name) => !name.startsWith('every='));
 const every = Number(process.argv.find((name) => name.startsWith('every='))?.slice(6) ?? 1);
 const all: Mutant[] = [];
+const tests: string[] = [];
 for (const folder of folders)
-  for (const name of (await readdir(join(root, folder))).sort())
+  for (const name of (await readdir(join(root, folder))).sort()) {
+    if (name.endsWith('.test.ts')) tests.push(join(folder, name));
     if (
       name.endsWith('.ts') &&
       !name.endsWith('.test.ts') &&
@@ -136,6 +134,7 @@ for (const folder of folders)
       const file = join(folder, name);
       all.push(...mutantsOf(file, await readFile(join(root, file), 'utf8')));
     }
+  }
 const mutants = all.filter((_, at) => at % every === 0);
 console.log(`${mutants.length} of ${all.length} changes`);
 
@@ -146,14 +145,15 @@ await Promise.all(
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-mutants-'));
     await cp(join(root, 'core'), join(folder, 'core'), { recursive: true });
     for (const name of ['package.json', 'tsconfig.json']) await cp(join(root, name), join(folder, name));
-    // Nothing else is tested, so nothing else has to be built first.
-    const config = (await readFile(join(root, 'jest.config.js'), 'utf8')).replace(
-      "globalSetup: '<rootDir>/server/db/template.jest.js',",
-      '',
-    );
-    await writeFile(join(folder, 'jest.config.js'), config);
     await mkdir(join(folder, 'build'));
-    await cp(join(root, 'build/property-seed.jest.ts'), join(folder, 'build/property-seed.jest.ts'));
+    for (const name of [
+      'jest.config.js',
+      'build/tests-in-one.config.js',
+      'build/tests-in-one.jest.ts',
+      'build/stops-at-failure.jest.js',
+      'build/property-seed.jest.ts',
+    ])
+      await cp(join(root, name), join(folder, name));
     await symlink(join(root, 'node_modules'), join(folder, 'node_modules'));
     if (!(await run(folder))) throw new Error('The tests fail without any change.');
     for (let at = next++; at < mutants.length; at = next++) {
