@@ -64,6 +64,27 @@ export default tseslint.config(
     },
   },
   {
+    // What the compiler knows: promises nobody waits for, kinds nobody handles, and objects put into words.
+    files: ['**/*.{ts,tsx}'],
+    languageOptions: {
+      parserOptions: {
+        project: ['tsconfig{,.core,.studio,.e2e}.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/no-base-to-string': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+    },
+  },
+  {
     // Input from outside must not be able to keep the server busy: no expression that takes more than linear time.
     plugins: { regexp },
     rules: {

@@ -57,7 +57,7 @@ export async function benchSizes(): Promise<Row[]> {
   const scripts = [...html.matchAll(/(?:src|href)="\/studio\/(assets\/[^"]+\.js)"/g)].map(
     (match) => match[1] ?? '',
   );
-  if (scripts.length === 0) throw new Error(`No script in ${await readdir(studio)}`);
+  if (scripts.length === 0) throw new Error(`No script in ${(await readdir(studio)).join(', ')}`);
   const first = await withImports(studio, scripts);
   const names = await readdir(join(studio, 'assets'));
   const ofRooms: Row[] = [];

@@ -2,7 +2,7 @@
  * `npm test`: installs what is missing, then lint, types, unit tests and browser tests, and one closing line with
  * the real totals. Plain JavaScript without packages, since it runs before they are there.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { installPackages } from './install.js';
@@ -59,10 +59,34 @@ const step = (name, ok) => {
 };
 const bin = (name) => join(root, 'node_modules/.bin', name);
 
-step('lint', run(bin('eslint'), ['.']));
-step('format', run(bin('prettier'), ['--check', '--log-level', 'warn', '.']));
-for (const project of ['tsconfig.core.json', 'tsconfig.json', 'tsconfig.studio.json', 'tsconfig.e2e.json'])
-  step(`types, ${project}`, run(bin('tsc'), ['-p', project]));
+/** Runs a command and keeps what it says until it has ended: two of them side by side would talk into each other. */
+const quietly = (name, command, args) =>
+  new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => (said += piece));
+    child.on('error', (error) => (said += String(error)));
+    child.on('close', (code) => {
+      process.stdout.write(said);
+      step(name, code === 0);
+      resolve();
+    });
+  });
+
+// Lint takes as long as all the rest that only reads the code, so it runs beside it.
+await Promise.all([
+  quietly('lint', bin('eslint'), ['.']),
+  (async () => {
+    await quietly('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+    for (const project of [
+      'tsconfig.core.json',
+      'tsconfig.json',
+      'tsconfig.studio.json',
+      'tsconfig.e2e.json',
+    ])
+      await quietly(`types, ${project}`, bin('tsc'), ['-p', project]);
+  })(),
+]);
 step('build', run(process.execPath, ['--import', 'tsx', 'build/build.ts']));
 
 for (const project of ['unit', 'browser']) {

@@ -155,7 +155,7 @@ export const offeredKinds = Object.keys(partSettings) as PartKind[];
 
 /** Fetches what parts are edited with in the page, where a first letter may come at once. */
 export const fetchInPlace = async (): Promise<void> => {
-  await Promise.all(Object.values(partSettings).map(({ InPlace }) => InPlace?.fetch()));
+  await Promise.all(Object.values(partSettings).flatMap(({ InPlace }) => InPlace?.fetch() ?? []));
 };
 
 /** A kind that only a newer version knows: kept, and not to be set here. */
