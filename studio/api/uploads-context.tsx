@@ -9,6 +9,7 @@ import {
   useRef,
   useState,
 } from 'react';
+import pLimit from 'p-limit';
 import { Refusal } from './call.ts';
 import { useSite } from './site-context.tsx';
 import type { KeptUpload } from './kept-uploads.ts';
@@ -62,17 +63,6 @@ const stoppedLate = {
   message: 'Stopped while it was being read. Should it stand in Gather after all, delete it there.',
 } as const;
 
-/** Waits in a line; whoever is stopped steps out of it at once. */
-const turn = (line: (() => void)[], stop: AbortSignal): Promise<void> =>
-  new Promise((go) => {
-    line.push(go);
-    stop.addEventListener('abort', () => {
-      const at = line.indexOf(go);
-      if (at >= 0) line.splice(at, 1);
-      go();
-    });
-  });
-
 export function UploadsProvider({ children }: { children: ReactNode }) {
   const { state, run, refresh } = useSite();
   const stable = useStable({ refresh });
@@ -80,8 +70,7 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
   const [list, setList] = useState<readonly Upload[]>([]);
   const next = useRef(1);
   const aborts = useRef(new Map<number, AbortController>());
-  const waiting = useRef<(() => void)[]>([]);
-  const running = useRef(0);
+  const [inTurn] = useState(() => pLimit(atOnce));
 
   const set = useCallback(
     (id: number, change: Partial<Upload>) =>
@@ -90,68 +79,70 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
   );
 
   const send = useCallback(
-    async (id: number, outgoing: Outgoing): Promise<string | null> => {
+    (id: number, outgoing: Outgoing): Promise<string | null> => {
       const abort = new AbortController();
       aborts.current.set(id, abort);
-      if (running.current >= atOnce) await turn(waiting.current, abort.signal);
-      if (abort.signal.aborted) {
-        set(id, stopped);
-        aborts.current.delete(id);
-        return null;
-      }
-      running.current++;
-      let material: string | null = null;
-      let arrived = false;
-      // Kept in this browser until it has arrived; where that is not possible, or slow, it is sent all the same.
+      // Kept in this browser until it has arrived, also while it waits its turn; where that is not possible, or slow, it is
+      // sent all the same.
       const keeping = import('./kept-uploads.ts')
         .then(({ keepUpload }) => keepUpload(site, outgoing))
         .catch(() => null);
-      await within(keepingMs, keeping);
-      try {
-        for (let attempt = 1; ; attempt++) {
-          try {
-            abort.signal.throwIfAborted();
-            set(id, { state: 'sending', share: 0, message: '' });
-            const reply = await uploadFile(
-              site,
-              outgoing,
-              (share) => {
-                arrived = share >= 1;
-                set(id, arrived ? { share, state: 'reading' } : { share });
-              },
-              abort.signal,
-            );
-            await run(() => Promise.resolve(reply));
-            material = reply.material;
-            set(id, { state: reply.duplicate ? 'duplicate' : 'done', share: 1, material });
-            break;
-          } catch (error) {
-            if (!(error instanceof Refusal) || !error.unreachable || attempt >= tries) throw error;
-            await new Promise((resolve) => setTimeout(resolve, pauseMs));
-          }
-        }
-      } catch (error) {
-        if (abort.signal.aborted) {
-          set(id, arrived ? stoppedLate : stopped);
-          if (arrived) await stable.refresh();
-        } else
-          set(id, {
-            state: 'failed',
-            message: error instanceof Refusal ? error.message : 'This file could not be sent. Try again.',
-          });
-      } finally {
-        // Kept only now, it is forgotten once it is.
-        await within(
+      const forget = () =>
+        within(
           keepingMs,
-          keeping.then((forget) => forget?.()),
+          keeping.then((kept) => kept?.()),
         ).catch(() => undefined);
-        running.current--;
-        aborts.current.delete(id);
-        waiting.current.shift()?.();
-      }
-      return material;
+      let waits = true;
+      abort.signal.addEventListener('abort', () => {
+        if (waits) set(id, stopped);
+      });
+      return inTurn(async () => {
+        waits = false;
+        let material: string | null = null;
+        let arrived = false;
+        try {
+          abort.signal.throwIfAborted();
+          await within(keepingMs, keeping);
+          for (let attempt = 1; ; attempt++) {
+            try {
+              abort.signal.throwIfAborted();
+              set(id, { state: 'sending', share: 0, message: '' });
+              const reply = await uploadFile(
+                site,
+                outgoing,
+                (share) => {
+                  arrived = share >= 1;
+                  set(id, arrived ? { share, state: 'reading' } : { share });
+                },
+                abort.signal,
+              );
+              await run(() => Promise.resolve(reply));
+              material = reply.material;
+              set(id, { state: reply.duplicate ? 'duplicate' : 'done', share: 1, material });
+              break;
+            } catch (error) {
+              if (!(error instanceof Refusal) || !error.unreachable || attempt >= tries) throw error;
+              await new Promise((resolve) => setTimeout(resolve, pauseMs));
+            }
+          }
+        } catch (error) {
+          if (abort.signal.aborted) {
+            // Stopped while it waited, it may have been told to go again since.
+            if (aborts.current.get(id) === abort) set(id, arrived ? stoppedLate : stopped);
+            if (arrived) await stable.refresh();
+          } else
+            set(id, {
+              state: 'failed',
+              message: error instanceof Refusal ? error.message : 'This file could not be sent. Try again.',
+            });
+        } finally {
+          await forget();
+          if (aborts.current.get(id) === abort) aborts.current.delete(id);
+        }
+        return material;
+      });
     },
-    [run, set, site, stable],
+    [inTurn, run, set, site, stable],
   );
 
   const busy = list.some(({ state: now }) => ['waiting', 'sending', 'reading'].includes(now));
@@ -219,12 +210,14 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
       },
       again: (id) => {
         const upload = list.find((one) => one.id === id);
-        if (upload) void send(id, upload);
+        if (!upload) return;
+        set(id, { state: 'waiting', share: 0, message: '' });
+        void send(id, upload);
       },
       clear: () =>
         setList((old) => old.filter((one) => ['waiting', 'sending', 'reading'].includes(one.state))),
     }),
-    [add, list, send],
+    [add, list, send, set],
   );
   return <UploadsContext value={uploads}>{children}</UploadsContext>;
 }
