@@ -27,7 +27,7 @@ export async function benchServer(): Promise<BenchServer> {
   await publishing.db
     .insert(accounts)
     .values({ id: account, name: 'Bench', email: `${account}@bench.example`, passwordHash: 'none' });
-  const site = await makeSite(publishing, account, 'Bench');
+  const site = await makeSite(publishing.db, account, 'Bench');
   return {
     ...running,
     config,

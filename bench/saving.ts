@@ -1,4 +1,4 @@
-import { changePage } from '#contract/sites.ts';
+import { changePage } from '#contract/pages.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import { fromParagraphs } from '#core/content/rich-text.ts';

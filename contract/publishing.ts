@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { idSchema } from '#core/content/id.ts';
-import { releaseSummarySchema, liveSchema } from './sites.ts';
+import { releaseSummarySchema, liveSchema } from './site-state.ts';
 import { route } from './route.ts';
 
 const nothing = z.object({}).optional();

@@ -1,6 +1,7 @@
 import { createAccount } from '#contract/account.ts';
 import { bringBackRelease, startPublish } from '#contract/publishing.ts';
-import { changePage, changeSite, createProject, createSite } from '#contract/sites.ts';
+import { changePage, createProject } from '#contract/pages.ts';
+import { changeSite, createSite } from '#contract/sites.ts';
 import type { Height } from '#core/content/height.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';

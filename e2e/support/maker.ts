@@ -1,7 +1,8 @@
 import type { z } from 'zod';
 import type { Route } from '#contract/route.ts';
 import { getPublishJob, type PublishJob, startPublish } from '#contract/publishing.ts';
-import { getSite, type SiteState } from '#contract/sites.ts';
+import { type SiteState } from '#contract/site-state.ts';
+import { getSite } from '#contract/sites.ts';
 
 /** A maker at the other end of the line, without a browser: keeps the cookie and speaks the contract. */
 export class RemoteMaker {

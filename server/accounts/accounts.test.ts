@@ -1,15 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { createAccount, getMe, signIn, signInToDemo, signOut } from '#contract/account.ts';
-import {
-  changePage,
-  changeSite,
-  createProject,
-  deletePage,
-  getSite,
-  redoEdit,
-  renewLink,
-  undoEdit,
-} from '#contract/sites.ts';
+import { changePage, createProject, deletePage } from '#contract/pages.ts';
+import { changeSite, getSite, renewLink } from '#contract/sites.ts';
+import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { bringBackRelease, listReleases, startPublish } from '#contract/publishing.ts';
 import { TestMaker, TestServer } from '../testing/test-server.ts';
 

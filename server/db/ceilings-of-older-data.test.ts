@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { bringBackRelease } from '#contract/publishing.ts';
-import { changePage, changeSite, createProject } from '#contract/sites.ts';
+import { changePage, createProject } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
 import { ceilings, sites } from './schema.ts';
 import { TestServer } from '../testing/test-server.ts';
 import { ceilingsOfOlderData } from './ceilings-of-older-data.ts';

@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { changePage, changeSite, createProject, deletePage, redoEdit, undoEdit } from '#contract/sites.ts';
+import { changePage, createProject, deletePage } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
+import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { fromParagraphs } from '#core/content/rich-text.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 

@@ -1,14 +1,10 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { desc, eq } from 'drizzle-orm';
-import {
-  addNote,
-  changeMaterial,
-  changePage,
-  changeSite,
-  createProject,
-  redoEdit,
-  undoEdit,
-} from '#contract/sites.ts';
+import { addNote } from '#contract/links-and-notes.ts';
+import { changeMaterial } from '#contract/materials.ts';
+import { changePage, createProject } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
+import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 import { edits } from './schema.ts';
 

@@ -1,5 +1,5 @@
 import { and, desc, eq } from 'drizzle-orm';
-import type { History } from '#contract/sites.ts';
+import type { History } from '#contract/site-state.ts';
 import { raisedBy } from '#core/access/raised-by.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { Problem } from '../http/problem.ts';

@@ -4,15 +4,10 @@ import { connect } from 'node:net';
 import { join } from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
 import { createAccount, signIn, signInToDemo } from '#contract/account.ts';
-import {
-  changePage,
-  changeSite,
-  createProject,
-  deleteMaterials,
-  findInWords,
-  getSite,
-  undoEdit,
-} from '#contract/sites.ts';
+import { deleteMaterials, findInWords } from '#contract/materials.ts';
+import { changePage, createProject } from '#contract/pages.ts';
+import { changeSite, getSite } from '#contract/sites.ts';
+import { undoEdit } from '#contract/undo.ts';
 import { sweep } from '../media/sweep.ts';
 import { acceptedCoding } from '../serve/ready-responses.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';

@@ -4,15 +4,8 @@ import { createServer, type IncomingMessage, type Server, type ServerResponse } 
 import type { AddressInfo } from 'node:net';
 import { gzipSync } from 'node:zlib';
 import sharp from 'sharp';
-import {
-  addLink,
-  addNote,
-  addPictureFromWeb,
-  changeMaterial,
-  deleteMaterials,
-  findInWords,
-  readLinkAgain,
-} from '#contract/sites.ts';
+import { addLink, addNote, addPictureFromWeb, readLinkAgain } from '#contract/links-and-notes.ts';
+import { changeMaterial, deleteMaterials, findInWords } from '#contract/materials.ts';
 import { webAddressIn, webAddressSchema } from '#contract/web-address.ts';
 import type { LinkFacts } from '#core/content/link.ts';
 import { TestServer } from '../testing/test-server.ts';

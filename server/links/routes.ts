@@ -4,7 +4,7 @@ import {
   addNote as addNoteRoute,
   addPictureFromWeb as addPictureFromWebRoute,
   readLinkAgain as readLinkAgainRoute,
-} from '#contract/sites.ts';
+} from '#contract/links-and-notes.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import { handle } from '../http/handle.ts';
 import type { ImportDeps } from '../media/import-material.ts';

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { changeMaterial, deleteMaterials, findInWords, undoEdit } from '#contract/sites.ts';
+import { changeMaterial, deleteMaterials, findInWords } from '#contract/materials.ts';
+import { undoEdit } from '#contract/undo.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 
 const demo = join(import.meta.dirname, '../../demo/pictures');

@@ -4,7 +4,9 @@ import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { changeMaterial, changeSite, createProject } from '#contract/sites.ts';
+import { changeMaterial } from '#contract/materials.ts';
+import { createProject } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
 /**

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { changeMaterial, changeMaterials, undoEdit } from '#contract/sites.ts';
+import { changeMaterial, changeMaterials } from '#contract/materials.ts';
+import { undoEdit } from '#contract/undo.ts';
 import type { Material } from '#core/content/material.ts';
 import { mine } from '#core/content/provenance.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { deleteMaterials, lookAtPictures } from '#contract/sites.ts';
+import { deleteMaterials } from '#contract/materials.ts';
+import { lookAtPictures } from '#contract/pictures.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
 const pictures = join(import.meta.dirname, '../../demo/pictures/tide-clock');

@@ -2,7 +2,9 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
 import { copyFile, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { changeMaterial, changeSite, createProject } from '#contract/sites.ts';
+import { changeMaterial } from '#contract/materials.ts';
+import { createProject } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 import { cleanRecording } from './clean-recording.ts';
 

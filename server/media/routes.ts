@@ -12,10 +12,9 @@ import {
   findInWords,
   getDocument,
   importReplySchema,
-  lookAtPictures,
-  makeContactSheet,
-  patchSchema,
-} from '#contract/sites.ts';
+} from '#contract/materials.ts';
+import { patchSchema } from '#contract/patch.ts';
+import { lookAtPictures, makeContactSheet } from '#contract/pictures.ts';
 import { emptyDocument } from '#core/content/document.ts';
 import { fixesSchema } from '#core/content/fixes.ts';
 import { materialsOn } from '#core/content/materials-on.ts';

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { changePage, createProject, undoEdit } from '#contract/sites.ts';
+import { changePage, createProject } from '#contract/pages.ts';
+import { undoEdit } from '#contract/undo.ts';
 import { noFacts } from '#core/content/case-facts.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { changePage } from '#contract/sites.ts';
+import type { changePage } from '#contract/pages.ts';
 import type { Page } from '#core/content/page.ts';
 import { partsSchema } from '#core/parts/parts.ts';
 import { withPartsChange } from '#core/parts/parts-change.ts';

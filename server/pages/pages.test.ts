@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { changePage, changeSite, createProject, movePart, undoEdit } from '#contract/sites.ts';
+import { changePage, createProject, movePart } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
+import { undoEdit } from '#contract/undo.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import { TestServer } from '../testing/test-server.ts';
 

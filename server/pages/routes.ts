@@ -1,7 +1,7 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { generateKeyBetween } from 'fractional-indexing';
-import { changePage, createProject, deletePage, movePart } from '#contract/sites.ts';
+import { changePage, createProject, deletePage, movePart } from '#contract/pages.ts';
 import { pageSlug } from '#core/content/page-slug.ts';
 import { copyOfPage } from '#core/content/copy-of-page.ts';
 import type { Material } from '#core/content/material.ts';

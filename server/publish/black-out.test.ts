@@ -6,7 +6,9 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import sharp from 'sharp';
 import { desc } from 'drizzle-orm';
-import { changeMaterial, changePage, changeSite, createProject } from '#contract/sites.ts';
+import { changeMaterial } from '#contract/materials.ts';
+import { changePage, createProject } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
 import { releases } from '../db/schema.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 

@@ -2,17 +2,11 @@ import { afterAll, beforeAll, beforeEach, describe, expect, jest, test } from '@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { bringBackRelease, startPublish } from '#contract/publishing.ts';
-import {
-  changePage,
-  changeSite,
-  closeNow,
-  createProject,
-  deleteMaterials,
-  deletePage,
-  movePart,
-  redoEdit,
-  undoEdit,
-} from '#contract/sites.ts';
+import { closeNow } from '#contract/closing.ts';
+import { deleteMaterials } from '#contract/materials.ts';
+import { changePage, createProject, deletePage, movePart } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
+import { redoEdit, undoEdit } from '#contract/undo.ts';
 import type { Height } from '#core/content/height.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Page } from '#core/content/page.ts';

@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { bringBackRelease } from '#contract/publishing.ts';
-import { changePage, changeSite, createProject, undoEdit } from '#contract/sites.ts';
+import { changePage, createProject } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
+import { undoEdit } from '#contract/undo.ts';
 import type { Height } from '#core/content/height.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { PartOf } from '#core/parts/parts.ts';

@@ -1,7 +1,10 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { addNote, changeMaterial, changePage, changeSite, createProject } from '#contract/sites.ts';
+import { addNote } from '#contract/links-and-notes.ts';
+import { changeMaterial } from '#contract/materials.ts';
+import { changePage, createProject } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import { mine, type Provenance } from '#core/content/provenance.ts';

@@ -3,14 +3,10 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { bringBackRelease, listReleases } from '#contract/publishing.ts';
-import {
-  changeMaterial,
-  changePage,
-  changeSite,
-  createProject,
-  renewLink,
-  type SiteState,
-} from '#contract/sites.ts';
+import { changeMaterial } from '#contract/materials.ts';
+import { changePage, createProject } from '#contract/pages.ts';
+import { type SiteState } from '#contract/site-state.ts';
+import { changeSite, renewLink } from '#contract/sites.ts';
 import { fromParagraphs } from '#core/content/rich-text.ts';
 import type { Height } from '#core/content/height.ts';
 import { htmlFaults } from '../testing/html-faults.ts';

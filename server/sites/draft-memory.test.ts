@@ -1,16 +1,10 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import fc from 'fast-check';
-import {
-  addNote,
-  changeMaterial,
-  changePage,
-  createProject,
-  deleteMaterials,
-  deletePage,
-  redoEdit,
-  undoEdit,
-} from '#contract/sites.ts';
+import { addNote } from '#contract/links-and-notes.ts';
+import { changeMaterial, deleteMaterials } from '#contract/materials.ts';
+import { changePage, createProject, deletePage } from '#contract/pages.ts';
+import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { materials, pages } from '../db/schema.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 import { DraftMemory } from './draft-memory.ts';

@@ -1,5 +1,5 @@
 import { and, eq, sql } from 'drizzle-orm';
-import type { Live } from '#contract/sites.ts';
+import type { Live } from '#contract/site-state.ts';
 import { seenBy } from '#core/access/seen-by.ts';
 import { lowest, reaches } from '#core/content/height.ts';
 import type { Draft } from '#core/content/site.ts';

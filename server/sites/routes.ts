@@ -1,17 +1,8 @@
 import { and, eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
-import {
-  changeSite,
-  checkAddress,
-  closeNow,
-  createSite,
-  getSite,
-  listSites,
-  redoEdit,
-  renewLink,
-  shownNow,
-  undoEdit,
-} from '#contract/sites.ts';
+import { closeNow, shownNow } from '#contract/closing.ts';
+import { changeSite, checkAddress, createSite, getSite, listSites, renewLink } from '#contract/sites.ts';
+import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { addressSchema } from '#core/content/address.ts';
 import { suggestAddresses } from '#core/content/suggest-addresses.ts';
 import type { Site } from '#core/content/site.ts';

@@ -1,4 +1,5 @@
-import type { Patch, SiteState } from '#contract/sites.ts';
+import type { Patch } from '#contract/patch.ts';
+import type { SiteState } from '#contract/site-state.ts';
 import type { Executor } from '../db/connect.ts';
 import type { EditResult } from '../db/edit.ts';
 import { historyOf } from '../db/history.ts';

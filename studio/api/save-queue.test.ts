@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Patch } from '#contract/sites.ts';
+import type { Patch } from '#contract/patch.ts';
 import { Refusal } from './call.ts';
 import { type Pending, SaveQueue } from './save-queue.ts';
 import { UnsentNotes } from './unsent-notes.ts';

@@ -1,4 +1,7 @@
-import { changeMaterial, changePage, changeSite, type Patch } from '#contract/sites.ts';
+import { changeMaterial } from '#contract/materials.ts';
+import { changePage } from '#contract/pages.ts';
+import { type Patch } from '#contract/patch.ts';
+import { changeSite } from '#contract/sites.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Part } from '#core/parts/parts.ts';

@@ -11,7 +11,10 @@ import {
   useSyncExternalStore,
 } from 'react';
 import { useNavigate } from 'react-router';
-import { getSite, type Live, type Patch, redoEdit, undoEdit } from '#contract/sites.ts';
+import { type Patch } from '#contract/patch.ts';
+import { type Live } from '#contract/site-state.ts';
+import { getSite } from '#contract/sites.ts';
+import { redoEdit, undoEdit } from '#contract/undo.ts';
 import type { Material } from '#core/content/material.ts';
 import type { Page } from '#core/content/page.ts';
 import type { Site } from '#core/content/site.ts';

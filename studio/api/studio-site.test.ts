@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '#core/access/arbitrary-draft.ts';
-import type { Patch, SiteState } from '#contract/sites.ts';
+import type { Patch } from '#contract/patch.ts';
+import type { SiteState } from '#contract/site-state.ts';
 import { applyPatch, received, seenRevision } from './studio-site.ts';
 
 const live = {

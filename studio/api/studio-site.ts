@@ -1,4 +1,5 @@
-import type { Patch, SiteState } from '#contract/sites.ts';
+import type { Patch } from '#contract/patch.ts';
+import type { SiteState } from '#contract/site-state.ts';
 import { byRank } from '#core/content/page.ts';
 
 /** The studio's copy of a site, with the revision at which each row was last received. */

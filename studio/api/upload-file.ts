@@ -1,4 +1,5 @@
-import { importReplySchema, type ImportReply, type Patch, patchSchema } from '#contract/sites.ts';
+import { importReplySchema, type ImportReply } from '#contract/materials.ts';
+import { type Patch, patchSchema } from '#contract/patch.ts';
 import { Refusal, refusalFrom } from './call.ts';
 
 /** A file to be sent. */

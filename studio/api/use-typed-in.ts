@@ -1,6 +1,7 @@
 import { format } from 'date-fns';
 import { useCallback } from 'react';
-import { addLink, addNote, type ImportReply } from '#contract/sites.ts';
+import { addLink, addNote } from '#contract/links-and-notes.ts';
+import { type ImportReply } from '#contract/materials.ts';
 import { webAddressSchema } from '#contract/web-address.ts';
 import { call, Refusal } from './call.ts';
 import { useSite } from './site-context.tsx';

@@ -1,6 +1,6 @@
 import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { getDocument } from '#contract/sites.ts';
+import { getDocument } from '#contract/materials.ts';
 import type { DocumentContent } from '#core/content/document.ts';
 import type { Material } from '#core/content/material.ts';
 import { call } from '../api/call.ts';

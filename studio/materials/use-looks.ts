@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { lookAtPictures, type PicturesLookedAt } from '#contract/sites.ts';
+import { lookAtPictures, type PicturesLookedAt } from '#contract/pictures.ts';
 import type { Material } from '#core/content/material.ts';
 import { call } from '../api/call.ts';
 

@@ -1,7 +1,7 @@
 import { TextQuote } from 'lucide-react';
 import { useState } from 'react';
 import { isCovered } from '#core/access/covered.ts';
-import { bringPictures, getDocument } from '#contract/sites.ts';
+import { bringPictures, getDocument } from '#contract/materials.ts';
 import { slideFormats } from '#core/content/document.ts';
 import { partsFromPieces } from '#core/words/parts-from-pieces.ts';
 import { call } from '../api/call.ts';

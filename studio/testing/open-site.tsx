@@ -4,7 +4,8 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
-import type { Patch, SiteState } from '#contract/sites.ts';
+import type { Patch } from '#contract/patch.ts';
+import type { SiteState } from '#contract/site-state.ts';
 import { SiteProvider } from '../api/site-context.tsx';
 import { standInForBrowser } from './browser-stand-ins.ts';
 

@@ -1,4 +1,4 @@
-import type { Live } from '#contract/sites.ts';
+import type { Live } from '#contract/site-state.ts';
 import { heightNames } from './height-names.ts';
 
 const kinds = { added: 'Added', changed: 'Changed', removed: 'Removed' } as const;

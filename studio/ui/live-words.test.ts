@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Live } from '#contract/sites.ts';
+import type { Live } from '#contract/site-state.ts';
 import { liveWords, nothingWaits, waitingWords } from './live-words.ts';
 
 const base: Live = {

@@ -1,4 +1,4 @@
-import type { Live } from '#contract/sites.ts';
+import type { Live } from '#contract/site-state.ts';
 
 /** What readers see now, in words: the middle of the top strip. It never says more than is true. */
 export function liveWords(live: Live): { open: boolean; sentence: string } {

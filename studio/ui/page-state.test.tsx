@@ -1,7 +1,7 @@
 /** @jest-environment ./build/document.jest.js */
 import { describe, expect, test } from '@jest/globals';
 import { render, screen } from '@testing-library/react';
-import type { Live, SiteState } from '#contract/sites.ts';
+import type { Live, SiteState } from '#contract/site-state.ts';
 import type { Page } from '#core/content/page.ts';
 import { emptySite, openSite } from '../testing/open-site.tsx';
 import { samplePage } from '../testing/sample-page.ts';

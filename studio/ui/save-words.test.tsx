@@ -1,7 +1,7 @@
 /** @jest-environment ./build/document.jest.js */
 import { describe, expect, test } from '@jest/globals';
 import { act, screen, waitFor } from '@testing-library/react';
-import type { SiteState } from '#contract/sites.ts';
+import type { SiteState } from '#contract/site-state.ts';
 import { useSite } from '../api/site-context.tsx';
 import { type Asked, emptySite, openSite, patchOf } from '../testing/open-site.tsx';
 import { SaveWords } from './save-words.tsx';

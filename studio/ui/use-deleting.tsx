@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import { shownNow } from '#contract/sites.ts';
+import { shownNow } from '#contract/closing.ts';
 import { call, Refusal } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
 import { AskDialog } from './ask-dialog.tsx';

@@ -2,7 +2,7 @@ import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } f
 import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { Link, useParams } from 'react-router';
-import { movePart } from '#contract/sites.ts';
+import { movePart } from '#contract/pages.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { movedPart, placeAfter, standingBeside } from '#core/parts/beside.ts';

@@ -1,4 +1,4 @@
-import { closeNow, shownNow } from '#contract/sites.ts';
+import { closeNow, shownNow } from '#contract/closing.ts';
 import type { Material } from '#core/content/material.ts';
 import { placeAfter } from '#core/parts/beside.ts';
 import { copyOfPart } from '#core/parts/copy-of-part.ts';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { addPictureFromWeb } from '#contract/sites.ts';
+import { addPictureFromWeb } from '#contract/links-and-notes.ts';
 import type { Part } from '#core/parts/parts.ts';
 import type { Block } from '#core/content/rich-text.ts';
 import { partsFromPieces } from '#core/words/parts-from-pieces.ts';

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { ArrowLeft, Monitor, Smartphone, Sparkle, Undo2 } from 'lucide-react';
 import { type KeyboardEvent, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { makeContactSheet } from '#contract/sites.ts';
+import { makeContactSheet } from '#contract/pictures.ts';
 import { homes } from '#core/content/group-materials.ts';
 import type { Material } from '#core/content/material.ts';
 import { byRank, type Page } from '#core/content/page.ts';

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { changeMaterials } from '#contract/sites.ts';
+import { changeMaterials } from '#contract/materials.ts';
 import type { Material } from '#core/content/material.ts';
 import { mine, type Provenance } from '#core/content/provenance.ts';
 import { call } from '../../api/call.ts';

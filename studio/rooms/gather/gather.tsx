@@ -1,7 +1,8 @@
 import { Tags, Trash2, Upload as UploadIcon, X } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { changeMaterials, createProject, deleteMaterials } from '#contract/sites.ts';
+import { changeMaterials, deleteMaterials } from '#contract/materials.ts';
+import { createProject } from '#contract/pages.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { findMaterials } from '#core/content/find-materials.ts';
 import { type Grouping, groupMaterials, type Order, sortMaterials } from '#core/content/group-materials.ts';

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import { ExternalLink, RotateCw } from 'lucide-react';
 import { useState } from 'react';
-import { readLinkAgain } from '#contract/sites.ts';
+import { readLinkAgain } from '#contract/links-and-notes.ts';
 import type { MaterialOf } from '#core/content/material.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';

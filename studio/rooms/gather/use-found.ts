@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo } from 'react';
-import { findInWords } from '#contract/sites.ts';
+import { findInWords } from '#contract/materials.ts';
 import { call } from '../../api/call.ts';
 
 const none: ReadonlySet<string> = new Set();

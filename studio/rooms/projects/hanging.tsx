@@ -4,7 +4,7 @@ import { Archive, ArrowLeft, ArrowRight, Copy, Ellipsis, GripVertical, Trash2 } 
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { createProject, deletePage } from '#contract/sites.ts';
+import { createProject, deletePage } from '#contract/pages.ts';
 import { pageNeeds } from '#core/check/page-needs.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { materialsOn } from '#core/content/materials-on.ts';

@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { createProject } from '#contract/sites.ts';
+import { createProject } from '#contract/pages.ts';
 import { type ProjectGrouping, projectGroupings } from '#core/content/group-projects.ts';
 import { byRank } from '#core/content/page.ts';
 import { type StarterKey, starterKeys, starterNames } from '#core/parts/starter-names.ts';
