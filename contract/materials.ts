@@ -77,3 +77,14 @@ export const deleteMaterials = route({
 /** The reply to an upload; the request itself is the file's bytes. */
 export const importReplySchema = patchSchema.extend({ material: idSchema, duplicate: z.boolean() });
 export type ImportReply = z.infer<typeof importReplySchema>;
+
+/**
+ * Stops a file that is on its way or being read. Nothing of it is stored where it was in time; where it was not, it is told so.
+ */
+export const stopUpload = route({
+  method: 'POST',
+  path: '/api/sites/:site/uploads/:upload/stop',
+  params: atSite.extend({ upload: idSchema }),
+  body: nothing,
+  reply: z.object({ was: z.enum(['stopped', 'stored', 'not-there']) }),
+});

@@ -2,10 +2,9 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { readdir, readFile, writeFile } from 'node:fs/promises';
-import { request } from 'node:http';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { deleteMaterials } from '#contract/materials.ts';
+import { deleteMaterials, stopUpload } from '#contract/materials.ts';
 import { createProject } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { undoEdit } from '#contract/undo.ts';
@@ -56,52 +55,49 @@ const refusal = async (name: string, contents: Buffer): Promise<string> => {
   return said;
 };
 
-test('a file that is stopped while it is read leaves nothing behind', async () => {
-  const { port } = new URL(await server.app.listen({ port: 0, host: '127.0.0.1' }));
-  const file = await readFile(join(pictures, 'float-lamp/02-cardboard-mock-up.jpg'));
-  const { reading, blobs } = server;
-  const [read, discard] = [reading.run.bind(reading), blobs.discard.bind(blobs)];
-  let goOn = () => {};
-  const mayGoOn = new Promise<void>((resolve) => (goOn = resolve));
-  const wasRead = new Promise<void>((resolve) => {
-    reading.run = (async (...asked: Parameters<typeof read>) => {
-      const output = await read(...asked);
-      resolve();
-      await mayGoOn;
-      return output;
-    }) as typeof read;
+describe('stopping a file', () => {
+  const stop = (upload: string, by = maker) =>
+    by.call(stopUpload, { params: { site, upload } }).then(({ was }) => was);
+
+  test('while it is read leaves nothing behind, and nobody else can stop it', async () => {
+    const file = await readFile(join(pictures, 'float-lamp/02-cardboard-mock-up.jpg'));
+    const { reading, blobs } = server;
+    const read = reading.run.bind(reading);
+    let goOn = () => {};
+    const mayGoOn = new Promise<void>((resolve) => (goOn = resolve));
+    const wasRead = new Promise<void>((resolve) => {
+      reading.run = (async (...asked: Parameters<typeof read>) => {
+        const output = await read(...asked);
+        resolve();
+        await mayGoOn;
+        return output;
+      }) as typeof read;
+    });
+    const uploading = maker.upload(site, 'stopped.jpg', file, { upload: 'upload-one' }).then(
+      () => 'stored',
+      (error: Error) => error.message,
+    );
+    await wasRead;
+    expect(await stop('upload-one', await server.maker('Juniper'))).toBe('not-there');
+    expect(await stop('upload-one')).toBe('stopped');
+    goOn();
+    expect(await uploading).toBe('This file was stopped. Nothing of it was stored.');
+    Object.assign(reading, { run: read });
+    expect((await maker.state(site)).materials).toEqual([]);
+    expect(await blobs.has(createHash('sha256').update(file).digest('hex'))).toBe(false);
   });
-  const ended = new Promise<void>((resolve) => {
-    blobs.discard = async (arrival) => {
-      await discard(arrival);
-      resolve();
-    };
+
+  test('that is stored already says so, and that never came as well', async () => {
+    const words = Buffer.from('Words of a note that was stored.');
+    const { material } = await maker.upload(site, 'note.txt', words, { upload: 'upload-two' });
+    expect(await stop('upload-two')).toBe('stored');
+    expect((await maker.state(site)).materials.map(({ id }) => id)).toEqual([material]);
+    expect(await stop('never-came')).toBe('not-there');
+    // What was refused is not there either.
+    await maker.upload(site, 'empty.txt', Buffer.from(''), { upload: 'upload-three' }).catch(() => null);
+    expect(await stop('upload-three')).toBe('not-there');
+    await maker.call(deleteMaterials, { params: { site }, body: { materials: [material] } });
   });
-  const upload = request({
-    port,
-    host: '127.0.0.1',
-    method: 'POST',
-    path: `/api/sites/${site}/materials?name=stopped.jpg`,
-    headers: {
-      cookie: maker.cookie,
-      origin: 'http://studio.test',
-      host: 'studio.test',
-      'content-type': 'application/octet-stream',
-    },
-  });
-  upload.on('error', () => {});
-  upload.end(file);
-  await wasRead;
-  upload.destroy();
-  const connections = () =>
-    new Promise<number>((resolve) => server.app.server.getConnections((_, count) => resolve(count)));
-  while ((await connections()) > 0) await new Promise((resolve) => setTimeout(resolve, 5));
-  goOn();
-  await ended;
-  Object.assign(reading, { run: read });
-  Object.assign(blobs, { discard });
-  expect((await maker.state(site)).materials).toEqual([]);
-  expect(await blobs.has(createHash('sha256').update(file).digest('hex'))).toBe(false);
 });
 
 describe('importing pictures', () => {

@@ -42,8 +42,8 @@ export interface ComingFile {
   only?: MaterialKind;
   /** When it was made, where its own bytes do not say. */
   madeOn?: string | undefined;
-  /** Aborted when its maker has stopped it: then nothing of it is kept, however much has been read. */
-  gone?: AbortSignal;
+  /** Asked when it has been read: where its maker has stopped it, nothing of it is kept. */
+  mayKeep?: () => boolean;
 }
 
 /** A file that was taken in: its bytes are stored and read, and no row points at them yet. */
@@ -79,7 +79,7 @@ async function takeIn<T>(
       account,
     );
     if (file.only && of.kind !== file.only) throw new Problem(415, 'other-kind', `This is no ${file.only}.`);
-    if (file.gone?.aborted)
+    if (file.mayKeep && !file.mayKeep())
       throw new Problem(408, 'stopped', 'This file was stopped. Nothing of it was stored.');
     // Blobs first, rows second: a row never points at bytes that are not there.
     await rememberPreviews(db, arrival.hash, previews);

@@ -12,6 +12,7 @@ import {
   findInWords,
   getDocument,
   importReplySchema,
+  stopUpload,
 } from '#contract/materials.ts';
 import { patchSchema } from '#contract/patch.ts';
 import { lookAtPictures, makeContactSheet } from '#contract/pictures.ts';
@@ -35,7 +36,6 @@ import { materialOf } from '../db/rows/material-row.ts';
 import { materials, pages } from '../db/schema.ts';
 import { contentsOf, contentText } from '../documents/document-contents.ts';
 import type { BlobStore } from './blob-store.ts';
-import { goneSignal } from '../http/gone.ts';
 import { handle } from '../http/handle.ts';
 import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
@@ -46,6 +46,7 @@ import { findInWords as wordsFound } from './find-in-words.ts';
 import { mediaType } from './media-type.ts';
 import { sendRanged } from '../http/send-ranged.ts';
 import { PictureLook } from './picture-look.ts';
+import { RunningUploads } from './running-uploads.ts';
 import { previewWithFixes } from './previews.ts';
 
 async function tagsOf(tx: Transaction, material: string): Promise<string[]> {
@@ -112,6 +113,7 @@ async function previewSource(
 
 export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
   const { db, commands } = deps;
+  const uploadsNow = new RunningUploads();
   const look = new PictureLook({ ...deps, looking: pLimit(availableParallelism()) });
 
   // An upload is the file itself, one a request: progress, retry and cancel are then the browser's own.
@@ -122,35 +124,48 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     uploads.post(
       '/api/sites/:site/materials',
       { bodyLimit: deps.limits.maxFileBytes * 2 },
-      async (request, reply) => {
+      async (request) => {
         const { site } = parsed(z.object({ site: idSchema }), request.params);
-        const { name, madeOn } = parsed(
+        const { name, madeOn, upload } = parsed(
           z.object({
             name: z.string().default('').transform(wellFormed),
             madeOn: partialDateSchema.optional(),
+            /** Made up by the sender, who can stop it by that. */
+            upload: idSchema.optional(),
           }),
           request.query,
         );
         const scope = { site, account: makerOf(request).id };
         await ownSite(db, scope.account, scope.site);
-        const imported = await importMaterial(deps, scope, {
+        const file = {
           name,
           madeOn,
           stream: request.body as Readable,
-          gone: goneSignal(reply),
-        });
-        const patch = await patchAfter(db, scope, imported.result);
-        return importReplySchema.parse({
-          ...patch,
-          material: imported.material,
-          duplicate: imported.duplicate,
-        });
+        };
+        const running = upload === undefined ? null : uploadsNow.begin(scope.account, upload);
+        let stored = false;
+        try {
+          const imported = await importMaterial(
+            deps,
+            scope,
+            running ? { ...file, mayKeep: running.mayKeep } : file,
+          );
+          stored = true;
+          const patch = await patchAfter(db, scope, imported.result);
+          return importReplySchema.parse({
+            ...patch,
+            material: imported.material,
+            duplicate: imported.duplicate,
+          });
+        } finally {
+          running?.end(stored);
+        }
       },
     );
     uploads.post(
       '/api/sites/:site/materials/:material/file',
       { bodyLimit: deps.limits.maxFileBytes * 2 },
-      async (request, reply) => {
+      async (request) => {
         const params = parsed(z.object({ site: idSchema, material: idSchema }), request.params);
         const { name } = parsed(
           z.object({ name: z.string().default('').transform(wellFormed) }),
@@ -163,15 +178,15 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
           .from(materials)
           .where(and(eq(materials.accountId, scope.account), eq(materials.id, params.material)));
         if (!row) throw notFound('This material');
-        const result = await replaceFile(deps, scope, row, {
-          name,
-          stream: request.body as Readable,
-          gone: goneSignal(reply),
-        });
+        const result = await replaceFile(deps, scope, row, { name, stream: request.body as Readable });
         return patchSchema.parse(await patchAfter(db, scope, result));
       },
     );
   });
+
+  handle(app, stopUpload, async ({ params }, request) => ({
+    was: await uploadsNow.stop(makerOf(request).id, params.upload),
+  }));
 
   handle(app, changeMaterial, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };

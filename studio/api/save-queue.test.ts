@@ -195,10 +195,10 @@ describe('SaveQueue', () => {
       return patch(10);
     });
     queue.change('page', 'page-1', { title: 'Mine' }, 'Title', 'a');
-    await queue.flush();
+    expect(await queue.flush()).toBe(false);
     expect(queue.state).toMatchObject({ kind: 'conflict', pending: { change: { title: 'Mine' } } });
     queue.resolve('mine');
-    await queue.flush();
+    expect(await queue.flush()).toBe(true);
     expect(seenSent).toEqual([5, 9]);
     expect(queue.state.kind).toBe('saved');
   });

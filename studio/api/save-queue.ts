@@ -184,11 +184,16 @@ export class SaveQueue {
     this.#set(this.#typing ? { kind: 'saving' } : { kind: 'saved', at: Date.now() });
   }
 
-  /** Sends everything now; resolves when it is saved or cannot be. */
-  async flush(): Promise<void> {
+  /**
+   * Sends everything now; resolves when it is saved or cannot be.
+   *
+   * @returns whether all of it is saved
+   */
+  async flush(): Promise<boolean> {
     clearTimeout(this.#timer);
     while (this.#sending) await new Promise((resolve) => setTimeout(resolve, 15));
-    while (this.#pending.length > 0 && this.#state.kind !== 'conflict') if (!(await this.#sendNext())) return;
+    while (this.#pending.length > 0 && this.#state.kind !== 'conflict') if (!(await this.#sendNext())) break;
+    return this.unsent.length === 0 && this.#state.kind !== 'conflict';
   }
 
   /** After a conflict: write mine over theirs, or drop mine and take theirs. */

@@ -47,7 +47,8 @@ interface SiteApi {
   setLive(live: Live): void;
   /** Fetches what other tabs and devices did meanwhile; while something here is unsent, nothing is fetched over it. */
   refresh(): Promise<void>;
-  flush(): Promise<void>;
+  /** Saves what is pending; whether all of it is saved then. */
+  flush(): Promise<boolean>;
   /** Says that words are being typed which no change holds yet. */
   setTyping(typing: boolean): void;
   /** The revision at which a row was last received, as it is when this is called. */

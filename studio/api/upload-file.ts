@@ -29,6 +29,7 @@ export async function replaceFile(site: string, material: string, file: File): P
  * an upload.
  *
  * @param madeOn the day it was made, for a file whose own bytes cannot say; null where only the file knows
+ * @param upload names it, so that it can be stopped
  * @throws Refusal; the signal's AbortError when it was cancelled
  */
 export function uploadFile(
@@ -36,10 +37,11 @@ export function uploadFile(
   { file, madeOn }: Outgoing,
   onProgress: (share: number) => void,
   signal: AbortSignal,
+  upload: string,
 ): Promise<ImportReply> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
-    const said = new URLSearchParams({ name: file.name, ...(madeOn === null ? {} : { madeOn }) });
+    const said = new URLSearchParams({ name: file.name, upload, ...(madeOn === null ? {} : { madeOn }) });
     request.open('POST', `/api/sites/${site}/materials?${said}`);
     request.setRequestHeader('content-type', 'application/octet-stream');
     request.responseType = 'json';

@@ -10,7 +10,8 @@ import {
   useState,
 } from 'react';
 import pLimit from 'p-limit';
-import { Refusal } from './call.ts';
+import { stopUpload } from '#contract/materials.ts';
+import { call, Refusal } from './call.ts';
 import { useSite } from './site-context.tsx';
 import type { KeptUpload } from './kept-uploads.ts';
 import { type Outgoing, uploadFile } from './upload-file.ts';
@@ -57,11 +58,12 @@ const keepingMs = 2000;
 const pauseMs = 1500;
 
 const stopped = { state: 'cancelled', message: 'Stopped. Nothing of it was stored.' } as const;
-/** The whole file had arrived: the word to stop may have come after it was stored. */
-const stoppedLate = {
-  state: 'cancelled',
-  message: 'Stopped while it was being read. Should it stand in Gather after all, delete it there.',
-} as const;
+/** What is told of a file that was stopped while it was sent or read, after asking the server whether that was in time. */
+const afterStopping = (was: 'stopped' | 'stored' | 'not-there' | 'unknown'): Partial<Upload> => {
+  if (was === 'stored') return { state: 'done', message: 'It was stored before it could be stopped.' };
+  if (was !== 'unknown') return stopped;
+  return { ...stopped, message: 'Stopped. Should it stand in Gather after all, delete it there.' };
+};
 
 export function UploadsProvider({ children }: { children: ReactNode }) {
   const { state, run, refresh } = useSite();
@@ -99,7 +101,8 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
       return inTurn(async () => {
         waits = false;
         let material: string | null = null;
-        let arrived = false;
+        let sent = false;
+        const upload = crypto.randomUUID();
         try {
           abort.signal.throwIfAborted();
           await within(keepingMs, keeping);
@@ -107,14 +110,13 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
             try {
               abort.signal.throwIfAborted();
               set(id, { state: 'sending', share: 0, message: '' });
+              sent = true;
               const reply = await uploadFile(
                 site,
                 outgoing,
-                (share) => {
-                  arrived = share >= 1;
-                  set(id, arrived ? { share, state: 'reading' } : { share });
-                },
+                (share) => set(id, share < 1 ? { share } : { share, state: 'reading' }),
                 abort.signal,
+                upload,
               );
               await run(() => Promise.resolve(reply));
               material = reply.material;
@@ -127,9 +129,14 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
           }
         } catch (error) {
           if (abort.signal.aborted) {
-            // Stopped while it waited, it may have been told to go again since.
-            if (aborts.current.get(id) === abort) set(id, arrived ? stoppedLate : stopped);
-            if (arrived) await stable.refresh();
+            const { was } = sent
+              ? await call(stopUpload, { params: { site, upload } }).catch(() => ({
+                  was: 'unknown' as const,
+                }))
+              : { was: 'not-there' as const };
+            // Meanwhile it may have been told to go again.
+            if (aborts.current.get(id) === abort) set(id, afterStopping(was));
+            if (was === 'stored' || was === 'unknown') await stable.refresh();
           } else
             set(id, {
               state: 'failed',

@@ -30,7 +30,7 @@ export function PickMaterials({
   onPick,
   children,
 }: PickMaterialsProps) {
-  const { state } = useSite();
+  const { state, now } = useSite();
   const { add } = useUploads();
   const [open, setOpen] = useState(false);
   const [picked, setPicked] = useState<readonly string[]>([]);
@@ -43,7 +43,7 @@ export function PickMaterials({
     .sort((a, b) => Number(used.has(a.id)) - Number(used.has(b.id)));
   const done = (ids: readonly string[]) => {
     // What was just brought may be of another kind.
-    const fitting = ids.filter((id) => fits(state.materials.find((one) => one.id === id)));
+    const fitting = ids.filter((id) => fits(now().materials.find((one) => one.id === id)));
     if (fitting.length > 0) onPick(fitting);
     setPicked([]);
     setOpen(false);
@@ -60,7 +60,12 @@ export function PickMaterials({
         <Dialog.Content className="dialog wide" aria-describedby={undefined}>
           <DropFiles
             onFiles={(files) =>
-              void add(files).then((ids) => setPicked((old) => [...old, ...ids].slice(-most)))
+              void add(files).then((ids) => {
+                const fitting = ids.filter((id) => fits(now().materials.find((one) => one.id === id)));
+                // Where one is wanted and one was brought, it is that one.
+                if (most === 1 && fitting.length === 1) done(fitting);
+                else setPicked((old) => [...new Set([...old, ...fitting])].slice(-most));
+              })
             }
           >
             {(choose) => (

@@ -178,6 +178,22 @@ describe('the publish dialog', () => {
     );
   });
 
+  test('publishes nothing while something its maker wrote is not saved', async () => {
+    const { user, asked } = await openSite(
+      <PublishDialog open onClose={() => {}} />,
+      server(({ method }) =>
+        method === 'PATCH'
+          ? { status: 409, body: { code: 'newer', message: 'Changed elsewhere.', details: { revision: 9 } } }
+          : { body: job({ state: 'done' }) },
+      ),
+      siteWith({ release: release(3), waiting: [waits()] }, [samplePage({ height: 'private' })]),
+    );
+    await user.click(dialog().getByRole('button', { name: /^Publish it too/ }));
+    await user.click(dialog().getByRole('button', { name: 'Publish release 4' }));
+    expect((await dialog().findByRole('alert')).textContent).toMatch(/not saved yet/);
+    expect(publishing(asked)).toEqual([]);
+  });
+
   test('projects that are Private stay out, each with the way in', async () => {
     const { user, asked } = await openSite(
       <PublishDialog open onClose={() => {}} />,

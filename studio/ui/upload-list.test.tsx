@@ -72,14 +72,15 @@ function Room() {
     </>
   );
 }
-async function room(count: 1 | 2 | 6) {
-  const { user } = await openSite(
+async function room(count: 1 | 2 | 6, answer?: Parameters<typeof openSite>[1]) {
+  const { user, asked } = await openSite(
     <UploadsProvider>
       <Room />
     </UploadsProvider>,
+    answer,
   );
   await user.click(screen.getByRole('button', { name: `Add ${count}` }));
-  return { user, list: within(await screen.findByRole('region', { name: 'Files being added' })) };
+  return { user, asked, list: within(await screen.findByRole('region', { name: 'Files being added' })) };
 }
 const summary = () => screen.getByRole('status').textContent;
 
@@ -107,8 +108,8 @@ describe('files being added', () => {
 
   test('the day something was made is sent with it, and its name', async () => {
     await room(1);
-    expect((await sendingOf('1.jpg')).url).toBe(
-      '/api/sites/site-0001/materials?name=1.jpg&madeOn=2026-01-05',
+    expect((await sendingOf('1.jpg')).url).toMatch(
+      /^\/api\/sites\/site-0001\/materials\?name=1\.jpg&upload=[\w-]{36}&madeOn=2026-01-05$/,
     );
   });
 
@@ -132,30 +133,34 @@ describe('files being added', () => {
     expect(materials).toEqual(['picture-1']);
   });
 
-  test('one that is stopped says that nothing of it was stored', async () => {
-    const { user, list } = await room(2);
-    await sendingOf('1.jpg');
+  test.each([
+    ['stopped', 'Stopped. Nothing of it was stored.', '1 added, 1 not added'],
+    ['not-there', 'Stopped. Nothing of it was stored.', '1 added, 1 not added'],
+    ['stored', 'It was stored before it could be stopped.', '2 added'],
+    ['no line', 'Stopped. Should it stand in Gather after all, delete it there.', '1 added, 1 not added'],
+  ])('one that is stopped and was %s says so: %s', async (was, words, all) => {
+    const { user, list, asked } = await room(2, ({ path }) =>
+      !path.endsWith('/stop') ? { body: patchOf() } : was === 'no line' ? was : { body: { was } },
+    );
+    const one = await sendingOf('1.jpg');
+    one.arrives(1);
     await user.click(list.getByRole('button', { name: 'Stop 1.jpg' }));
-    expect(await list.findByText('Stopped. Nothing of it was stored.')).toBeTruthy();
+    expect(await list.findByText(words)).toBeTruthy();
+    const { upload } = Object.fromEntries(new URLSearchParams(one.url.split('?')[1]));
+    expect(asked.map(({ path }) => path)).toContain(`/api/sites/site-0001/uploads/${upload}/stop`);
     (await sendingOf('2.jpg')).answers(200, added('picture-2'));
-    await waitFor(() => expect(summary()).toBe('1 added, 1 not added'));
-  });
-
-  test('one that is stopped when all of it has arrived may have been stored, and says so', async () => {
-    const { user, list } = await room(1);
-    (await sendingOf('1.jpg')).arrives(1);
-    await user.click(list.getByRole('button', { name: 'Stop 1.jpg' }));
-    expect(await list.findByText(/Stopped while it was being read/)).toBeTruthy();
+    await waitFor(() => expect(summary()).toBe(all));
   });
 
   test('one that waits its turn is stopped at once, whatever holds up those before it, and holds up none after it', async () => {
-    const { user, list } = await room(6);
+    const { user, list, asked } = await room(6);
     await sendingOf('4.jpg');
     await user.click(list.getByRole('button', { name: 'Stop 5.jpg' }));
     expect(await list.findByText('Stopped. Nothing of it was stored.')).toBeTruthy();
     Sending.all[0]?.answers(200, added('picture-1'));
     await sendingOf('6.jpg');
     expect(Sending.all.map(({ file }) => file?.name)).not.toContain('5.jpg');
+    expect(asked.some(({ path }) => path.endsWith('/stop'))).toBe(false);
   });
 
   test('four are sent at a time; the next goes when one is through', async () => {

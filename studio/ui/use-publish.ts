@@ -16,7 +16,10 @@ export function usePublish() {
     setProblem(null);
     try {
       // Words still on their way belong to this release.
-      await flush();
+      if (!(await flush()))
+        return setProblem(
+          'Something you wrote is not saved yet, and readers would not get it. Settle that first, then publish.',
+        );
       let running = await call(startPublish, { params: { site }, body: { name, notYet } });
       setJob(running);
       while (running.state === 'running') {

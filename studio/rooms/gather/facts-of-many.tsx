@@ -3,6 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { changeMaterials } from '#contract/materials.ts';
 import type { Material } from '#core/content/material.ts';
+import { plural } from '#core/words/plural.ts';
 import { mine, type Provenance } from '#core/content/provenance.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
@@ -22,7 +23,8 @@ export function FactsOfMany({ materials, onClose }: { materials: readonly Materi
   const [project, setProject] = useState<string | null>();
   const [provenance, setProvenance] = useState<Provenance | null>(null);
   const [busy, setBusy] = useState(false);
-  const these = materials.length === 1 ? '1 picture' : `${materials.length} pictures`;
+  const kinds = new Set(materials.map(({ kind }) => kind));
+  const these = plural(materials.length, kinds.size === 1 && kinds.has('picture') ? 'picture' : 'thing');
   const touched = tags.length > 0 || takenOn !== null || project !== undefined || provenance !== null;
 
   const apply = async () => {
