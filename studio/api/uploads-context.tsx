@@ -96,7 +96,10 @@ export function UploadsProvider({ children }: { children: ReactNode }) {
         ).catch(() => undefined);
       let waits = true;
       abort.signal.addEventListener('abort', () => {
-        if (waits) set(id, stopped);
+        if (!waits) return;
+        set(id, stopped);
+        // At once, and not when its turn comes: the next visit must not send what was stopped here.
+        void forget();
       });
       return inTurn(async () => {
         waits = false;
