@@ -197,9 +197,8 @@ describe('another device', () => {
 });
 
 describe('uploads and leaving', () => {
-  test('leaving in the middle of an upload asks first, and what had not arrived is named and sent afterwards', async () => {
-    // More than are sent at a time: those that wait their turn are kept as well.
-    const names = Array.from({ length: 6 }, (_, at) => `kept-${at}.md`);
+  /** Brings files in over a line so slow that the last of them wait their turn when this returns. */
+  const bringSlowly = async (names: readonly string[]) => {
     await studio.page.goto(`${demo.rooms}/gather`);
     await studio.reads('Drop anything here');
     const client = await studio.page.createCDPSession();
@@ -215,23 +214,55 @@ describe('uploads and leaving', () => {
       input.dispatchEvent(new Event('change', { bubbles: true }));
     }, names);
     await studio.reads('% of it has arrived');
+  };
+  /** Leaves and comes back over a good line; answers with what is said then of files that had not arrived. */
+  const comeBack = async () => {
     await studio.page.reload();
     expect(studio.asked.splice(0)).toEqual([`beforeunload on ${demo.rooms}/gather`]);
     await studio.page.emulateNetworkConditions(null);
     await studio.reads('Not arrived when this page was left, and sent now:');
-    const said = await studio.page.$$eval('.notice', (all) => all.map((one) => one.textContent).join());
+    return studio.page.$$eval('.notice', (all) => all.map((one) => one.textContent).join());
+  };
+  const stored = async () => {
+    const reply = await studio.page.evaluate(async (id) => {
+      const answer = await fetch(`/api/sites/${id}`);
+      return (await answer.json()) as { materials: { fileName: string }[] };
+    }, demo.rooms.split('/').at(-1));
+    return reply.materials.map(({ fileName }) => fileName);
+  };
+  const arrive = async (names: readonly string[]) => {
+    for (;;) {
+      const there = await stored();
+      if (names.every((name) => there.includes(name))) return;
+      await new Promise((resolve) => setTimeout(resolve, 300));
+    }
+  };
+  // More than are sent at a time: those that wait their turn are kept as well.
+  const six = (start: string) => Array.from({ length: 6 }, (_, at) => `${start}-${at}.md`);
+
+  test('leaving in the middle of an upload asks first, and what had not arrived is named and sent afterwards', async () => {
+    const names = six('kept');
+    await bringSlowly(names);
+    const said = await comeBack();
     expect(names.filter((name) => !said.includes(name))).toEqual([]);
     // They arrive by themselves.
-    await studio.page.waitForFunction(
-      async (id, all) => {
-        const reply = await fetch(`/api/sites/${id}`);
-        const { materials } = (await reply.json()) as { materials: { fileName: string }[] };
-        const there = materials.map(({ fileName }) => fileName);
-        return all.every((name) => there.includes(name));
-      },
-      { timeout: 60_000, polling: 500 },
-      demo.rooms.split('/').at(-1) ?? '',
-      names,
+    await arrive(names);
+  }, 120_000);
+
+  test('a file stopped while it waits its turn is not sent by the next visit', async () => {
+    const names = six('stopped');
+    await bringSlowly(names);
+    const waiting = await studio.page.$$eval('[aria-label="Each file"] li', (rows) =>
+      rows
+        .filter((row) => row.textContent.includes('waits its turn'))
+        .map((row) => row.querySelector('b')?.textContent),
     );
+    expect(waiting).toEqual(names.slice(4));
+    await studio.press('button', `Stop ${names[5]}`);
+    await studio.reads('Stopped. Nothing of it was stored.');
+    const said = await comeBack();
+    expect(names.filter((name) => !said.includes(name))).toEqual([names[5]]);
+    await arrive(names.slice(0, 5));
+    expect(await stored()).not.toContain(names[5]);
   }, 120_000);
 });

@@ -16,8 +16,9 @@ interface Shelf extends DBSchema {
   uploads: { key: string; value: KeptUpload; indexes: { site: string } };
 }
 
+const shelf = 'kite-wall';
 const open = () =>
-  openDB<Shelf>('kite-wall', 1, {
+  openDB<Shelf>(shelf, 1, {
     upgrade: (db) => {
       db.createObjectStore('uploads', { keyPath: 'id' }).createIndex('site', 'site');
     },
@@ -73,6 +74,10 @@ async function takeOver(id: string): Promise<KeptUpload | null> {
  * @param onLeft called with the files of one tab together, and with later ones as they are left
  */
 export async function leftUploads(site: string, onLeft: (left: KeptUpload[]) => void): Promise<void> {
+  // Looking must not make the shelf: a page that is left while it makes one, and laid aside by the browser for its Back
+  // button, keeps every later visit from opening it.
+  const shelves = await indexedDB.databases?.();
+  if (shelves && !shelves.some(({ name }) => name === shelf)) return;
   const db = await open();
   const ids = await db.getAllKeysFromIndex('uploads', 'site', site);
   db.close();
