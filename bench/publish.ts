@@ -1,7 +1,7 @@
 import { createReadStream } from 'node:fs';
 import { readdir } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Page } from '../core/content/page.ts';
+import { type Page, shownOn } from '../core/pages/page.ts';
 import { fromParagraphs } from '../core/content/rich-text.ts';
 import { newId } from '../server/db/new-id.ts';
 import { importMaterial } from '../server/media/import-material.ts';
@@ -66,7 +66,7 @@ export async function benchPublish(): Promise<Row> {
   const warm: number[] = [];
   for (let change = 0; change < changes; change++) {
     const page = pages[change * 5];
-    const [words, gallery] = page?.parts ?? [];
+    const [words, gallery] = page ? shownOn(page).parts : [];
     if (!page || words?.kind !== 'words' || !gallery)
       throw new Error('The bench site has no words to change.');
     await server.publishing.commands.run(server.scope, { label: 'Word' }, async (running) => {

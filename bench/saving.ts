@@ -1,11 +1,12 @@
 import { changePage } from '#contract/pages.ts';
 import type { Material } from '#core/content/material.ts';
-import type { Page } from '#core/content/page.ts';
+import type { Page } from '#core/pages/page.ts';
 import { fromParagraphs } from '#core/content/rich-text.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import { releasable } from '#core/release/released.ts';
 import { newId } from '../server/db/new-id.ts';
-import { accounts, materials, pages, releases, sites } from '../server/db/schema.ts';
+import { pageRow } from '../server/db/rows/page-row.ts';
+import { accounts, materials, releases, sites } from '../server/db/schema.ts';
 import { newMaterial } from '../server/media/new-material.ts';
 import { emptyPage } from '../server/pages/new-page.ts';
 import { loadDraft } from '../server/sites/load-draft.ts';
@@ -70,10 +71,10 @@ async function saving(pageCount: number, pictureCount: number): Promise<number> 
         ),
       };
     });
-    for (let from = 0; from < all.length; from += 50)
-      await db
-        .insert(pages)
-        .values(all.slice(from, from + 50).map((one) => ({ ...one, siteId: site.id, revision: 1 })));
+    const scope = { site: site.id, account: account?.id ?? '' };
+    await db.transaction(async (tx) => {
+      for (const page of all) await pageRow.insert(tx, scope, page, 1);
+    });
     await db.update(sites).set({ height: 'public' }).where(eq(sites.id, site.id));
     const [row] = await db.select().from(sites).where(eq(sites.id, site.id));
     if (!row) throw new Error('There is no site to measure.');

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '#core/content/id.ts';
-import { pageContentSchema, rankSchema } from '#core/content/page.ts';
+import { pageFieldsSchema } from '#core/pages/page.ts';
+import { rankSchema } from '#core/pages/by-rank.ts';
 import { partsChangeSchema } from '#core/parts/parts-change.ts';
 import { starterKeys } from '#core/parts/starter-names.ts';
 import { atSite, whenGone } from './at-site.ts';
@@ -31,10 +32,10 @@ export const changePage = route({
   method: 'PATCH',
   path: '/api/sites/:site/pages/:page',
   params: atPage,
-  body: changeOf(pageContentSchema.extend({ rank: rankSchema })).extend({
+  body: changeOf(pageFieldsSchema.extend({ rank: rankSchema })).extend({
     /** What was done to the parts; instead of all of them in `change`. */
     parts: partsChangeSchema.optional(),
-    was: pageContentSchema.omit({ parts: true }).partial().optional(),
+    was: pageFieldsSchema.omit({ parts: true }).partial().optional(),
   }),
   reply: joinedPatchSchema,
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { materialSchema } from '#core/content/material.ts';
-import { pageSchema } from '#core/content/page.ts';
+import { pageSchema } from '#core/pages/page.ts';
 import { siteSchema } from '#core/content/site.ts';
 import { revision } from './change.ts';
 import { liveSchema, historySchema } from './site-state.ts';

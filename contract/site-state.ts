@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { heightSchema } from '#core/content/height.ts';
 import { idSchema } from '#core/content/id.ts';
 import { materialSchema } from '#core/content/material.ts';
-import { pageSchema } from '#core/content/page.ts';
+import { pageSchema } from '#core/pages/page.ts';
 import { siteSchema } from '#core/content/site.ts';
 import { revision } from './change.ts';
 

@@ -5,7 +5,8 @@ import { sampleLinkFacts } from '../content/sample-link.ts';
 import type { Material, PictureFacts } from '../content/material.ts';
 import { noFacts } from '../content/case-facts.ts';
 import { mine } from '../content/provenance.ts';
-import type { Page } from '../content/page.ts';
+import { type Page, type PageOf, pageSchema } from '../pages/page.ts';
+import { pageKinds } from '../pages/page-kinds.ts';
 import { type LinkForm, linkForms } from '../parts/link.ts';
 import type { PartBase } from '../parts/part-base.ts';
 import { type Part, type PartKind, partKinds, type PartOf } from '../parts/parts.ts';
@@ -181,7 +182,12 @@ const pageSpec = fc.record({
   archived: fc.integer({ min: 0, max: 9 }).map((n) => n === 0),
 });
 
-export const draftArbitrary: fc.Arbitrary<Draft> = fc
+/** A draft whose pages are all projects. */
+export interface ProjectDraft extends Omit<Draft, 'pages'> {
+  pages: PageOf<'project'>[];
+}
+
+export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
   .record({ height, pages: fc.array(pageSpec, { minLength: 1, maxLength: 8 }) })
   .map((spec) => ({
     site: {
@@ -194,7 +200,7 @@ export const draftArbitrary: fc.Arbitrary<Draft> = fc
       evidenceWanted: 3,
     },
     materials: Array.from({ length: materialCount }, (_, at) => material(at)),
-    pages: spec.pages.map((page, at): Page => {
+    pages: spec.pages.map((page, at): PageOf<'project'> => {
       const id = `page-${at}`;
       // A parent always stands earlier in the list, so the tree has no circles.
       const parent = at > 0 && page.parentStep !== null ? `page-${page.parentStep % at}` : null;
@@ -213,5 +219,16 @@ export const draftArbitrary: fc.Arbitrary<Draft> = fc
         parts: page.parts.map((one, partAt) => part(at, partAt, one)),
         archived: page.archived,
       };
+    }),
+  }));
+
+/** A draft with pages of all kinds: what they have in common is any, and each has of the rest what its kind has. */
+export const mixedDraftArbitrary: fc.Arbitrary<Draft> = fc
+  .tuple(draftArbitrary, fc.infiniteStream(fc.constantFrom(...pageKinds)))
+  .map(([draft, kinds]) => ({
+    ...draft,
+    pages: draft.pages.map((page): Page => {
+      const leadsTo = `https://elsewhere.example/${marker.page(page.id)}`;
+      return pageSchema.parse({ ...page, kind: kinds.next().value, leadsTo, newWindow: true });
     }),
   }));

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { newPart } from '../parts/new-part.ts';
-import { noCover } from '../content/page.ts';
+import { noCover } from '../pages/cover.ts';
 import { coverFor } from './cover-for.ts';
 
 const cover = { picture: 'picture-1', focus: { x: 0.2, y: 0.8 } };

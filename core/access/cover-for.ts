@@ -1,4 +1,5 @@
-import { type Cover, noCover, type Page } from '../content/page.ts';
+import { type Cover, noCover } from '../pages/cover.ts';
+import type { Shown } from '../pages/page-contents.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import type { Part } from '../parts/parts.ts';
 
@@ -10,7 +11,7 @@ import type { Part } from '../parts/parts.ts';
  * @param shown those of the page's parts that they are shown
  */
 export function coverFor(
-  { cover, opening, parts }: Pick<Page, 'cover' | 'opening' | 'parts'>,
+  { cover, opening, parts }: Pick<Shown, 'cover' | 'opening' | 'parts'>,
   shown: readonly Part[],
 ): Cover {
   const { picture } = cover;

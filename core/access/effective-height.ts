@@ -1,6 +1,7 @@
 import { type Height, heightLevel, lowest } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
 import type { Draft } from '../content/site.ts';
+import { shownOn } from '../pages/page.ts';
 import { ownHeight } from './own-height.ts';
 import { pathOfPages } from './path-of-pages.ts';
 
@@ -37,17 +38,18 @@ export function effectiveHeight(draft: Pick<Draft, 'site' | 'pages'>, thing: Thi
   let chosen: Height = draft.site.height;
   if (thing.page !== undefined) {
     const path = pathOfPages(draft.pages, thing.page);
-    if (!path) return { chosen: 'private', height: 'private', heldBy: null };
-    for (const page of path)
+    const page = path?.at(-1);
+    if (!path || !page) return { chosen: 'private', height: 'private', heldBy: null };
+    for (const one of path)
       chain.push({
-        kind: page.archived ? 'put-away' : 'page',
-        id: page.id,
-        title: page.title,
-        height: ownHeight(page),
+        kind: one.archived ? 'put-away' : 'page',
+        id: one.id,
+        title: one.title,
+        height: ownHeight(one),
       });
-    chosen = path.at(-1)?.height ?? 'private';
+    chosen = page.height;
     if (thing.part !== undefined) {
-      const part = path.at(-1)?.parts.find(({ id }) => id === thing.part);
+      const part = shownOn(page).parts.find(({ id }) => id === thing.part);
       if (!part) return { chosen: 'private', height: 'private', heldBy: null };
       chain.push({ kind: 'part', id: part.id, title: '', height: part.height });
       chosen = part.height;

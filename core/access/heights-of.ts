@@ -1,14 +1,15 @@
 import { type Height, lowest } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
-import type { Page } from '../content/page.ts';
+import type { PageBase } from '../pages/page.ts';
 import type { Draft } from '../content/site.ts';
 import { heldIn } from '../parts/held-in.ts';
 import type { Part } from '../parts/parts.ts';
 import { ownHeight } from './own-height.ts';
 
 /** What of a page decides how high it and its parts fly. */
-export type PageHeights = Pick<Page, 'id' | 'parent' | 'height' | 'archived'> & {
-  parts: readonly Part[];
+export type PageHeights = Pick<PageBase, 'id' | 'parent' | 'height' | 'archived'> & {
+  /** Missing where a page of its kind has none. */
+  parts?: readonly Part[];
 };
 /** What of a draft decides how high everything in it flies. */
 export interface DraftHeights {
@@ -53,7 +54,7 @@ export function heightsOf({ site, pages }: DraftHeights): Heights {
     const height = heightOf(page, new Set());
     ofPages.set(page.id, height);
     const inside = new Map<Id, Height>();
-    for (const part of page.parts) {
+    for (const part of page.parts ?? []) {
       const ofPart = lowest([height, part.height]);
       inside.set(part.id, lowest([inside.get(part.id) ?? 'public', ofPart]));
       // Two things of one id, which no maker's doing brings about, are as low as the lower of them.

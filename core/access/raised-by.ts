@@ -34,7 +34,7 @@ export function raisedBy(before: DraftHeights, after: DraftHeights): Raised[] {
   const holders = new Map(
     after.pages.map((page) => [
       page.id,
-      new Map(page.parts.flatMap((part) => heldIn(part).map((held) => [held.id, part.id] as const))),
+      new Map((page.parts ?? []).flatMap((part) => heldIn(part).map((held) => [held.id, part.id] as const))),
     ]),
   );
   const wasPart = new Map<Id, Height>();

@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { type Height, heightLevel } from '../content/height.ts';
-import { materialsOn } from '../content/materials-on.ts';
+import { materialsOn } from '../pages/materials-on.ts';
 import { newPart } from '../parts/new-part.ts';
-import type { Page } from '../content/page.ts';
+import { type Page, shownOn } from '../pages/page.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import type { Part } from '../parts/parts.ts';
 import type { Draft } from '../content/site.ts';
-import { draftArbitrary, marker, noteId } from './arbitrary-draft.ts';
+import { draftArbitrary, mixedDraftArbitrary, marker, noteId } from './arbitrary-draft.ts';
 import { effectiveHeight } from './effective-height.ts';
 import { seenBy } from './seen-by.ts';
 import { reachOf, type Viewer } from './viewer.ts';
@@ -35,7 +35,7 @@ function everyLevel(draft: Draft): Map<string, number> {
     for (const page of draft.pages.filter((candidate) => candidate.parent === parent)) {
       const level = page.archived ? 0 : Math.min(above, heightLevel(page.height));
       levels.set(page.id, level);
-      for (const part of page.parts) {
+      for (const part of shownOn(page).parts) {
         const ofPart = Math.min(level, heightLevel(part.height));
         levels.set(part.id, ofPart);
         if (part.kind === 'table')
@@ -102,20 +102,19 @@ function expectedOf(draft: Draft, viewer: Viewer): Record<string, string[]> {
   if (viewer.kind === 'page-link' && !shown.some(({ id }) => id === viewer.page)) return {};
   return Object.fromEntries(
     shown.map((page) => {
-      const parts = page.parts.filter((part) => !isEmpty(part) && (levels.get(part.id) ?? 0) >= least);
-      const cover = page.cover.picture;
-      const elsewhere = page.parts.flatMap(materialsOf);
+      const { opening, ...own } = shownOn(page);
+      const parts = own.parts.filter((part) => !isEmpty(part) && (levels.get(part.id) ?? 0) >= least);
+      const cover = own.cover.picture;
+      const elsewhere = own.parts.flatMap(materialsOf);
       const keptCover =
         cover !== null &&
-        (page.opening.pictures.includes(cover) ||
+        (opening.pictures.includes(cover) ||
           parts.flatMap(materialsOf).includes(cover) ||
           !elsewhere.includes(cover));
       // All but the note are somebody else's work, so a page that shows anything has somebody to name.
-      const names = [
-        ...page.opening.pictures,
-        ...parts.flatMap(materialsOf),
-        ...(keptCover ? [cover] : []),
-      ].some((id) => id !== noteId);
+      const names = [...opening.pictures, ...parts.flatMap(materialsOf), ...(keptCover ? [cover] : [])].some(
+        (id) => id !== noteId,
+      );
       return [page.id, parts.filter(({ kind }) => kind !== 'credits' || names).map(({ id }) => id)];
     }),
   );
@@ -124,7 +123,7 @@ function expectedOf(draft: Draft, viewer: Viewer): Record<string, string[]> {
 describe('seenBy', () => {
   test('no text or file of anything above the viewer’s reach is in the view', () => {
     fc.assert(
-      fc.property(draftArbitrary, viewerArbitrary, (draft, viewer) => {
+      fc.property(mixedDraftArbitrary, viewerArbitrary, (draft, viewer) => {
         const bytes = JSON.stringify(seenBy(draft, viewer));
         const levels = everyLevel(draft);
         const isOpen = (id: string) => (levels.get(id) ?? 0) >= needed[viewer.kind];
@@ -132,9 +131,10 @@ describe('seenBy', () => {
         // Neither file names nor the questions behind a reflection, for anybody.
         const secrets = ['secret-', '2026-01-01', 'hasGps'];
         for (const page of draft.pages) {
+          const { opening, cover, parts } = shownOn(page);
           if (!isOpen(page.id)) secrets.push(marker.page(page.id));
-          else [...page.opening.pictures, page.cover.picture ?? ''].forEach((id) => shown.add(id));
-          for (const part of page.parts) {
+          else [...opening.pictures, cover.picture ?? ''].forEach((id) => shown.add(id));
+          for (const part of parts) {
             if (!isOpen(part.id)) secrets.push(marker.part(part.id));
             else materialsOf(part).forEach((id) => shown.add(id));
             if (part.kind !== 'table') continue;
@@ -155,7 +155,7 @@ describe('seenBy', () => {
 
   test('shows exactly the pages and parts that lie in the viewer’s scope and reach, and credits where nobody else does', () => {
     fc.assert(
-      fc.property(draftArbitrary, viewerArbitrary, (draft, viewer) => {
+      fc.property(mixedDraftArbitrary, viewerArbitrary, (draft, viewer) => {
         const expected = expectedOf(draft, viewer);
         const view = seenBy(draft, viewer);
         expect(

@@ -2,8 +2,13 @@ import type { CreditPiece } from '../content/credit.ts';
 import { creditsOf } from '../content/credits-of.ts';
 import { lowest, reaches } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
-import { materialsOn } from '../content/materials-on.ts';
-import { byRank, noCover, type Opening, type Page } from '../content/page.ts';
+import { materialsOn } from '../pages/materials-on.ts';
+import { byRank } from '../pages/by-rank.ts';
+import { noCover } from '../pages/cover.ts';
+import type { Opening } from '../pages/opening.ts';
+import { factsOf, type Page, shownOn } from '../pages/page.ts';
+import type { Shown } from '../pages/page-contents.ts';
+import type { CaseFacts } from '../content/case-facts.ts';
 import { isEmptyPart } from '../parts/is-empty-part.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import type { Draft, Site } from '../content/site.ts';
@@ -20,13 +25,15 @@ import { reachOf, type Viewer } from './viewer.ts';
 export type { SeenMaterial, SeenMaterialOf } from './seen-material.ts';
 export type { SeenPart } from '../parts/parts.ts';
 
-export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title' | 'summary' | 'facts' | 'cover'> & {
-  parent: Id | null;
-  opening: Opening;
-  parts: SeenPart[];
-  /** Whom the page names at its end; empty where nobody is to be credited, and where a part does it. */
-  credits: CreditPiece[][];
-};
+export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title'> &
+  Pick<Shown, 'summary' | 'cover'> & {
+    facts: CaseFacts;
+    parent: Id | null;
+    opening: Opening;
+    parts: SeenPart[];
+    /** Whom the page names at its end; empty where nobody is to be credited, and where a part does it. */
+    credits: CreditPiece[][];
+  };
 
 export interface SiteView {
   site: Pick<Site, 'title' | 'theme'>;
@@ -111,26 +118,27 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const pages = inReadingOrder(open).map((page): SeenPage => {
     const ofParts = heights.parts.get(page.id);
     const isOpen = ({ id }: { id: Id }) => reaches(ofParts?.get(id) ?? 'private', reach);
-    const parts = page.parts
+    const shown = shownOn(page);
+    const parts = shown.parts
       .filter(isOpen)
       .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
       // Kinds that nobody here knows are empty, too.
       .filter((part) => !isEmptyPart(part));
     for (const part of parts) materialsOf(part).forEach(show);
-    const cover = coverFor(page, parts);
+    const cover = coverFor(shown, parts);
     const credited = parts.some((part) => rulesOf(part).givesCredits);
     // Only what this viewer is shown is credited: a hidden part's sources would tell of it.
-    const credits = creditsOf(materialsOn({ ...page, parts, cover }), known);
+    const credits = creditsOf(materialsOn({ ...shown, parts, cover }), known);
     return {
       id: page.id,
       kind: page.kind,
       slug: page.slug,
       title: page.title,
-      summary: page.summary,
-      facts: page.facts,
+      summary: shown.summary,
+      facts: factsOf(page),
       cover: isPictureId(cover.picture) && show(cover.picture) ? cover : noCover,
       parent: page.parent !== null && openIds.has(page.parent) && page.id !== entry ? page.parent : null,
-      opening: { layout: page.opening.layout, pictures: page.opening.pictures.filter(show) },
+      opening: { layout: shown.opening.layout, pictures: shown.opening.pictures.filter(show) },
       parts: parts.map((part) => seenPart(part, credits)).filter((part) => part !== null),
       credits: credited ? [] : credits,
     };

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { newPart } from '../parts/new-part.ts';
-import { noCover } from '../content/page.ts';
+import { noCover } from '../pages/cover.ts';
 import type { Part } from '../parts/parts.ts';
 import { mine } from '../content/provenance.ts';
 import { sampleSound } from '../content/sample-sound.ts';

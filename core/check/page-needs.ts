@@ -1,8 +1,9 @@
 import { evidenceCount } from '../parts/evidence-count.ts';
 import type { Id } from '../content/id.ts';
 import type { Material } from '../content/material.ts';
-import { materialsOn } from '../content/materials-on.ts';
-import type { Page } from '../content/page.ts';
+import { materialsOn } from '../pages/materials-on.ts';
+import type { Shown } from '../pages/page-contents.ts';
+import type { PageBase } from '../pages/page.ts';
 import { isEmptyPart } from '../parts/is-empty-part.ts';
 import { missingProvenance } from '../content/provenance.ts';
 
@@ -19,7 +20,7 @@ export interface Need {
  * @param evidenceWanted how many pieces of evidence its maker wants in each project
  */
 export function pageNeeds(
-  page: Pick<Page, 'title' | 'summary' | 'cover' | 'opening' | 'parts'>,
+  page: Pick<PageBase, 'title'> & Shown,
   materials: ReadonlyMap<Id, Material>,
   evidenceWanted: number,
 ): Need[] {

@@ -1,6 +1,6 @@
 import type { Id } from '../content/id.ts';
-import { materialsOn } from '../content/materials-on.ts';
-import type { Page } from '../content/page.ts';
+import { materialsOn } from '../pages/materials-on.ts';
+import { type Page, shownOn } from '../pages/page.ts';
 import { missingProvenance } from '../content/provenance.ts';
 import type { Draft } from '../content/site.ts';
 
@@ -25,7 +25,7 @@ export function pagesWithoutCredit(
   );
   if (unnamed.size === 0) return [];
   return pages.filter(wanted).flatMap((page) => {
-    const count = new Set(materialsOn(page).filter((id) => unnamed.has(id))).size;
+    const count = new Set(materialsOn(shownOn(page)).filter((id) => unnamed.has(id))).size;
     return count > 0 ? [{ page: page.id, title: page.title, count }] : [];
   });
 }

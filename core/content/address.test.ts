@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { addressSchema } from './address.ts';
-import { pageSlug } from './page-slug.ts';
+import { pageSlug } from '../pages/page-slug.ts';
 import { suggestAddresses } from './suggest-addresses.ts';
 
 describe('addresses', () => {

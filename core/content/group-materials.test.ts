@@ -4,7 +4,7 @@ import { draftArbitrary } from '../access/arbitrary-draft.ts';
 import { findMaterials } from './find-materials.ts';
 import { groupings, groupMaterials, homes, orders, sortMaterials } from './group-materials.ts';
 import type { Material, MaterialOf } from './material.ts';
-import { byRank } from './page.ts';
+import { byRank } from '../pages/by-rank.ts';
 import { mine } from './provenance.ts';
 
 const material = (id: string, change: Partial<MaterialOf<'picture'>> = {}): Material => ({

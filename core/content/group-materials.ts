@@ -1,6 +1,7 @@
 import type { Id } from './id.ts';
 import type { Material, MaterialKind } from './material.ts';
-import { byRank, type Page } from './page.ts';
+import { byRank } from '../pages/by-rank.ts';
+import type { Page } from '../pages/page.ts';
 import { monthOf } from './partial-date.ts';
 import { partialDateInWords } from './partial-date-in-words.ts';
 import { usedMaterials } from './where-used.ts';

@@ -1,17 +1,17 @@
-import type { Page } from './page.ts';
+import type { CaseFacts } from './case-facts.ts';
 
 export const projectGroupings = ['none', 'year', 'course'] as const;
 export type ProjectGrouping = (typeof projectGroupings)[number];
 
 /** The year a project belongs to: the one it was finished in, or began in while it goes on. */
-const yearOf = ({ facts: { from, to } }: Pick<Page, 'facts'>): string =>
+const yearOf = ({ facts: { from, to } }: { facts: CaseFacts }): string =>
   (to === null || to === 'now' ? from : to)?.slice(0, 4) ?? '';
 
 /**
  * Projects in groups, each in the order given: years from the latest, courses by the alphabet, and last those that have
  * none, under an empty name. Without grouping, one group of all.
  */
-export function groupProjects<P extends Pick<Page, 'facts'>>(
+export function groupProjects<P extends { facts: CaseFacts }>(
   projects: readonly P[],
   by: ProjectGrouping,
 ): { name: string; projects: P[] }[] {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { byRank } from './page.ts';
+import { byRank } from '../pages/by-rank.ts';
 import { rankAt } from './rank-at.ts';
 
 describe('a rank at a place', () => {

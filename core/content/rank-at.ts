@@ -1,5 +1,5 @@
 import { generateKeyBetween } from 'fractional-indexing';
-import { byRank } from './page.ts';
+import { byRank } from '../pages/by-rank.ts';
 
 /**
  * The rank that puts something at a place among others, counted without itself. Where others share one rank, it comes

@@ -3,7 +3,7 @@ import { addressSchema } from './address.ts';
 import { heightSchema } from './height.ts';
 import { idSchema } from './id.ts';
 import type { Material } from './material.ts';
-import type { Page } from './page.ts';
+import type { Page } from '../pages/page.ts';
 
 export const themes = ['broadsheet'] as const;
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { newPart } from '../parts/new-part.ts';
-import { noCover } from './page.ts';
+import { noCover } from '../pages/cover.ts';
 import { suggestedMonths } from './suggested-months.ts';
 
 const dated = (id: string, takenOn: string | null, project: string | null = null) =>

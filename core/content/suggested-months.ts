@@ -1,8 +1,9 @@
 import type { CaseFacts } from './case-facts.ts';
 import type { Id } from './id.ts';
 import type { Material } from './material.ts';
-import { materialsOn } from './materials-on.ts';
-import type { Page } from './page.ts';
+import { materialsOn } from '../pages/materials-on.ts';
+import type { PageBase } from '../pages/page.ts';
+import type { Shown } from '../pages/page-contents.ts';
 import { monthOf } from './partial-date.ts';
 
 /**
@@ -10,7 +11,7 @@ import { monthOf } from './partial-date.ts';
  * null when none is dated by the month. A suggestion only: cameras' clocks are often wrong.
  */
 export function suggestedMonths(
-  page: Pick<Page, 'id' | 'cover' | 'opening' | 'parts'>,
+  page: Pick<PageBase, 'id'> & Pick<Shown, 'cover' | 'opening' | 'parts'>,
   materials: ReadonlyMap<Id, Pick<Material, 'id' | 'project' | 'takenOn'>>,
 ): Pick<CaseFacts, 'from' | 'to'> | null {
   const here = new Set(materialsOn(page));

@@ -52,6 +52,8 @@ export const pageRules = {
   about: plain('About'),
   resume: plain('Résumé'),
   plain: plain('Page'),
+  /** A year, a course, a subject: it holds projects and pages. */
+  group: plain('Group'),
   heading: inMenuOnly('Heading'),
   link: inMenuOnly('Link'),
 } satisfies Record<string, PageRules>;

@@ -1,12 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { draftArbitrary, noteId } from '../access/arbitrary-draft.ts';
+import { draftArbitrary, noteId, type ProjectDraft } from '../access/arbitrary-draft.ts';
 import type { Material, MaterialKind } from '../content/material.ts';
 import { mine } from '../content/provenance.ts';
-import type { Page } from '../content/page.ts';
+import type { PageOf } from '../pages/page.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { Part } from '../parts/parts.ts';
-import type { Draft } from '../content/site.ts';
 import { differences } from './differences.ts';
 import { releasable } from './released.ts';
 
@@ -16,7 +15,7 @@ const materials: Material[] = sample.materials.map((one) => ({ ...one, provenanc
 const of = (kind: MaterialKind): string => materials.find((one) => one.kind === kind)?.id ?? '';
 const [picture = '', other = ''] = materials.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
 const quote = (id: string): Part => ({ ...newPart('quote', id), text: 'It holds.' }) as Part;
-const page: Page = {
+const page: PageOf<'project'> = {
   ...sample.pages[0],
   title: 'Tide clock',
   height: 'public',
@@ -26,27 +25,28 @@ const page: Page = {
   opening: { layout: 'full', pictures: [picture] },
   parts: [quote('part-1'), newPart('picture', 'part-2', [other]), { ...quote('part-3'), height: 'private' }],
 };
-const live: Draft = {
+const live: ProjectDraft = {
   ...sample,
   site: { ...sample.site, height: 'public', searchEngines: true },
   pages: [page],
   materials,
 };
-const withPage = (change: Partial<Page>, from = live): Draft => ({
+const withPage = (change: Partial<PageOf<'project'>>, from = live): ProjectDraft => ({
   ...from,
   pages: from.pages.map((one) => ({ ...one, ...change })),
 });
-const withMaterial = (id: string, change: Partial<Material>, from = live): Draft => ({
+const withMaterial = (id: string, change: Partial<Material>, from = live): ProjectDraft => ({
   ...from,
   materials: from.materials.map((one) => (one.id === id ? ({ ...one, ...change } as Material) : one)),
 });
 /** A page that shows one material. */
-const showing = (kind: MaterialKind): Draft =>
+const showing = (kind: MaterialKind): ProjectDraft =>
   withPage({ parts: [newPart(kind === 'note' ? 'words' : kind, 'part-1', [of(kind)])] });
-const what = (before: Draft, after: Draft) => differences(releasable(before), after).map((one) => one.what);
+const what = (before: ProjectDraft, after: ProjectDraft) =>
+  differences(releasable(before), after).map((one) => one.what);
 
 describe('one change of a page, in a reader’s words', () => {
-  test.each<[string, Partial<Page>]>([
+  test.each<[string, Partial<PageOf<'project'>>]>([
     ['title', { title: 'Moon clock' }],
     ['summary', { summary: 'With one hand.' }],
     ['address of the page', { slug: 'moon-clock' }],
@@ -60,7 +60,8 @@ describe('one change of a page, in a reader’s words', () => {
   ])('%s', (words, change) => expect(what(live, withPage(change))).toEqual([[words]]));
 
   test('who can open it is told where that changes, and only there', () => {
-    const accessOf = (after: Draft) => differences(releasable(live), after).map(({ access }) => access);
+    const accessOf = (after: ProjectDraft) =>
+      differences(releasable(live), after).map(({ access }) => access);
     expect(accessOf(withPage({ height: 'unlisted' }))).toEqual([{ before: 'public', after: 'unlisted' }]);
     expect(accessOf(withPage({ title: 'Moon clock' }))).toEqual([null]);
     expect(accessOf({ ...live, site: { ...live.site, title: 'Quay' } })).toEqual([null]);
@@ -137,7 +138,7 @@ describe('a material that is shown', () => {
   });
 
   test('one that is gone is nothing, and a kind that nobody knows is not told of', () => {
-    const gone: Draft = { ...live, materials: live.materials.filter(({ id }) => id !== other) };
+    const gone: ProjectDraft = { ...live, materials: live.materials.filter(({ id }) => id !== other) };
     expect(what(live, gone)).toEqual([['caption, alt text or fixes in a picture']]);
     const newer = { id: 'part-new', height: 'public', kind: 'hologram' } as unknown as Part;
     expect(what(live, withPage({ parts: [...page.parts, newer] }))).toEqual([]);
@@ -151,7 +152,7 @@ describe('a material that is shown', () => {
 });
 
 describe('the site and its pages', () => {
-  const site = (change: Partial<Draft['site']>, from = live): Draft => ({
+  const site = (change: Partial<ProjectDraft['site']>, from = live): ProjectDraft => ({
     ...from,
     site: { ...from.site, ...change },
   });
@@ -172,7 +173,7 @@ describe('the site and its pages', () => {
 
   test('what comes and goes', () => {
     const more = { ...page, id: 'page-new', slug: 'new', title: '' };
-    const added: Draft = { ...live, pages: [page, more] };
+    const added: ProjectDraft = { ...live, pages: [page, more] };
     expect(differences(releasable(live), added)).toMatchObject([
       {
         kind: 'added',

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { draftArbitrary, marker } from '../access/arbitrary-draft.ts';
+import { draftArbitrary, type ProjectDraft, marker } from '../access/arbitrary-draft.ts';
 import { seenBy } from '../access/seen-by.ts';
 import type { Viewer } from '../access/viewer.ts';
 import { newPart } from '../parts/new-part.ts';
-import type { Page } from '../content/page.ts';
+import type { PageOf } from '../pages/page.ts';
 import type { Part } from '../parts/parts.ts';
 import type { Draft } from '../content/site.ts';
 import { differences } from './differences.ts';
@@ -94,19 +94,19 @@ describe('differences', () => {
     const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 7 });
     const quote = (id: string, text: string): Part => ({ ...newPart('quote', id), text }) as Part;
     const page = {
-      ...(draft?.pages[0] as Page),
+      ...(draft?.pages[0] as PageOf<'project'>),
       height: 'public' as const,
       archived: false,
       parent: null,
       opening: { layout: 'words' as const, pictures: [] },
       parts: [quote('part-stays', 'a'), quote('part-says-more', 'b'), quote('part-goes', 'c')],
     };
-    const before: Draft = {
-      ...(draft as Draft),
-      site: { ...(draft as Draft).site, height: 'public' },
+    const before = {
+      ...(draft as ProjectDraft),
+      site: { ...(draft as ProjectDraft).site, height: 'public' as const },
       pages: [page],
     };
-    const after: Draft = {
+    const after = {
       ...before,
       pages: [
         {

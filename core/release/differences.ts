@@ -3,8 +3,9 @@ import { type Height, heightLevel } from '../content/height.ts';
 import { creditsOf } from '../content/credits-of.ts';
 import type { Id } from '../content/id.ts';
 import type { Material } from '../content/material.ts';
-import { materialsOn } from '../content/materials-on.ts';
-import { byRank, type Page } from '../content/page.ts';
+import { materialsOn } from '../pages/materials-on.ts';
+import { byRank } from '../pages/by-rank.ts';
+import { factsOf, type Page, shownOn } from '../pages/page.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import { isKnownPart, type Part, rulesOf } from '../parts/parts.ts';
 import type { Draft } from '../content/site.ts';
@@ -93,24 +94,29 @@ function partChanges(
 }
 
 function credits({ known }: Side, page: Page): unknown {
-  return creditsOf(materialsOn(page), known);
+  return creditsOf(materialsOn(shownOn(page)), known);
 }
+
+/** Where an outside link leads; null of all other pages. */
+const leadOf = (page: Page) => ('leadsTo' in page ? [page.leadsTo, page.newWindow] : null);
 
 function pageChanges(before: Side, after: Side, was: Page, page: Page): Changes {
   const what: string[] = [];
+  const [old, now] = [shownOn(was), shownOn(page)];
   if (was.title !== page.title) what.push('title');
-  if (was.summary !== page.summary) what.push('summary');
+  if (old.summary !== now.summary) what.push('summary');
   if (was.slug !== page.slug) what.push('address of the page');
-  if (!same(was.facts, page.facts)) what.push('case facts');
-  if (!same(was.cover, page.cover)) what.push('cover');
+  if (!same(leadOf(was), leadOf(page))) what.push('where it leads');
+  if (!same(factsOf(was), factsOf(page))) what.push('case facts');
+  if (!same(old.cover, now.cover)) what.push('cover');
   const opening =
-    !same(was.opening, page.opening) ||
+    !same(old.opening, now.opening) ||
     !same(
-      was.opening.pictures.map((id) => shownPicture(before, id)),
-      page.opening.pictures.map((id) => shownPicture(after, id)),
+      old.opening.pictures.map((id) => shownPicture(before, id)),
+      now.opening.pictures.map((id) => shownPicture(after, id)),
     );
   if (opening) what.push('opening');
-  const ofParts = partChanges(before, after, was.parts, page.parts);
+  const ofParts = partChanges(before, after, old.parts, now.parts);
   what.push(...ofParts.what);
   if (!same(credits(before, was), credits(after, page))) what.push('credits');
   if (was.parent !== page.parent || was.rank !== page.rank) what.push('place in the site');
@@ -162,7 +168,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
     const was = oldPages.get(page.id);
     const isAt = effectiveHeight(after, { page: page.id }).height;
     if (!live || !was) {
-      const shown = new Set(materialsOn(page));
+      const shown = new Set(materialsOn(shownOn(page)));
       const pictures = [...shown].filter((id) => sides.after.known.get(id)?.kind === 'picture').length;
       list.push({
         kind: 'added',

@@ -1,12 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { draftArbitrary, marker } from '../access/arbitrary-draft.ts';
+import { draftArbitrary, type ProjectDraft, marker } from '../access/arbitrary-draft.ts';
 import { heightsOf } from '../access/heights-of.ts';
 import { seenBy } from '../access/seen-by.ts';
 import type { Viewer } from '../access/viewer.ts';
 import { heightLevel, type Height } from '../content/height.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { Draft } from '../content/site.ts';
+import type { PageOf } from '../pages/page.ts';
 import { ceilingsAfter, loweredBy } from './ceilings.ts';
 import { narrowed, siteReach } from './narrowed.ts';
 import { releasable } from './released.ts';
@@ -15,7 +16,7 @@ const readers: Viewer[] = [{ kind: 'stranger' }, { kind: 'site-link' }, { kind: 
 const bytesOf = (draft: Draft) => JSON.stringify(readers.map((viewer) => seenBy(draft, viewer)));
 
 /** A page of a draft with one thing changed. */
-const withPage = (draft: Draft, id: string, change: Partial<Draft['pages'][number]>): Draft => ({
+const withPage = (draft: ProjectDraft, id: string, change: Partial<PageOf<'project'>>): ProjectDraft => ({
   ...draft,
   pages: draft.pages.map((page) => (page.id === id ? { ...page, ...change } : page)),
 });
@@ -79,11 +80,11 @@ describe('narrowed', () => {
 });
 
 /** Three pages, all public: one in another, and one by itself; each with one part. */
-function smallSite(): Draft {
+function smallSite(): ProjectDraft {
   const [sample] = fc.sample(draftArbitrary, { numRuns: 1, seed: 11 });
   const [page] = sample?.pages ?? [];
   if (!sample || !page) throw new Error('no sample');
-  const one = (id: string, parent: string | null): Draft['pages'][number] => ({
+  const one = (id: string, parent: string | null): ProjectDraft['pages'][number] => ({
     ...page,
     id,
     parent,
@@ -103,9 +104,9 @@ function smallSite(): Draft {
 
 describe('loweredBy', () => {
   const site = smallSite();
-  const lowered = (after: Draft) => Object.fromEntries(loweredBy(site, after));
+  const lowered = (after: ProjectDraft) => Object.fromEntries(loweredBy(site, after));
 
-  test.each<[string, Draft, Record<string, Height>]>([
+  test.each<[string, ProjectDraft, Record<string, Height>]>([
     [
       'a group that is lowered, with all below it',
       withPage(site, 'group', { height: 'unlisted' }),

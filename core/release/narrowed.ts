@@ -1,7 +1,8 @@
 import { heightsOf } from '../access/heights-of.ts';
 import { type Height, heightLevel, lowest } from '../content/height.ts';
 import type { Id } from '../content/id.ts';
-import { noCover } from '../content/page.ts';
+import { noCover } from '../pages/cover.ts';
+import { isShown, type Page } from '../pages/page.ts';
 import { withHeld } from '../parts/held-in.ts';
 import { withoutMaterial } from '../parts/without-material.ts';
 import type { Draft } from '../content/site.ts';
@@ -35,17 +36,19 @@ export function narrowed(released: Draft, ceilings: Ceilings): Draft | null {
   if (closed.size > 0) lower = true;
   const pages = released.pages.map((page) => {
     const ofParts = heights.parts.get(page.id);
-    const inside = {
-      ...page,
-      cover: page.cover.picture !== null && closed.has(page.cover.picture) ? noCover : page.cover,
-      opening: { ...page.opening, pictures: page.opening.pictures.filter((id) => !closed.has(id)) },
-      parts: page.parts.map((part) =>
-        withHeld(
-          lowerOf([...closed].reduce(withoutMaterial, part), ofParts?.get(part.id) ?? 'private'),
-          (held) => lowerOf(held, ofParts?.get(held.id) ?? 'private'),
-        ),
-      ),
-    };
+    const inside: Page = !isShown(page)
+      ? page
+      : {
+          ...page,
+          cover: page.cover.picture !== null && closed.has(page.cover.picture) ? noCover : page.cover,
+          opening: { ...page.opening, pictures: page.opening.pictures.filter((id) => !closed.has(id)) },
+          parts: page.parts.map((part) =>
+            withHeld(
+              lowerOf([...closed].reduce(withoutMaterial, part), ofParts?.get(part.id) ?? 'private'),
+              (held) => lowerOf(held, ofParts?.get(held.id) ?? 'private'),
+            ),
+          ),
+        };
     return lowerOf(inside, heights.pages.get(page.id) ?? 'private');
   });
   if (!lower) return null;

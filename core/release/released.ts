@@ -3,7 +3,8 @@ import { heightsOf } from '../access/heights-of.ts';
 import { type Height, reaches } from '../content/height.ts';
 import type { Draft } from '../content/site.ts';
 import { withHeld } from '../parts/held-in.ts';
-import { materialsOn } from '../content/materials-on.ts';
+import { materialsOn } from '../pages/materials-on.ts';
+import { isShown, type Page, shownOn } from '../pages/page.ts';
 
 /**
  * The part of a draft that a release may keep: nothing whose effective height is Private. Later differences are
@@ -15,14 +16,15 @@ export function releasable(draft: Draft): Draft {
   const kept = (height: Height | undefined) => height !== undefined && reaches(height, 'invited');
   const pages = draft.pages
     .filter(({ id }) => kept(heights.pages.get(id)))
-    .map((page) => {
+    .map((page): Page => {
       const ofParts = heights.parts.get(page.id);
+      if (!isShown(page)) return page;
       const parts = page.parts
         .filter(({ id }) => kept(ofParts?.get(id)))
         .map((part) => withHeld(part, (held) => (kept(ofParts?.get(held.id)) ? held : null)));
       return { ...page, parts, cover: coverFor(page, parts) };
     });
-  const used = new Set(pages.flatMap(materialsOn));
+  const used = new Set(pages.flatMap((page) => materialsOn(shownOn(page))));
   for (const { id, shownBy } of draft.materials) if (used.has(id) && shownBy !== null) used.add(shownBy);
   return { site: draft.site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };
 }

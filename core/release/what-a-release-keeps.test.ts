@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { draftArbitrary } from '../access/arbitrary-draft.ts';
 import type { Height } from '../content/height.ts';
 import type { Material } from '../content/material.ts';
-import type { Page } from '../content/page.ts';
+import { isShown, type PageOf } from '../pages/page.ts';
 import type { Draft } from '../content/site.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { Part, PartOf } from '../parts/parts.ts';
@@ -28,7 +28,7 @@ const table = (column: Height): PartOf<'table'> => ({
   ],
   rows: [['Rods', '4.20']],
 });
-const page: Page = {
+const page: PageOf<'project'> = {
   ...sample.pages[0],
   height: 'public',
   parent: null,
@@ -66,7 +66,7 @@ describe('a releasable copy', () => {
 describe('a released copy without a material that was closed', () => {
   const live = releasable(draft);
   const closing = (...ids: string[]) => narrowed(live, new Map(ids.map((id) => [id, 'private' as const])));
-  const pageOf = (copy: Draft | null) => copy?.pages[0];
+  const pageOf = (copy: Draft | null) => copy?.pages.find(isShown);
 
   test('loses it as a cover, in the opening, in parts and among its materials, and keeps all others', () => {
     const opening = closing(inOpening);

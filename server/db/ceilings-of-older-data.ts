@@ -1,7 +1,8 @@
 import { eq } from 'drizzle-orm';
 import type { Database } from './connect.ts';
 import { raiseToPublished } from './ceilings.ts';
-import { pages, sites } from './schema.ts';
+import { readPages } from './rows/page-row.ts';
+import { sites } from './schema.ts';
 
 /**
  * Works out the ceilings of sites that were kept by a version which wrote none down: everything as high as its maker has it
@@ -13,7 +14,7 @@ export async function ceilingsOfOlderData(db: Database): Promise<number> {
   const unknown = await db.select().from(sites).where(eq(sites.ceilingsKnown, false));
   for (const site of unknown)
     await db.transaction(async (tx) => {
-      const rows = await tx.select().from(pages).where(eq(pages.siteId, site.id));
+      const rows = (await readPages(tx, site.id)).map(({ row }) => row);
       await raiseToPublished(tx, site.id, { site, pages: rows }, site.revision);
       await tx.update(sites).set({ ceilingsKnown: true }).where(eq(sites.id, site.id));
     });

@@ -130,7 +130,7 @@ describe('edit()', () => {
       body: { seen: 1e9, label: 'Summary', mergeKey: 'summary', change: { summary: 'One' } },
     });
     const first = await maker.call(undoEdit, { params: { site } });
-    expect([first.label, first.pages[page]?.title, first.pages[page]?.summary]).toEqual([
+    expect([first.label, first.pages[page]?.title, (await maker.project(site, page))?.summary]).toEqual([
       'Summary',
       'Tide',
       '',

@@ -1,10 +1,11 @@
 import { eq } from 'drizzle-orm';
 import type { DraftHeights, PageHeights } from '#core/access/heights-of.ts';
-import type { Page } from '#core/content/page.ts';
+import { type Page, shownOn } from '#core/pages/page.ts';
 import { heldIn } from '#core/parts/held-in.ts';
 import type { Transaction } from './connect.ts';
 import type { RowChange } from './rows/rows.ts';
-import { pages, sites } from './schema.ts';
+import { readPages } from './rows/page-row.ts';
+import { sites } from './schema.ts';
 
 type PageChange = Extract<RowChange, { table: 'page' }>;
 
@@ -20,7 +21,8 @@ function movesPage({ before, after }: PageChange): boolean {
 }
 
 function movesParts({ before, after }: PageChange): boolean {
-  const things = (page: Page | null) => (page?.parts ?? []).flatMap((part) => [part, ...heldIn(part)]);
+  const things = (page: Page | null) =>
+    (page ? shownOn(page).parts : []).flatMap((part) => [part, ...heldIn(part)]);
   const was = new Map(things(before).map(({ id, height }) => [id, height]));
   const is = things(after);
   return was.size !== is.length || is.some(({ id, height }) => was.get(id) !== height);
@@ -42,16 +44,7 @@ export async function heightsAround(
 
   const [row] = await tx.select({ height: sites.height }).from(sites).where(eq(sites.id, site));
   const height = row?.height ?? 'private';
-  const rows: PageHeights[] = await tx
-    .select({
-      id: pages.id,
-      parent: pages.parent,
-      height: pages.height,
-      archived: pages.archived,
-      parts: pages.parts,
-    })
-    .from(pages)
-    .where(eq(pages.siteId, site));
+  const rows: PageHeights[] = (await readPages(tx, site)).map((page) => page.row);
   const before = new Map<string, PageHeights>(rows.map((page) => [page.id, page]));
   // A page that was changed twice was first as the first of its changes has it.
   for (const { id, before: was } of [...ofPages].reverse()) {

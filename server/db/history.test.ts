@@ -128,7 +128,7 @@ describe('undo', () => {
       params: { site: site.id, page },
       body: { seen: 1e9, label: 'Title', change: { title: 'Tide clock', slug: 'tide-clock' } },
     });
-    const row = (await maker.state(site.id)).pages.find(({ id }) => id === page);
+    const row = await maker.project(site.id, page);
     const { cover: _later, ...earlier } = row ?? {};
     const { db } = server.database;
     const [last] = await db

@@ -17,11 +17,10 @@ import type { Fixes } from '#core/content/fixes.ts';
 import type { DocumentContent } from '#core/content/document.ts';
 import type { MaterialFacts, MaterialKind } from '#core/content/material.ts';
 import { mine, type Provenance } from '#core/content/provenance.ts';
-import type { CaseFacts } from '#core/content/case-facts.ts';
-import { type Cover, noCover, type Opening, type Page } from '#core/content/page.ts';
-import type { Part } from '#core/parts/parts.ts';
+import type { Page } from '#core/pages/page.ts';
 import type { Height } from '#core/content/height.ts';
 import type { Draft, Site } from '#core/content/site.ts';
+import { draftFromStored, draftToStored } from '#core/stored/stored-draft.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
 import type { Manifest, ManifestFile } from '#core/release/manifest.ts';
 
@@ -31,6 +30,12 @@ const createdAt = () => when('created_at').notNull().defaultNow();
 const revision = () => bigint('revision', { mode: 'number' }).notNull();
 /** Ranks are compared byte by byte, whatever the server's language. */
 const rankText = customType<{ data: string }>({ dataType: () => 'text COLLATE "C"' });
+
+const draftJson = customType<{ data: Draft; driverData: unknown }>({
+  dataType: () => 'jsonb',
+  toDriver: (draft) => JSON.stringify(draftToStored(draft)),
+  fromDriver: draftFromStored,
+});
 
 const tsvector = customType<{ data: string }>({ dataType: () => 'tsvector' });
 
@@ -100,16 +105,31 @@ export const pages = pgTable(
     rank: rankText('rank').notNull(),
     slug: text('slug').notNull(),
     title: text('title').notNull(),
-    summary: text('summary').notNull(),
     height: text('height').$type<Height>().notNull(),
-    cover: jsonb('cover').$type<Cover>().notNull().default(noCover),
-    opening: jsonb('opening').$type<Opening>().notNull(),
-    facts: jsonb('facts').$type<CaseFacts>().notNull(),
-    parts: jsonb('parts').$type<Part[]>().notNull(),
     archived: boolean('archived').notNull().default(false),
+    /** What its kind has of its own, but for its parts; see pageOf. */
+    content: jsonb('content').$type<object>().notNull(),
+    /** Ids of its parts, in their order. */
+    partOrder: jsonb('part_order').$type<string[]>().notNull().default([]),
     revision: revision(),
   },
   (table) => [index('page_site').on(table.siteId)],
+);
+
+/** Parts stand in rows of their own: a word in one of forty writes that one. */
+export const parts = pgTable(
+  'part',
+  {
+    pageId: text('page_id')
+      .notNull()
+      .references(() => pages.id, { onDelete: 'cascade' }),
+    id: text('id').notNull(),
+    siteId: text('site_id').notNull(),
+    content: jsonb('content').$type<object>().notNull(),
+    /** Of the edit that last wrote this part. */
+    revision: revision(),
+  },
+  (table) => [primaryKey({ columns: [table.pageId, table.id] }), index('part_site').on(table.siteId)],
 );
 
 export const materials = pgTable(
@@ -134,6 +154,8 @@ export const materials = pgTable(
     fixes: jsonb('fixes').$type<Fixes>().notNull(),
     transcript: text('transcript').notNull().default(''),
     shownBy: text('shown_by'),
+    /** The version of its shape; see materialOf. */
+    version: integer('version').notNull().default(0),
     revision: revision(),
     createdAt: createdAt(),
   },
@@ -254,7 +276,7 @@ export const releases = pgTable(
     number: integer('number').notNull(),
     name: text('name').notNull(),
     /** What readers could be shown when it was made: told against the draft to say what waits. */
-    source: jsonb('source').$type<Draft>().notNull(),
+    source: draftJson('source').notNull(),
     manifest: jsonb('manifest').$type<Manifest>().notNull(),
     createdAt: createdAt(),
   },

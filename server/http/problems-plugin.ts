@@ -1,6 +1,7 @@
 import type { FastifyError } from 'fastify';
 import plugin from 'fastify-plugin';
 import type { ProblemReply } from '#contract/problem.ts';
+import { Unreadable } from '#core/stored/stored-json.ts';
 import { Problem } from './problem.ts';
 
 /** A server whose disk is full can do nothing about a request, but it can say so. */
@@ -20,7 +21,7 @@ function diskFull(error: unknown): ProblemReply | null {
 
 /** The one place where errors become replies: a Problem as it is, anything else as a sentence and a log line. */
 export const problems = plugin(async (app) => {
-  app.setErrorHandler((error: FastifyError | Problem, request, reply) => {
+  app.setErrorHandler((error: FastifyError | Problem | Unreadable, request, reply) => {
     const full = diskFull(error);
     if (full) {
       request.log.error(error);
@@ -34,6 +35,14 @@ export const problems = plugin(async (app) => {
       if (error.field) body.field = error.field;
       if (error.details !== undefined) body.details = error.details;
       return reply.status(error.status).send(body);
+    }
+    if (error instanceof Unreadable) {
+      request.log.error(error);
+      return reply.status(500).send({
+        code: 'unreadable',
+        message:
+          'What is kept here cannot be read by this version of Kite Wall. Nothing of it was changed; whoever runs the server finds the reason in its log.',
+      });
     }
     const status = error.statusCode ?? 500;
     if (status === 429) request.log.warn({ req: request, status }, 'refused');

@@ -251,11 +251,11 @@ describe('importing pictures', () => {
     await maker.call(deleteMaterials, { params: { site }, body: { materials: [material] } });
     const gone = await maker.state(site);
     expect(gone.materials.some(({ id }) => id === material)).toBe(false);
-    expect(gone.pages.find(({ id }) => id === page)?.opening.pictures).toEqual([]);
+    expect((await maker.project(site, page))?.opening.pictures).toEqual([]);
     await maker.call(undoEdit, { params: { site } });
     const back = await maker.state(site);
     expect(back.materials.some(({ id }) => id === material)).toBe(true);
-    expect(back.pages.find(({ id }) => id === page)?.opening.pictures).toEqual([material]);
+    expect((await maker.project(site, page))?.opening.pictures).toEqual([material]);
   });
 });
 

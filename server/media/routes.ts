@@ -18,8 +18,9 @@ import { patchSchema } from '#contract/patch.ts';
 import { lookAtPictures, makeContactSheet } from '#contract/pictures.ts';
 import { emptyDocument } from '#core/content/document.ts';
 import { fixesSchema } from '#core/content/fixes.ts';
-import { materialsOn } from '#core/content/materials-on.ts';
-import { noCover } from '#core/content/page.ts';
+import { materialsOn } from '#core/pages/materials-on.ts';
+import { isShown } from '#core/pages/page.ts';
+import { noCover } from '#core/pages/cover.ts';
 import { partialDateSchema } from '#core/content/partial-date.ts';
 import { withoutMaterial } from '#core/parts/without-material.ts';
 import type { Material } from '#core/content/material.ts';
@@ -33,7 +34,8 @@ import type { Database, Transaction } from '../db/connect.ts';
 import { type EditResult, noEdit } from '../db/edit.ts';
 import { joinedChange } from '../db/joined-change.ts';
 import { materialOf } from '../db/rows/material-row.ts';
-import { materials, pages } from '../db/schema.ts';
+import { readPages } from '../db/rows/page-row.ts';
+import { materials } from '../db/schema.ts';
 import { contentsOf, contentText } from '../documents/document-contents.ts';
 import type { BlobStore } from './blob-store.ts';
 import { handle } from '../http/handle.ts';
@@ -235,9 +237,8 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     const label = many === 1 ? 'Delete from Gather' : `Delete ${many} from Gather`;
     const result = await commands.run(scope, { label }, async (running) => {
       const gone = new Set(body.materials);
-      const rows = await running.tx.select().from(pages).where(eq(pages.siteId, scope.site));
-      for (const page of rows) {
-        if (!materialsOn(page).some((id) => gone.has(id))) continue;
+      for (const { row: page } of await readPages(running.tx, scope.site)) {
+        if (!isShown(page) || !materialsOn(page).some((id) => gone.has(id))) continue;
         await running.update('page', page.id, {
           cover: page.cover.picture !== null && gone.has(page.cover.picture) ? noCover : page.cover,
           opening: { ...page.opening, pictures: page.opening.pictures.filter((id) => !gone.has(id)) },

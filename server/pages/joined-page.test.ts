@@ -51,7 +51,7 @@ describe('two tabs on one page', () => {
       });
     const change = (body: { change: object; was: object }) =>
       maker.call(changePage, { params: at, body: { seen: first.revision, label: 'Here', ...body } });
-    const page = async () => (await maker.state(params.site)).pages.find(({ id }) => id === one);
+    const page = () => maker.project(params.site, one);
     const texts = async () => (await page())?.parts.map((part) => (part.kind === 'quote' ? part.text : ''));
     return { save, change, page, texts };
   }
@@ -60,7 +60,7 @@ describe('two tabs on one page', () => {
     const { save, texts } = await stale([before[0] as Part, quote('quote-two', 'Theirs.')]);
     const patch = await save([quote('quote-one', 'Mine.'), before[1] as Part]);
     expect(patch.joined).toBe(true);
-    expect(Object.values(patch.pages)[0]?.parts).toMatchObject([{ text: 'Mine.' }, { text: 'Theirs.' }]);
+    expect(Object.values(patch.pages)[0]).toMatchObject({ parts: [{ text: 'Mine.' }, { text: 'Theirs.' }] });
     await maker.call(undoEdit, { params });
     expect(await texts()).toEqual(['One.', 'Theirs.']);
   });
@@ -98,6 +98,20 @@ describe('two tabs on one page', () => {
     ).rejects.toMatchObject({ status: 409 });
   });
 
+  test('what a page of its kind has not is refused in a sentence, and nothing of the change is kept', async () => {
+    const before = await maker.state(params.site);
+    const home = before.pages.find(({ kind }) => kind === 'home');
+    const at = { ...params, page: home?.id ?? '' };
+    for (const change of [{ facts: { ...noFacts, role: 'Making' } }, { leadsTo: 'https://boats.example/' }])
+      await expect(
+        maker.call(changePage, {
+          params: at,
+          body: { seen: before.revision, label: 'Foreign', change: { title: 'Changed', ...change } },
+        }),
+      ).rejects.toMatchObject({ status: 400, reply: { message: /“Front page” has nothing of the kind/ } });
+    expect((await maker.state(params.site)).pages.find(({ kind }) => kind === 'home')).toEqual(home);
+  });
+
   test('more parts than a page holds are refused in a sentence', async () => {
     const many = Array.from({ length: 150 }, (_, at) => quote(`their-${at}`, 'x'));
     const { save, texts } = await stale([...before, ...many]);
@@ -112,7 +126,7 @@ test('a project from a starter has its parts, empty, with what is asked for in e
     params,
     body: { title: '', materials: [], starter: 'event' },
   });
-  const page = (await maker.state(params.site)).pages.find(({ id }) => id === made.page);
+  const page = await maker.project(params.site, made.page);
   expect(page?.parts.map(({ kind, prompt }) => [kind, prompt])).toEqual(
     starters.event.parts.map(({ kind, prompt }) => [kind, prompt]),
   );

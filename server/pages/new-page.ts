@@ -1,22 +1,15 @@
-import { noFacts } from '#core/content/case-facts.ts';
-import { noCover, type Page } from '#core/content/page.ts';
+import type { PageOf } from '#core/pages/page.ts';
+import { emptyContents } from '#core/pages/page-contents.ts';
+import type { PageKind } from '#core/pages/page-kinds.ts';
 import { newId } from '../db/new-id.ts';
 
 /** A page with nothing on it, as high as the site lets it. */
-export function emptyPage(kind: Page['kind'], rank: string, slug: string): Page {
-  return {
+export function emptyPage<K extends PageKind>(kind: K, rank: string, slug: string, title = ''): PageOf<K> {
+  const base = {
     id: newId(),
-    kind,
-    parent: null,
-    rank,
-    slug,
-    title: '',
-    summary: '',
-    height: 'public',
-    opening: { layout: 'words', pictures: [] },
-    cover: noCover,
-    facts: noFacts,
-    parts: [],
-    archived: false,
+    ...{ parent: null, rank, slug, title, archived: false },
+    height: 'public' as const,
   };
+  // Which content goes with which kind is checked where each is stated.
+  return { ...base, kind, ...emptyContents[kind] } as unknown as PageOf<K>;
 }

@@ -27,8 +27,7 @@ async function twoPages() {
       params: { ...params, page: one.page, part },
       body: { to: two.page, seen: changed.revision, seenThere: changed.revision, ...body },
     });
-  const partsOf = async (page: string) =>
-    (await maker.state(site.id)).pages.find(({ id }) => id === page)?.parts.map(({ id }) => id);
+  const partsOf = async (page: string) => (await maker.project(site.id, page))?.parts.map(({ id }) => id);
   return { maker, params, one: one.page, two: two.page, move, partsOf };
 }
 
@@ -68,7 +67,7 @@ describe('copying a project', () => {
       body: { title: '', materials: [], copyOf: one },
     });
     const { pages } = await maker.state(params.site);
-    const copy = pages.find(({ id }) => id === made.page);
+    const copy = await maker.project(params.site, made.page);
     expect(copy).toMatchObject({ title: 'Copy of One', height: 'private', parts: [{ text: 'It works.' }] });
     expect(copy?.parts[0]?.id).not.toBe('quote-one');
     expect(new Set(pages.map(({ slug }) => slug)).size).toBe(pages.length);

@@ -2,12 +2,12 @@ import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { generateKeyBetween } from 'fractional-indexing';
 import { changePage, createProject, deletePage, movePart } from '#contract/pages.ts';
-import { pageSlug } from '#core/content/page-slug.ts';
-import { copyOfPage } from '#core/content/copy-of-page.ts';
+import { pageSlug } from '#core/pages/page-slug.ts';
+import { copyOfPage } from '#core/pages/copy-of-page.ts';
 import type { Material } from '#core/content/material.ts';
 import { heldIn } from '#core/parts/held-in.ts';
 import { newPart } from '#core/parts/new-part.ts';
-import type { Page } from '#core/content/page.ts';
+import { isShown, type PageOf, type ShownPage, shownOn } from '#core/pages/page.ts';
 import { isEmptyPart } from '#core/parts/is-empty-part.ts';
 import { partsSchema } from '#core/parts/parts.ts';
 import { partsOfStarter } from '#core/parts/starters.ts';
@@ -15,8 +15,8 @@ import { partsFor } from '#core/parts/parts-for.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Commands } from '../commands/commands.ts';
-import type { Database } from '../db/connect.ts';
-import { pageOf } from '../db/rows/page-row.ts';
+import type { Database, Transaction } from '../db/connect.ts';
+import { readPages } from '../db/rows/page-row.ts';
 import { newId } from '../db/new-id.ts';
 import { materials, pages, releases, sites } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
@@ -31,7 +31,7 @@ function projectFrom(
   chosen: readonly Pick<Material, 'id' | 'kind' | 'transcript'>[],
   rank: string,
   slug: string,
-): Page {
+): PageOf<'project'> {
   const opening = chosen.find(({ kind }) => kind === 'picture');
   const page = emptyPage('project', rank, slug);
   const rest = chosen.filter((one) => one !== opening);
@@ -51,6 +51,13 @@ function projectFrom(
   };
 }
 
+/** @throws Problem 404 where the site has no such project */
+async function projectToCopy(tx: Transaction, site: string, id: string): Promise<ShownPage> {
+  const [found] = await readPages(tx, site, [id]);
+  if (!found || !isShown(found.row) || !rulesOfPage(found.row).isWork) throw notFound('The project to copy');
+  return found.row;
+}
+
 export function pageRoutes(
   app: FastifyInstance,
   { db, commands }: { db: Database; commands: Commands },
@@ -60,14 +67,17 @@ export function pageRoutes(
     let id = '';
     const label = body.copyOf ? 'Copy of a project' : `New project ${body.title}`.trim();
     const result = await commands.run(scope, { label }, async (running) => {
-      const rows = await running.tx.select().from(pages).where(eq(pages.siteId, scope.site));
+      const rows = await running.tx
+        .select({ rank: pages.rank, slug: pages.slug })
+        .from(pages)
+        .where(eq(pages.siteId, scope.site));
       const last =
         rows
           .map((row) => row.rank)
           .sort()
           .at(-1) ?? null;
-      const model = rows.find((row) => row.id === body.copyOf);
-      if (body.copyOf && !(model && rulesOfPage(model).isWork)) throw notFound('The project to copy');
+      const model =
+        body.copyOf === undefined ? null : await projectToCopy(running.tx, scope.site, body.copyOf);
       const slug = pageSlug(model?.title || body.title || 'project', new Set(rows.map((row) => row.slug)));
       const rank = generateKeyBetween(last, null);
       const known = new Map(
@@ -82,7 +92,7 @@ export function pageRoutes(
       );
       const chosen = body.materials.flatMap((id) => known.get(id) ?? []);
       const page = model
-        ? copyOfPage(pageOf(model), { rank, slug }, newId)
+        ? copyOfPage(model, { rank, slug }, newId)
         : projectFrom(body.title, chosen, rank, slug);
       if (body.starter)
         page.parts = [
@@ -107,7 +117,7 @@ export function pageRoutes(
     const result = await commands.run(scope, body, async (running) => {
       const joining = await joinedPage(running, params.page, body);
       joined = joining.joined;
-      const change: Partial<Page> = { ...joining.change };
+      const change = { ...joining.change };
       const rows = await running.tx
         .select({ id: pages.id, slug: pages.slug, kind: pages.kind })
         .from(pages)
@@ -143,12 +153,9 @@ export function pageRoutes(
     if (body.to === params.page)
       throw new Problem(400, 'same-page', 'This part stands on that page already.');
     const result = await commands.run(scope, { label: 'Part moved to another page' }, async (running) => {
-      const rows = await running.tx
-        .select({ id: pages.id, parts: pages.parts })
-        .from(pages)
-        .where(and(eq(pages.siteId, scope.site), inArray(pages.id, [params.page, body.to])));
-      const from = rows.find(({ id }) => id === params.page);
-      const to = rows.find(({ id }) => id === body.to);
+      const rows = (await readPages(running.tx, scope.site, [params.page, body.to])).map(({ row }) => row);
+      const shown = (id: string) => rows.filter(isShown).find((page) => page.id === id);
+      const [from, to] = [shown(params.page), shown(body.to)];
       const part = from?.parts.find(({ id }) => id === params.part);
       if (!from || !to || !part) throw notFound('This part');
       const there = partsSchema.safeParse([...to.parts, part]);
@@ -172,17 +179,17 @@ export function pageRoutes(
   handle(app, deletePage, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
     const result = await commands.run(scope, { label: 'Delete page' }, async (running) => {
-      const [row] = await running.tx
-        .select()
-        .from(pages)
-        .where(and(eq(pages.id, params.page), eq(pages.siteId, scope.site)));
-      if (row && rulesOfPage(row).isFront)
+      const [found] = await readPages(running.tx, scope.site, [params.page]);
+      if (found && rulesOfPage(found.row).isFront)
         throw new Problem(409, 'home-stays', 'The front page stays; its words can be changed.');
       await running.remove('page', params.page);
       if (body?.readers === 'now')
         running.close([
           params.page,
-          ...(row?.parts ?? []).flatMap((part) => [part.id, ...heldIn(part).map(({ id }) => id)]),
+          ...(found ? shownOn(found.row).parts : []).flatMap((part) => [
+            part.id,
+            ...heldIn(part).map(({ id }) => id),
+          ]),
         ]);
     });
     return patchAfter(db, scope, result);

@@ -142,7 +142,7 @@ describe('what is blacked out', () => {
         body: { seen: revision, label: 'Change', change: content },
       });
     };
-    const parts = (await maker.state(scope.site)).pages.find(({ id }) => id === page)?.parts ?? [];
+    const parts = (await maker.project(scope.site, page))?.parts ?? [];
     await change({
       parts: parts.map((part) => (part.kind === 'document' ? { ...part, download: true } : part)),
     });

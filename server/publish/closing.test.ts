@@ -9,7 +9,7 @@ import { changeSite } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import type { Height } from '#core/content/height.ts';
 import { newPart } from '#core/parts/new-part.ts';
-import type { Page } from '#core/content/page.ts';
+import type { Page } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { fromParagraphs } from '#core/content/rich-text.ts';
 import type { Site } from '#core/content/site.ts';
@@ -83,8 +83,7 @@ class Live {
   }
 
   async partHeight(page: string, part: string, height: Height) {
-    const { pages } = await maker.state(this.site);
-    const parts = pages.find(({ id }) => id === page)?.parts ?? [];
+    const parts = (await maker.project(this.site, page))?.parts ?? [];
     return this.page(page, { parts: parts.map((one) => (one.id === part ? { ...one, height } : one)) });
   }
 

@@ -1,5 +1,6 @@
 import type { Id } from '#core/content/id.ts';
 import type { Draft } from '#core/content/site.ts';
+import type { Page } from '#core/pages/page.ts';
 import { releasable } from '#core/release/released.ts';
 import { ceilingsSince, raiseToPublished } from '../db/ceilings.ts';
 import type { Progress, PublishDeps } from './made-files.ts';
@@ -17,7 +18,7 @@ const without = (draft: Draft, notYet: ReadonlySet<Id>): Draft =>
     ? draft
     : {
         ...draft,
-        pages: draft.pages.map((page) => (notYet.has(page.id) ? { ...page, height: 'private' } : page)),
+        pages: draft.pages.map((page): Page => (notYet.has(page.id) ? { ...page, height: 'private' } : page)),
       };
 
 /**

@@ -1,11 +1,12 @@
 import { and, count, eq, gt, sum } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import type { Material } from '#core/content/material.ts';
-import { byRank, type Page } from '#core/content/page.ts';
+import { byRank } from '#core/pages/by-rank.ts';
+import type { Page } from '#core/pages/page.ts';
 import type { Draft } from '#core/content/site.ts';
 import type { Executor } from '../db/connect.ts';
 import { materialOf } from '../db/rows/material-row.ts';
-import { pageOf } from '../db/rows/page-row.ts';
+import { readPagesSince } from '../db/rows/page-row.ts';
 import { siteOf } from '../db/rows/site-row.ts';
 import { materials, pages } from '../db/schema.ts';
 import type { SiteRow } from './load-draft.ts';
@@ -57,11 +58,9 @@ export class DraftMemory {
 
   /** Reads what was written after the given revisions. */
   async #read(db: Executor, site: SiteRow, known: Known, pagesSince: number, since: number): Promise<void> {
-    for (const row of await db
-      .select()
-      .from(pages)
-      .where(and(eq(pages.siteId, site.id), gt(pages.revision, pagesSince))))
-      known.pages.set(row.id, { row: pageOf(row), revision: row.revision, at: 0 });
+    const before = (id: string) => known.pages.get(id)?.row;
+    for (const { row, revision } of await readPagesSince(db, site.id, pagesSince, before))
+      known.pages.set(row.id, { row, revision, at: 0 });
     for (const row of await db
       .select()
       .from(materials)

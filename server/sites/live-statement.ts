@@ -8,6 +8,7 @@ import { releasable } from '#core/release/released.ts';
 import { narrowed, siteReach } from '#core/release/narrowed.ts';
 import { ceilingsOf, searchEngines } from '../db/ceilings.ts';
 import type { Executor } from '../db/connect.ts';
+import { shownOn } from '#core/pages/page.ts';
 import { linkKeys, releases } from '../db/schema.ts';
 import type { SiteRow } from './load-draft.ts';
 import { studioMemory } from './studio-memory.ts';
@@ -73,7 +74,7 @@ export async function shownToReaders(db: Executor, site: SiteRow): Promise<Set<s
   const { pages, materials } = releasable(had.now);
   for (const page of pages) {
     shown.add(page.id);
-    for (const part of page.parts) shown.add(part.id);
+    for (const part of shownOn(page).parts) shown.add(part.id);
   }
   for (const { id } of materials) shown.add(id);
   return shown;

@@ -1,11 +1,11 @@
 import { and, eq } from 'drizzle-orm';
 import type { Draft } from '#core/content/site.ts';
-import { byRank } from '#core/content/page.ts';
+import { byRank } from '#core/pages/by-rank.ts';
 import type { Database, Executor } from '../db/connect.ts';
 import { materialOf } from '../db/rows/material-row.ts';
-import { pageOf } from '../db/rows/page-row.ts';
+import { readPages } from '../db/rows/page-row.ts';
 import { siteOf } from '../db/rows/site-row.ts';
-import { materials, pages, sites } from '../db/schema.ts';
+import { materials, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 
 export type SiteRow = typeof sites.$inferSelect;
@@ -22,7 +22,7 @@ export async function ownSite(db: Executor, account: string, site: string): Prom
 
 /** Everything of one site as it is now. */
 export async function loadDraft(db: Executor, site: SiteRow): Promise<Draft> {
-  const pageRows = await db.select().from(pages).where(eq(pages.siteId, site.id));
+  const ofSite = await readPages(db, site.id);
   const materialRows = await db
     .select()
     .from(materials)
@@ -30,7 +30,7 @@ export async function loadDraft(db: Executor, site: SiteRow): Promise<Draft> {
     .orderBy(materials.createdAt, materials.id);
   return {
     site: siteOf(site),
-    pages: pageRows.map(pageOf).sort(byRank),
+    pages: ofSite.map(({ row }) => row).sort(byRank),
     materials: materialRows.map(materialOf),
   };
 }

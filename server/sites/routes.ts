@@ -34,7 +34,7 @@ export async function makeSite(db: Database, account: string, title: string): Pr
     theme: 'broadsheet',
     evidenceWanted: 3,
   };
-  const home = { ...emptyPage('home', 'a0', 'home'), title };
+  const home = emptyPage('home', 'a0', 'home', title);
   const scope = { site: site.id, account };
   await db.transaction(async (tx) => {
     await tx.insert(sites).values({ ...site, accountId: account, revision: 0, ceilingsKnown: true });

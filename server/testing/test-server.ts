@@ -7,6 +7,7 @@ import type { z } from 'zod';
 import type { Route } from '#contract/route.ts';
 import { createAccount } from '#contract/account.ts';
 import { importReplySchema, type ImportReply } from '#contract/materials.ts';
+import type { PageOf } from '#core/pages/page.ts';
 import { type SiteState } from '#contract/site-state.ts';
 import { createSite, getSite } from '#contract/sites.ts';
 import { getPublishJob, startPublish, type PublishJob } from '#contract/publishing.ts';
@@ -152,6 +153,12 @@ export class TestMaker {
   async site(title = 'Wren makes'): Promise<SiteState> {
     const { id } = await this.call(createSite, { body: { title } });
     return this.state(id);
+  }
+
+  /** One project as it is now; undefined where there is none of that id. */
+  async project(site: string, page: string): Promise<PageOf<'project'> | undefined> {
+    const { pages } = await this.state(site);
+    return pages.filter((one) => one.kind === 'project').find(({ id }) => id === page);
   }
 
   state(site: string): Promise<SiteState> {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { noFacts } from '#core/content/case-facts.ts';
-import { noCover } from '#core/content/page.ts';
+import { noCover } from '#core/pages/cover.ts';
 import { asScriptText, creativeWork } from './creative-work.ts';
 import type { PageInput } from './page-input.ts';
 

@@ -3,7 +3,7 @@ import { changePage } from '#contract/pages.ts';
 import { type Patch } from '#contract/patch.ts';
 import { changeSite } from '#contract/sites.ts';
 import type { Material } from '#core/content/material.ts';
-import type { Page } from '#core/content/page.ts';
+import type { Page } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { partsChange } from '#core/parts/parts-change.ts';
 import type { Site } from '#core/content/site.ts';

@@ -16,7 +16,7 @@ import { type Live } from '#contract/site-state.ts';
 import { getSite } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import type { Material } from '#core/content/material.ts';
-import type { Page } from '#core/content/page.ts';
+import type { Page } from '#core/pages/page.ts';
 import type { Site } from '#core/content/site.ts';
 import { SignInAgain } from '../account/sign-in-again.tsx';
 import { fetched } from '../ui/fetched.tsx';

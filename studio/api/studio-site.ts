@@ -1,6 +1,6 @@
 import type { Patch } from '#contract/patch.ts';
 import type { SiteState } from '#contract/site-state.ts';
-import { byRank } from '#core/content/page.ts';
+import { byRank } from '#core/pages/by-rank.ts';
 
 /** The studio's copy of a site, with the revision at which each row was last received. */
 export interface StudioSite extends SiteState {

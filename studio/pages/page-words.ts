@@ -35,6 +35,7 @@ const words: Record<PageKind, PageWords> = {
   about: page,
   resume: page,
   plain: page,
+  group: page,
   heading: page,
   link: page,
 };

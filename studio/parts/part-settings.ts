@@ -1,5 +1,5 @@
 import type { ComponentType, ReactNode } from 'react';
-import type { Page } from '#core/content/page.ts';
+import type { ShownPage } from '#core/pages/page.ts';
 import type { Part, PartKind, PartOf } from '#core/parts/parts.ts';
 import type { Block } from '#core/content/rich-text.ts';
 import type { Point } from '../ui/drop-files.tsx';
@@ -7,7 +7,7 @@ import type { Fetched } from '../ui/fetched.tsx';
 
 export interface PartPanelProps<K extends PartKind = PartKind> {
   part: PartOf<K>;
-  page: Page;
+  page: ShownPage;
   onChange: (part: Part) => void;
   /** Puts parts in the place of this one. */
   onReplace: (parts: Part[]) => void;

@@ -1,8 +1,9 @@
 import { noFacts } from '#core/content/case-facts.ts';
-import { noCover, type Page } from '#core/content/page.ts';
+import { noCover } from '#core/pages/cover.ts';
+import type { PageOf } from '#core/pages/page.ts';
 
 /** A project without anything on it but what the test says. */
-export const samplePage = (more: Partial<Page> = {}): Page => ({
+export const samplePage = (more: Partial<PageOf<'project'>> = {}): PageOf<'project'> => ({
   id: 'page-0001',
   kind: 'project',
   parent: null,

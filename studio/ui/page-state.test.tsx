@@ -2,7 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { render, screen } from '@testing-library/react';
 import type { Live, SiteState } from '#contract/site-state.ts';
-import type { Page } from '#core/content/page.ts';
+import type { Page, PageOf } from '#core/pages/page.ts';
 import { emptySite, openSite } from '../testing/open-site.tsx';
 import { samplePage } from '../testing/sample-page.ts';
 import { DifferenceList } from './difference-list.tsx';
@@ -21,7 +21,7 @@ const waiting: Live['waiting'][number] = {
 };
 const siteWith = (
   live: Partial<Live>,
-  ofPage: Partial<Page> = {},
+  ofPage: Partial<PageOf<'project'>> = {},
   height: Page['height'] = 'public',
 ): SiteState => ({
   ...emptySite,

@@ -1,6 +1,6 @@
 import { Pencil } from 'lucide-react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import type { Page } from '#core/content/page.ts';
+import type { Page } from '#core/pages/page.ts';
 import { useSite } from '../api/site-context.tsx';
 
 /** Where a page stands between draft and readers, as a word and a sign. */

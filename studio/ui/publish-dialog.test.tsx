@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { PublishJob } from '#contract/publishing.ts';
 import type { Live, SiteState } from '#contract/site-state.ts';
-import type { Page } from '#core/content/page.ts';
+import type { Page } from '#core/pages/page.ts';
 import { type Asked, emptySite, openSite, patchOf } from '../testing/open-site.tsx';
 import { samplePage } from '../testing/sample-page.ts';
 import { PublishDialog } from './publish-dialog.tsx';

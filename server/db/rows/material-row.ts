@@ -1,20 +1,35 @@
 import { and, eq } from 'drizzle-orm';
 import type { Material } from '#core/content/material.ts';
+import { fromStored, stored } from '#core/stored/stored-json.ts';
+import { storedMaterial } from '#core/stored/stored-kinds.ts';
 import { materials } from '../schema.ts';
 import type { RowKind } from './row-kind.ts';
 
+/**
+ * A material from its row, whatever version wrote it.
+ *
+ * @throws Unreadable see `fromStored`
+ */
 export const materialOf = ({
   accountId: _account,
   revision: _revision,
   createdAt: _created,
-  ...material
-}: typeof materials.$inferSelect): Material =>
-  // Kind and facts are two columns; they are only ever written together, from one Material.
-  material as Material;
+  version: v,
+  ...columns
+}: typeof materials.$inferSelect): Material => fromStored(storedMaterial, { ...columns, v });
+
+const columnsOf = (material: Material) => {
+  const { v: version, ...columns } = stored(storedMaterial, material);
+  return { ...columns, version };
+};
 
 /** A material of the maker's stock, whichever of their sites is open. */
 export const materialRow: RowKind<Material> = {
   ownRevision: true,
+  stored: {
+    write: (material) => stored(storedMaterial, material),
+    read: (kept) => fromStored(storedMaterial, kept),
+  },
   read: async (tx, scope, id) => {
     const [row] = await tx
       .select()
@@ -24,12 +39,12 @@ export const materialRow: RowKind<Material> = {
     return row ? { row: materialOf(row), revision: row.revision } : null;
   },
   insert: async (tx, scope, material, revision) => {
-    await tx.insert(materials).values({ ...material, accountId: scope.account, revision });
+    await tx.insert(materials).values({ ...columnsOf(material), accountId: scope.account, revision });
   },
   update: async (tx, _scope, _before, after, revision) => {
     await tx
       .update(materials)
-      .set({ ...after, revision })
+      .set({ ...columnsOf(after), revision })
       .where(eq(materials.id, after.id));
   },
   remove: async (tx, id) => {

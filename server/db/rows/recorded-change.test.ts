@@ -1,33 +1,38 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '#core/access/arbitrary-draft.ts';
-import type { Page } from '#core/content/page.ts';
+import type { Page, PageOf } from '#core/pages/page.ts';
 import { fromParagraphs } from '#core/content/rich-text.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { applied, changesNothing, inverse, joined, readRecorded, recorded } from './recorded-change.ts';
 import type { RowChange } from './rows.ts';
 
+type Project = PageOf<'project'>;
 const pages = draftArbitrary.map((draft) => draft.pages).filter((list) => list.length > 0);
 /** A page as it was and as it is: fields and parts taken from two others, in any mixture and order. */
-const around = fc.tuple(pages, fc.infiniteStream(fc.nat())).map(([list, numbers]): [Page, Page, Page] => {
-  const pick = () => list[numbers.next().value % list.length] as Page;
-  const one = pick();
-  const parts = list.flatMap((page) => page.parts);
-  const mixed = (): Page => ({
-    ...one,
-    title: pick().title,
-    height: pick().height,
-    facts: pick().facts,
-    parts: [
-      ...new Map(parts.map((part): [string, Part] => [part.id, { ...part, height: pick().height }])).values(),
-    ]
-      .filter(() => numbers.next().value % 3 > 0)
-      .map((part) => ({ part, key: numbers.next().value }))
-      .sort((a, b) => a.key - b.key)
-      .map(({ part }) => part),
+const around = fc
+  .tuple(pages, fc.infiniteStream(fc.nat()))
+  .map(([list, numbers]): [Project, Project, Project] => {
+    const pick = () => list[numbers.next().value % list.length] as Project;
+    const one = pick();
+    const parts = list.flatMap((page) => page.parts);
+    const mixed = (): Project => ({
+      ...one,
+      title: pick().title,
+      height: pick().height,
+      facts: pick().facts,
+      parts: [
+        ...new Map(
+          parts.map((part): [string, Part] => [part.id, { ...part, height: pick().height }]),
+        ).values(),
+      ]
+        .filter(() => numbers.next().value % 3 > 0)
+        .map((part) => ({ part, key: numbers.next().value }))
+        .sort((a, b) => a.key - b.key)
+        .map(({ part }) => part),
+    });
+    return [mixed(), mixed(), mixed()];
   });
-  return [mixed(), mixed(), mixed()];
-});
 const change = (before: Page | null, after: Page | null): RowChange => ({
   table: 'page',
   id: before?.id ?? after?.id ?? '',
@@ -60,14 +65,14 @@ describe('recorded changes', () => {
     );
   });
 
-  const [page] = fc.sample(pages, { seed: 7, numRuns: 1 })[0] as [Page];
+  const [page] = fc.sample(pages, { seed: 7, numRuns: 1 })[0] as [Project];
   const words = (n: number, text: string): Part => ({
     id: `words-${n}`,
     kind: 'words',
     height: 'public',
     text: fromParagraphs(text),
   });
-  const forty: Page = {
+  const forty: Project = {
     ...page,
     title: 'Was',
     parts: Array.from({ length: 40 }, (_, n) => words(n, 'word '.repeat(300))),
@@ -82,7 +87,7 @@ describe('recorded changes', () => {
 
   test('what was done to the rest of the row since stays; what was done to the same stands in the way', () => {
     const titled = recorded(change(forty, { ...forty, title: 'Is' }));
-    const since: Page = { ...forty, title: 'Is', summary: 'Written elsewhere', parts: [] };
+    const since: Project = { ...forty, title: 'Is', summary: 'Written elsewhere', parts: [] };
     expect(applied(inverse(titled), since)?.after).toEqual({ ...since, title: 'Was' });
     expect(applied(inverse(titled), { ...since, title: 'Later' })).toBeNull();
     expect(applied(inverse(titled), null)).toBeNull();
@@ -109,9 +114,10 @@ describe('recorded changes', () => {
       after: { ...earlier, tint: 1, title: 'Is' },
     };
     const read = readRecorded(kept(old));
-    const now: Page = { ...forty, title: 'Is', summary: 'A column that came later' };
+    const now: Project = { ...forty, title: 'Is', summary: 'A column that came later' };
     expect(read && applied(inverse(read), now)?.after).toEqual({ ...now, title: 'Was' });
     const gone = readRecorded(kept({ ...old, before: null }));
+    expect(gone).not.toBeNull();
     expect(gone && applied(inverse(gone), now)?.after).toBeNull();
   });
 

@@ -1,5 +1,6 @@
 import equal from 'fast-deep-equal';
-import type { FieldDelta } from './field-delta.ts';
+import { Unreadable } from '#core/stored/stored-json.ts';
+import type { RowKind } from './row-kind.ts';
 import { rowKind, rowKinds, type RowChange, type Rows, type Table } from './rows.ts';
 
 type Fields = Record<string, unknown>;
@@ -19,12 +20,16 @@ export interface RecordedChange {
   deltas?: Fields;
 }
 
-const deltasOf = (table: Table) => (rowKind(table).deltas ?? {}) as Record<string, FieldDelta<unknown>>;
+const deltasOf = (table: Table) => rowKind(table).deltas ?? {};
+
+/** A whole row as it is kept. */
+const whole = (table: Table, row: object | null): Fields | null =>
+  row && { ...(rowKind(table) as RowKind<{ id: string }>).stored.write(row as { id: string }) };
 
 /** What to keep of a change. */
 export function recorded({ table, id, before, after }: RowChange): RecordedChange {
   if (before === null || after === null)
-    return { v: 2, table, id, before: before as Fields | null, after: after as Fields | null };
+    return { v: 2, table, id, before: whole(table, before), after: whole(table, after) };
   const [was, is]: [Fields, Fields] = [{ ...before }, { ...after }];
   const known = deltasOf(table);
   const change: RecordedChange = { v: 2, table, id, before: {}, after: {} };
@@ -48,8 +53,23 @@ export function recorded({ table, id, before, after }: RowChange): RecordedChang
 export function readRecorded(kept: unknown): RecordedChange | null {
   const change = kept as RecordedChange & { v?: unknown };
   if (!Object.hasOwn(rowKinds, change.table)) return null;
-  if (change.v === 2) return change;
-  return change.v === undefined ? recorded(change as unknown as RowChange) : null;
+  if (change.v !== 2 && change.v !== undefined) return null;
+  const isWhole = change.before === null || change.after === null;
+  const read: RecordedChange =
+    change.v === 2 || isWhole ? { ...change, v: 2 } : recorded(change as unknown as RowChange);
+  return isReadable(read) ? read : null;
+}
+
+/** Whether a row that it keeps whole can be read; what a newer version kept is not guessed at. */
+function isReadable({ table, before, after }: RecordedChange): boolean {
+  const kept = before === null ? after : after === null ? before : null;
+  try {
+    if (kept) rowKind(table).stored.read(kept);
+    return true;
+  } catch (error) {
+    if (error instanceof Unreadable) return false;
+    throw error;
+  }
 }
 
 /** Whether anything is left that it would change. */
@@ -74,6 +94,9 @@ export function inverse(change: RecordedChange): RecordedChange {
   };
 }
 
+const pick = (row: object, names: readonly string[]): Fields =>
+  Object.fromEntries(Object.entries(row).filter(([name]) => names.includes(name)));
+
 /**
  * What a recorded change makes of a row as it is now.
  *
@@ -88,8 +111,11 @@ export function applied<T extends Table>(change: RecordedChange, now: Rows[T] | 
   const agrees = (fields: Fields) =>
     Object.entries(there(fields)).every(([name, value]) => equal(is?.[name], value));
   const made = (next: Fields | null) => ({ table, id, before: now, after: next }) as unknown as RowChange;
-  if (before === null) return is === null ? made(after) : null;
-  if (is === null || !agrees(before)) return null;
+  const { stored } = rowKind(table) as RowKind<{ id: string }>;
+  if (before === null) return is === null ? made(after && { ...stored.read(after) }) : null;
+  // Of a row kept whole, fields that came later say nothing: they are not in what was kept.
+  const was = after === null ? pick(stored.read(before), Object.keys(before)) : before;
+  if (is === null || !agrees(was)) return null;
   if (after === null) return made(null);
   const next: Fields = { ...is, ...there(after) };
   for (const [name, delta] of Object.entries(deltas ?? {})) {

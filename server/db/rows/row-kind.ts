@@ -17,7 +17,9 @@ export interface RowKind<R extends { id: string }> {
   /** Whether its revision is of this row alone; a site's counts every edit of the site. */
   ownRevision: boolean;
   /** Fields that are recorded for undo by what changed in them; the others whole, before and after. */
-  deltas?: { [F in keyof R]?: FieldDelta<R[F]> };
+  deltas?: Readonly<Record<string, FieldDelta<unknown>>>;
+  /** As the whole row is kept in the record of edits, and read again whatever version kept it. */
+  stored: { write(row: R): object; read(kept: unknown): R };
   /** The row, kept from changing until the transaction ends; null where this maker has none of that id. */
   read(tx: Transaction, scope: Scope, id: string): Promise<Versioned<R> | null>;
   insert(tx: Transaction, scope: Scope, row: R, revision: number): Promise<void>;

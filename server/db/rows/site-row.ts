@@ -1,6 +1,8 @@
 import { and, eq } from 'drizzle-orm';
 import type { Site } from '#core/content/site.ts';
 import { formerAddresses, sites } from '../schema.ts';
+import { fromStored, stored } from '#core/stored/stored-json.ts';
+import { storedSite } from '#core/stored/stored-kinds.ts';
 import type { RowKind } from './row-kind.ts';
 
 export const siteOf = (row: typeof sites.$inferSelect): Site => ({
@@ -16,6 +18,7 @@ export const siteOf = (row: typeof sites.$inferSelect): Site => ({
 /** The site itself. Its row comes with the account and goes with it, and is held by every edit from the start. */
 export const siteRow: RowKind<Site> = {
   ownRevision: false,
+  stored: { write: (site) => stored(storedSite, site), read: (kept) => fromStored(storedSite, kept) },
   read: async (tx, scope, id) => {
     const [row] = await tx
       .select()

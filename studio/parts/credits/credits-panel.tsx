@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { materialsOn } from '#core/content/materials-on.ts';
+import { materialsOn } from '#core/pages/materials-on.ts';
 import { missingProvenance } from '#core/content/provenance.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';

@@ -4,7 +4,7 @@ import { oneLine } from '#core/words/one-line.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { type CaseFacts, ownLicences } from '#core/content/case-facts.ts';
 import { type Licence, licenceName } from '#core/content/licence.ts';
-import type { Page } from '#core/content/page.ts';
+import { factsOf, type ShownPage } from '#core/pages/page.ts';
 import { suggestedMonths } from '#core/content/suggested-months.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { pageWords } from '../../pages/page-words.ts';
@@ -31,7 +31,7 @@ export function CaseFactsColumn({
   folded,
   onFold,
 }: {
-  page: Page;
+  page: ShownPage;
   folded: boolean;
   onFold: (folded: boolean) => void;
 }) {
@@ -40,7 +40,7 @@ export function CaseFactsColumn({
   const { isWork } = rulesOfPage(page);
   const { facts: heading, hint } = pageWords(page);
   const link = state.live.pageLinkPaths[page.id];
-  const { facts } = page;
+  const facts = factsOf(page);
   const suggested = useMemo(
     () => suggestedMonths(page, new Map(state.materials.map((one) => [one.id, one]))),
     [page, state.materials],

@@ -1,7 +1,7 @@
 import { ArrowLeft, BookOpen, Monitor, Smartphone, Tablet } from 'lucide-react';
 import { Link } from 'react-router';
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import type { Page } from '#core/content/page.ts';
+import type { ShownPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { HeightChip } from '../../ui/height-control.tsx';
@@ -16,7 +16,7 @@ export const pageWidths = [
 export type PageWidth = (typeof pageWidths)[number]['name'];
 
 /** Address at which a page is seen as visitors would get it, by the way most of them come. */
-export const seenAt = (site: string, page: Pick<Page, 'id'>): string =>
+export const seenAt = (site: string, page: Pick<ShownPage, 'id'>): string =>
   `/studio/see/${site}/visitors/${page.id}`;
 
 /** Above a page being composed: which one it is, where it stands, and how wide it is shown. */
@@ -25,7 +25,7 @@ export function ComposeBar({
   width,
   onWidth,
 }: {
-  page: Page;
+  page: ShownPage;
   width: PageWidth;
   onWidth: (width: PageWidth) => void;
 }) {

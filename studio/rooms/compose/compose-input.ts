@@ -6,8 +6,8 @@ import { seenPart } from '#core/parts/seen-part.ts';
 import { draftPaths } from '#contract/material-paths.ts';
 import type { DocumentContent } from '#core/content/document.ts';
 import { creditsOf } from '#core/content/credits-of.ts';
-import { materialsOn } from '#core/content/materials-on.ts';
-import type { Page } from '#core/content/page.ts';
+import { materialsOn } from '#core/pages/materials-on.ts';
+import type { ShownPage } from '#core/pages/page.ts';
 import type { Draft } from '#core/content/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
 import { type PageInput, pageInputs } from '#site/render/page-input.ts';
@@ -20,7 +20,7 @@ import { type PageInput, pageInputs } from '#site/render/page-input.ts';
  */
 export function composeInput(
   draft: Draft,
-  page: Page,
+  page: ShownPage,
   contents: ReadonlyMap<string, DocumentContent>,
 ): { input: PageInput; bare: Id[] } | null {
   const view = seenBy(draft, { kind: 'maker' });

@@ -1,5 +1,5 @@
 import { BookOpen, Images, ListTree } from 'lucide-react';
-import type { Page } from '#core/content/page.ts';
+import type { ShownPage } from '#core/pages/page.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { seenAt } from './compose-bar.tsx';
@@ -13,7 +13,7 @@ export function ComposeSheets({
   sheet,
   onSheet,
 }: {
-  page: Page;
+  page: ShownPage;
   /** How many materials are not used yet. */
   loose: number;
   sheet: Sheet;

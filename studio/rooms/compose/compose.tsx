@@ -6,7 +6,8 @@ import { movePart } from '#contract/pages.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { movedPart, placeAfter, standingBeside } from '#core/parts/beside.ts';
-import type { Opening, Page } from '#core/content/page.ts';
+import type { Opening } from '#core/pages/opening.ts';
+import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
@@ -52,7 +53,7 @@ import { notice, problemNotice } from '../../ui/notice.ts';
 export function Compose() {
   const { page: id } = useParams();
   const { state } = useSite();
-  const page = state.pages.find((one) => one.id === id);
+  const page = state.pages.filter(isShown).find((one) => one.id === id);
   if (!page)
     return (
       <div className="grid gap-3 p-6">
@@ -68,7 +69,7 @@ export function Compose() {
   return <ComposePage key={page.id} page={page} />;
 }
 
-function ComposePage({ page }: { page: Page }) {
+function ComposePage({ page }: { page: ShownPage }) {
   const { state, changePage, changeMaterial, now, run, seen } = useSite();
   const { add } = useUploads();
   const { link } = useTypedIn();
@@ -164,7 +165,10 @@ function ComposePage({ page }: { page: Page }) {
   };
   const placeAfterPart = (id: string | null, made: readonly Part[]) => {
     if (made.length === 0) return;
-    const list = now().pages.find((one) => one.id === page.id)?.parts ?? [];
+    const list =
+      now()
+        .pages.filter(isShown)
+        .find((one) => one.id === page.id)?.parts ?? [];
     const there = list.findIndex((one) => one.id === id);
     selectAndShow(parts.insertParts(made, there < 0 ? list.length : placeAfter(list, there)));
   };

@@ -1,6 +1,6 @@
 import { memo, type ReactNode } from 'react';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
-import type { Page } from '#core/content/page.ts';
+import type { Page, ShownPage } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
 import type { Point } from '../../ui/drop-files.tsx';
 import type { PartInPlaceProps } from '../../parts/part-settings.ts';
@@ -32,7 +32,7 @@ export interface ComposedPartProps {
   shown: ReactNode;
   /** Set while the part is selected; what is worked out for it then is not worked out for the others. */
   selected: {
-    page: Page;
+    page: ShownPage;
     /** Where the click was that selected it. */
     clickedAt: Point | null;
     /** Pages it can be moved to. */

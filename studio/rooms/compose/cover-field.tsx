@@ -2,15 +2,16 @@ import { Crosshair, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { isPicture } from '#core/content/material.ts';
-import { materialsOn } from '#core/content/materials-on.ts';
-import { noCover, type Cover, type Page } from '#core/content/page.ts';
+import { materialsOn } from '#core/pages/materials-on.ts';
+import { noCover, type Cover } from '#core/pages/cover.ts';
+import type { ShownPage } from '#core/pages/page.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { FocusFields, FocusStage, middle } from '../../materials/fixes/focus-point.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 
 /** The picture that stands for a page on the wall and where a link to it is shown, and the point of it that is kept. */
-export function CoverField({ page }: { page: Page }) {
+export function CoverField({ page }: { page: ShownPage }) {
   const { state, changePage } = useSite();
   const [aiming, setAiming] = useState(false);
   const own = page.cover.picture;

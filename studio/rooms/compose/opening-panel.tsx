@@ -1,6 +1,6 @@
 import { ImagePlus } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { Opening } from '#core/content/page.ts';
+import type { Opening } from '#core/pages/opening.ts';
 import { PictureList } from '../../materials/picture-list.tsx';
 import { useDropPlace } from './use-drop-place.ts';
 

@@ -3,7 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
 import type { Height } from '#core/content/height.ts';
-import type { Page } from '#core/content/page.ts';
+import type { Page } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { takesMore } from '#core/parts/with-materials.ts';
 import { pageName } from '#core/pages/page-kinds.ts';

@@ -4,7 +4,7 @@ import { GripVertical, Plus } from 'lucide-react';
 import { memo } from 'react';
 import { movedPart, standingBeside } from '#core/parts/beside.ts';
 import type { Material } from '#core/content/material.ts';
-import type { Page } from '#core/content/page.ts';
+import type { ShownPage } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Bow } from '../../ui/bow.tsx';
@@ -53,7 +53,7 @@ function Sign({ state }: { state: PartState }) {
 type BowActions = Pick<ComposeActions, 'show' | 'moveBy'> & { remove: (part: string) => void };
 
 interface TailProps {
-  page: Page;
+  page: ShownPage;
   materials: readonly Material[];
   selected: string | null;
   actions: BowActions;

@@ -4,7 +4,7 @@ import { placeAfter } from '#core/parts/beside.ts';
 import { copyOfPart } from '#core/parts/copy-of-part.ts';
 import { heldIn } from '#core/parts/held-in.ts';
 import { newPart } from '#core/parts/new-part.ts';
-import type { Page } from '#core/content/page.ts';
+import { isShown, type PageBase } from '#core/pages/page.ts';
 import type { Part, PartKind } from '#core/parts/parts.ts';
 import { partsFor } from '#core/parts/parts-for.ts';
 import { call } from '../../api/call.ts';
@@ -19,9 +19,12 @@ const newId = () => crypto.randomUUID().slice(0, 13);
  * What can be done to the parts of a page; every one of them can be undone. Each step starts from the page as it is at
  * that moment, so that what was typed while something was being fetched stays.
  */
-export function useParts({ id: pageId }: Pick<Page, 'id'>) {
+export function useParts({ id: pageId }: Pick<PageBase, 'id'>) {
   const { changePage, now, run } = useSite();
-  const page = () => now().pages.find(({ id }) => id === pageId);
+  const page = () =>
+    now()
+      .pages.filter(isShown)
+      .find(({ id }) => id === pageId);
   const partsNow = (): readonly Part[] => page()?.parts ?? [];
   const set = (parts: Part[], label: string, step: string) =>
     changePage(pageId, { parts }, `${label} in ${page()?.title || 'a page'}`, `${pageId} ${step}`);

@@ -1,5 +1,6 @@
 import { placeAfter } from '#core/parts/beside.ts';
-import type { Opening, Page } from '#core/content/page.ts';
+import type { Opening } from '#core/pages/opening.ts';
+import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { withMaterials } from '#core/parts/with-materials.ts';
 import { useSite } from '../../api/site-context.tsx';
 import type { PartSteps } from './use-parts.ts';
@@ -11,7 +12,7 @@ import type { PartSteps } from './use-parts.ts';
 export type Where = { kind: 'opening' } | { kind: 'part'; id: string } | { kind: 'after'; id: string | null };
 
 interface Placing {
-  page: Page;
+  page: ShownPage;
   parts: PartSteps;
   /** The selected part, "opening", or nothing. */
   selected: string | null;
@@ -23,7 +24,10 @@ interface Placing {
 /** Puts materials where they were meant to go: into the opening, a gallery, an empty part, or as parts of their own. */
 export function usePlacing({ page: { id: pageId }, parts, selected, setOpening, show }: Placing) {
   const { now } = useSite();
-  const pageNow = () => now().pages.find(({ id }) => id === pageId);
+  const pageNow = () =>
+    now()
+      .pages.filter(isShown)
+      .find(({ id }) => id === pageId);
   const partsNow = () => pageNow()?.parts ?? [];
 
   const intoOpening = (pictures: readonly string[]) => {

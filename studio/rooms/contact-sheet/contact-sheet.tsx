@@ -5,7 +5,8 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { makeContactSheet } from '#contract/pictures.ts';
 import { homes } from '#core/content/group-materials.ts';
 import type { Material } from '#core/content/material.ts';
-import { byRank, type Page } from '#core/content/page.ts';
+import { byRank } from '#core/pages/by-rank.ts';
+import { isShown, type ShownPage } from '#core/pages/page.ts';
 import type { PartOf } from '#core/parts/parts.ts';
 import { usedMaterials } from '#core/content/where-used.ts';
 import { frames } from '#core/gallery/row-shares.ts';
@@ -27,7 +28,7 @@ const usualSize = 6;
 export function ContactSheet() {
   const { page: pageId, part: partId } = useParams();
   const { state } = useSite();
-  const page = state.pages.find(({ id }) => id === pageId);
+  const page = state.pages.filter(isShown).find(({ id }) => id === pageId);
   const part = page?.parts.find(({ id }) => id === partId);
   if (!page || part?.kind !== 'gallery')
     return (
@@ -44,7 +45,7 @@ export function ContactSheet() {
   return <Sheet key={part.id} page={page} part={part} />;
 }
 
-function Sheet({ page, part }: { page: Page; part: PartOf<'gallery'> }) {
+function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
   const { state, changePage } = useSite();
   const navigate = useNavigate();
   const [withLoose, setWithLoose] = useState(false);

@@ -1,4 +1,5 @@
-import { byRank, type Page } from '#core/content/page.ts';
+import { byRank } from '#core/pages/by-rank.ts';
+import type { Page } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 
 interface ProjectFieldProps {

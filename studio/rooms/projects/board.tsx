@@ -1,7 +1,7 @@
 import { rectSortingStrategy } from '@dnd-kit/sortable';
 import { type CSSProperties, type ReactNode, useCallback, useState } from 'react';
 import { groupProjects, type ProjectGrouping } from '#core/content/group-projects.ts';
-import type { Page } from '#core/content/page.ts';
+import type { WorkPage } from '#core/pages/page.ts';
 import { rankAt } from '#core/content/rank-at.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Sortable } from '../../ui/sortable.tsx';
@@ -44,7 +44,7 @@ function useColumns(): [number, (grid: HTMLElement | null) => (() => void) | und
 
 interface BoardProps {
   /** In the order they hang. */
-  projects: readonly Page[];
+  projects: readonly WorkPage[];
   by: ProjectGrouping;
   /** After the last one; gets the cord when it begins a row. */
   end: (cord: ReactNode) => ReactNode;

@@ -7,8 +7,8 @@ import { Link, useNavigate } from 'react-router';
 import { createProject, deletePage } from '#contract/pages.ts';
 import { pageNeeds } from '#core/check/page-needs.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import { materialsOn } from '#core/content/materials-on.ts';
-import type { Page } from '#core/content/page.ts';
+import { materialsOn } from '#core/pages/materials-on.ts';
+import type { WorkPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
@@ -21,7 +21,7 @@ import { PageState } from '../../ui/page-state.tsx';
 import { notice } from '../../ui/notice.ts';
 
 interface HangingProps {
-  page: Page;
+  page: WorkPage;
   /** Moves it among the others by so many places; null where it stands at the end, or they stand in groups. */
   onEarlier: (() => void) | null;
   onLater: (() => void) | null;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { Height } from '#core/content/height.ts';
-import type { Page } from '#core/content/page.ts';
+import type { PageChange, WorkPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { AskDialog } from '../../ui/ask-dialog.tsx';
@@ -9,18 +9,18 @@ import { heightNames } from '../../ui/height-names.ts';
 import { plural } from './need-words.ts';
 
 /** Projects that were put away, each with the way back. */
-export function PutAway({ projects }: { projects: readonly Page[] }) {
+export function PutAway({ projects }: { projects: readonly WorkPage[] }) {
   const { state, changePage } = useSite();
-  const [asked, setAsked] = useState<{ page: Page; height: Height } | null>(null);
+  const [asked, setAsked] = useState<{ page: WorkPage; height: Height } | null>(null);
   if (projects.length === 0) return null;
-  const hang = (page: Page, change: Partial<Page> = {}) =>
+  const hang = (page: WorkPage, change: PageChange = {}) =>
     changePage(
       page.id,
       { archived: false, ...change },
       `${page.title || 'Project'} hung up again`,
       `${page.id} archived`,
     );
-  const ask = (page: Page) => {
+  const ask = (page: WorkPage) => {
     const pages = state.pages.map((one) => (one.id === page.id ? { ...one, archived: false } : one));
     const { height } = effectiveHeight({ ...state, pages }, { page: page.id });
     // Only a site that readers know can open it again.

@@ -5,6 +5,7 @@ import { kindNames } from '../kind-names.ts';
 import { materialName } from '../material-picture.tsx';
 import { rooms } from '../rooms.ts';
 import type { Action } from './actions-context.tsx';
+import { shownOn } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 
 interface FinderProps {
@@ -57,7 +58,7 @@ export function Finder({ actions, onClose }: FinderProps) {
             <Command.Item
               key={page.id}
               value={page.id}
-              keywords={[pageName(page), page.summary]}
+              keywords={[pageName(page), shownOn(page).summary]}
               onSelect={() => go(`projects/${page.id}`)}
             >
               {pageName(page)}

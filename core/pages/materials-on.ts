@@ -1,5 +1,5 @@
-import type { Id } from './id.ts';
-import type { Page } from './page.ts';
+import type { Id } from '../content/id.ts';
+import type { Shown } from './page-contents.ts';
 import type { Part, SeenPart } from '../parts/parts.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 
@@ -11,7 +11,7 @@ export function materialsOn({
   cover,
   opening,
   parts,
-}: Pick<Page, 'cover' | 'opening'> & { parts: readonly (Part | SeenPart)[] }): Id[] {
+}: Pick<Shown, 'cover' | 'opening'> & { parts: readonly (Part | SeenPart)[] }): Id[] {
   const standing = [...opening.pictures, ...parts.flatMap(materialsOf)];
   return cover.picture === null || standing.includes(cover.picture) ? standing : [...standing, cover.picture];
 }

@@ -1,7 +1,7 @@
 import { cut } from '../words/cut.ts';
-import type { Id } from './id.ts';
+import type { Id } from '../content/id.ts';
 import { copyOfPart } from '../parts/copy-of-part.ts';
-import type { Page } from './page.ts';
+import type { PageBase, ShownPage } from './page.ts';
 
 /**
  * A second page with the same words, pictures and facts. It starts Private: a whole page that its maker has not looked at
@@ -10,7 +10,11 @@ import type { Page } from './page.ts';
  * @param at its place among the others, and its own part of the address
  * @param newId makes an id for the page and each of its parts
  */
-export function copyOfPage(page: Page, at: Pick<Page, 'rank' | 'slug'>, newId: () => Id): Page {
+export function copyOfPage<P extends ShownPage>(
+  page: P,
+  at: Pick<PageBase, 'rank' | 'slug'>,
+  newId: () => Id,
+): P {
   const ids = new Map(page.parts.map(({ id }) => [id, newId()]));
   return {
     ...page,

@@ -1,0 +1,12 @@
+import { z } from 'zod';
+import { idSchema } from '../content/id.ts';
+
+export const openingLayouts = ['full', 'strip', 'words'] as const;
+
+/** What a page opens with, above its parts. */
+export const openingSchema = z.object({
+  layout: z.enum(openingLayouts),
+  pictures: z.array(idSchema).max(3, 'An opening shows at most three pictures.'),
+});
+export type Opening = z.infer<typeof openingSchema>;
+export const noOpening: Opening = { layout: 'words', pictures: [] };

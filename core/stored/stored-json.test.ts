@@ -1,0 +1,80 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { z } from 'zod';
+import { mixedDraftArbitrary } from '../access/arbitrary-draft.ts';
+import { draftFromStored, draftToStored } from './stored-draft.ts';
+import { fromStored, stored, type StoredKind } from './stored-json.ts';
+import { pageFromStored } from './stored-kinds.ts';
+
+/** As a database gives it back. */
+const kept = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
+/** A thing whose shape changed twice: its name was split, then a colour came. */
+const schema = z.object({ first: z.string(), last: z.string(), colour: z.string() });
+const thing: StoredKind<z.infer<typeof schema>> = {
+  schema,
+  upgrades: [
+    ({ name, ...rest }) => {
+      const [first, last] = String(name).split(' ');
+      return { ...rest, first, last };
+    },
+    (before) => ({ colour: 'paper', ...before }),
+  ],
+};
+const now = { first: 'Wren', last: 'Vos', colour: 'ink' };
+
+describe('stored JSON', () => {
+  test('of every version is read as what things are now', () => {
+    expect(fromStored(thing, { name: 'Wren Vos' })).toEqual({ ...now, colour: 'paper' });
+    expect(fromStored(thing, { v: 1, first: 'Wren', last: 'Vos' })).toEqual({ ...now, colour: 'paper' });
+    expect(stored(thing, now)).toEqual({ ...now, v: 2 });
+    expect(fromStored(thing, kept(stored(thing, now)))).toEqual(now);
+  });
+
+  test('of a newer version, or damaged, is refused in a sentence and not guessed at', () => {
+    expect(() => fromStored(thing, { ...now, v: 3 })).toThrow('A newer version of Kite Wall kept this.');
+    expect(() => fromStored(thing, { ...now, v: '2' })).toThrow('A newer version');
+    expect(() => fromStored(thing, { ...now, v: 2, colour: 7 })).toThrow('cannot be read: colour:');
+    expect(() => fromStored(thing, null)).toThrow('cannot be read');
+  });
+
+  test('of a release gives back every page, part and material of every kind', () => {
+    fc.assert(
+      fc.property(mixedDraftArbitrary, (draft) => {
+        expect(draftFromStored(kept(draftToStored(draft)))).toEqual(kept(draft));
+        // As versions before kept it, which wrote none down.
+        expect(draftFromStored(kept(draft))).toEqual(kept(draft));
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('of before loses what its kind has no more, and gets what came since', () => {
+    const home = {
+      ...{
+        id: 'page-home',
+        kind: 'home',
+        parent: null,
+        rank: 'a0',
+        slug: 'home',
+        title: '',
+        height: 'public',
+      },
+      ...{ summary: 'Things that float.', facts: { role: 'Making' }, parts: [] },
+    };
+    expect(pageFromStored(home)).toEqual({
+      ...{
+        id: 'page-home',
+        kind: 'home',
+        parent: null,
+        rank: 'a0',
+        slug: 'home',
+        title: '',
+        height: 'public',
+      },
+      ...{ summary: 'Things that float.', archived: false, parts: [] },
+      opening: { layout: 'words', pictures: [] },
+      cover: { picture: null, focus: null },
+    });
+  });
+});

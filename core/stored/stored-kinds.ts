@@ -1,0 +1,48 @@
+import { type Material, materialSchema } from '../content/material.ts';
+import { mine } from '../content/provenance.ts';
+import { type Site, siteSchema } from '../content/site.ts';
+import { isShown, type Page, pageOfCheckedPartsSchema } from '../pages/page.ts';
+import { emptyContents } from '../pages/page-contents.ts';
+import type { PageKind } from '../pages/page-kinds.ts';
+import { type Part, partSchema } from '../parts/parts.ts';
+import { fromStored, stored, type StoredKind } from './stored-json.ts';
+
+/**
+ * Before versions were written down, things had the fields of version 1, some that their kind has no more, and in the
+ * record of edits not yet those that came last.
+ */
+const filledIn =
+  (missing: (kept: Record<string, unknown>) => object): StoredKind<object>['upgrades'][number] =>
+  (kept) => ({ ...missing(kept), ...kept });
+const asItWas = filledIn(() => ({}));
+
+export const storedSite: StoredKind<Site> = { schema: siteSchema, upgrades: [asItWas] };
+export const storedMaterial: StoredKind<Material> = {
+  schema: materialSchema,
+  upgrades: [filledIn(() => ({ tags: [], provenance: mine, transcript: '', shownBy: null }))],
+};
+export const storedPart: StoredKind<Part> = { schema: partSchema, upgrades: [asItWas] };
+/** A page without its parts, which are kept each with the version of its own shape. */
+export const storedPage: StoredKind<Page> = {
+  schema: pageOfCheckedPartsSchema,
+  upgrades: [filledIn(({ kind }) => ({ archived: false, ...emptyContents[kind as PageKind] }))],
+};
+
+/** As a page is kept where all of it is in one place. */
+export const pageToStored = (page: Page): object => ({
+  ...stored(storedPage, page),
+  ...(isShown(page) && { parts: page.parts.map((part) => stored(storedPart, part)) }),
+});
+
+/**
+ * Reads a page that was kept in one place by some version.
+ *
+ * @throws Unreadable see `fromStored`
+ */
+export function pageFromStored(kept: unknown): Page {
+  const { parts } = kept as { parts?: unknown[] };
+  return fromStored(storedPage, {
+    ...(kept as object),
+    ...(parts && { parts: parts.map((part) => fromStored(storedPart, part)) }),
+  });
+}
