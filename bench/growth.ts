@@ -42,10 +42,10 @@ export async function benchGrowth(saves = 1000): Promise<Row> {
       body: { seen: 1e9, label: 'Words', change: { parts } },
     });
     const size = async () => {
-      const { rows } = await server.database.db.execute<{ bytes: string }>(
-        sql`select pg_database_size(current_database()) as bytes`,
-      );
-      return Number(rows[0]?.bytes);
+      const [row] = await server.database.db
+        .select({ bytes: sql`pg_database_size(current_database())`.mapWith(Number) })
+        .from(sql`(select) as one_row`);
+      return row?.bytes ?? Number.NaN;
     };
     const before = await size();
     for (let n = 0; n < saves; n++) {

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { readConfig } from './config.ts';
+import { sweepOnce } from './media/sweep-once.ts';
 import { open, placesIn } from './start.ts';
 
 // From source this file is server/main.ts, built it is dist/server.js: one level below the project either way.
@@ -8,6 +9,11 @@ const root = join(import.meta.dirname, '..');
 try {
   const config = readConfig(process.env, root);
   const running = await open(config, placesIn(root, import.meta.filename));
+  if (process.argv[2] === 'sweep') {
+    process.stdout.write(`${await sweepOnce(running, config, process.argv.includes('--dry-run'))}\n`);
+    await running.stop();
+    process.exit(0);
+  }
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => void running.stop().then(() => process.exit(0)));
   const address = await running.listen().catch(async (error: unknown) => {

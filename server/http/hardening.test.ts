@@ -8,6 +8,7 @@ import { deleteMaterials, findInWords } from '#contract/materials.ts';
 import { changePage, createProject } from '#contract/pages.ts';
 import { changeSite, getSite } from '#contract/sites.ts';
 import { undoEdit } from '#contract/undo.ts';
+import { edits } from '../db/schema.ts';
 import { sweep } from '../media/sweep.ts';
 import { acceptedCoding } from '../serve/ready-responses.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
@@ -236,7 +237,13 @@ describe('room', () => {
     expect((await own.get(`/swept/${file}`)).statusCode).toBe(200);
     const withUndo = await stored();
     // After its time it does not, and all of it goes; the published page and the kept picture stay.
-    await sweep(deps, { freshFor: -1, keptMs: -1 });
+    const steps = () => own.database.db.$count(edits);
+    const before = await steps();
+    const would = await sweep(deps, { freshFor: -1, keptMs: -1, dryRun: true });
+    expect(would.files).toBeGreaterThan(2);
+    expect([await stored(), await steps()]).toEqual([withUndo, before]);
+    expect(await sweep(deps, { freshFor: -1, keptMs: -1 })).toEqual(would);
+    expect(await steps()).toBeLessThan(before);
     expect(await stored()).toBeLessThan(withUndo - 2 * (await photo()).length);
     expect(await stored()).toBeGreaterThan(empty);
     expect((await one.raw('GET', `/api/materials/${kept.material}/preview/480`)).statusCode).toBe(200);

@@ -34,6 +34,8 @@ export interface BlobStore {
   all(): AsyncIterable<{ hash: string; bytes: number; changedAt: number }>;
   /** Takes a file away unless it was put there again since then; its size, or null when it stayed. */
   removeIfOlder(hash: string, than: number): Promise<number | null>;
+  /** What `removeIfOlder` would answer. */
+  sizeIfOlder(hash: string, than: number): Promise<number | null>;
 }
 
 /** Makes sure that the names in a folder outlive a power cut. */
@@ -175,11 +177,14 @@ export class FolderBlobStore implements BlobStore {
   }
 
   async removeIfOlder(hash: string, than: number): Promise<number | null> {
-    const path = this.pathOf(hash);
-    const found = await stat(path).catch(() => null);
-    if (!found || found.mtimeMs > than) return null;
-    await rm(path, { force: true });
-    return found.size;
+    const bytes = await this.sizeIfOlder(hash, than);
+    if (bytes !== null) await rm(this.pathOf(hash), { force: true });
+    return bytes;
+  }
+
+  async sizeIfOlder(hash: string, than: number): Promise<number | null> {
+    const found = await stat(this.pathOf(hash)).catch(() => null);
+    return found && found.mtimeMs <= than ? found.size : null;
   }
 
   #newArrival(): string {

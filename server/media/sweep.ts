@@ -1,8 +1,9 @@
-import { eq, inArray } from 'drizzle-orm';
+import { eq, inArray, TransactionRollbackError } from 'drizzle-orm';
 import type { Draft } from '#core/content/site.ts';
 import type { Material } from '#core/content/material.ts';
 import type { FileTree } from '#core/release/manifest.ts';
-import type { Database } from '../db/connect.ts';
+import type { Database, Executor } from '../db/connect.ts';
+import { forgetOldSteps } from '../db/forget-old-steps.ts';
 import {
   accounts,
   derivatives,
@@ -29,12 +30,22 @@ export interface SweepDeps {
   limits: { maxTotalBytes: number };
 }
 
+interface SweepOptions {
+  freshFor?: number;
+  keptMs?: number;
+  dryRun?: boolean;
+}
+export interface Swept {
+  files: number;
+  bytes: number;
+}
+
 /** Files a material is made of: its original, and the picture that was fetched along with a link. */
 const ofMaterial = ({ original, kind, facts }: Pick<Material, 'original' | 'kind' | 'facts'>): string[] =>
   kind === 'link' && facts.format === 'link' && facts.picture ? [original, facts.picture.hash] : [original];
 
 /** Originals that somebody has, or can bring back by undo or with an old release. */
-async function originalsIn(db: Database): Promise<Set<string>> {
+async function originalsIn(db: Executor): Promise<Set<string>> {
   const named = new Set<string>();
   const name = (list: readonly string[]) => list.forEach((hash) => named.add(hash));
   for (const row of await db
@@ -55,7 +66,7 @@ async function originalsIn(db: Database): Promise<Set<string>> {
 }
 
 /** Files of all releases. */
-async function publishedIn(db: Database): Promise<Set<string>> {
+async function publishedIn(db: Executor): Promise<Set<string>> {
   const named = new Set<string>();
   const nameTree = (tree: FileTree | null) => {
     for (const { hash, br, gzip } of Object.values(tree ?? {}))
@@ -75,13 +86,35 @@ async function publishedIn(db: Database): Promise<Set<string>> {
  * of them, pages that are in no release, and what a stopped upload or publish has left.
  *
  * @param freshFor what was written within this time is left alone, in ms
- * @returns how many files and bytes went
+ * @param dryRun only says what would go: nothing is taken away or forgotten
+ * @returns how many files and bytes went, or would
  */
-export async function sweep(
-  { db, blobs, assets, limits }: SweepDeps,
-  { freshFor = freshMs, keptMs = deletedKeptMs }: { freshFor?: number; keptMs?: number } = {},
-): Promise<{ files: number; bytes: number }> {
+export async function sweep(deps: SweepDeps, { dryRun = false, ...how }: SweepOptions = {}): Promise<Swept> {
+  if (!dryRun) return sweepIn(deps.db, deps, how);
+  let swept: Swept = { files: 0, bytes: 0 };
+  const blobs = {
+    all: () => deps.blobs.all(),
+    removeIfOlder: (hash: string, than: number) => deps.blobs.sizeIfOlder(hash, than),
+  };
+  // Done as it would be, and then taken back.
+  await deps.db
+    .transaction(async (tx) => {
+      swept = await sweepIn(tx, { ...deps, blobs }, how);
+      tx.rollback();
+    })
+    .catch((error: unknown) => {
+      if (!(error instanceof TransactionRollbackError)) throw error;
+    });
+  return swept;
+}
+
+async function sweepIn(
+  db: Executor,
+  { blobs, assets, limits }: Omit<SweepDeps, 'blobs'> & { blobs: Pick<BlobStore, 'all' | 'removeIfOlder'> },
+  { freshFor = freshMs, keptMs = deletedKeptMs }: Omit<SweepOptions, 'dryRun'>,
+): Promise<Swept> {
   const before = Date.now() - freshFor;
+  await forgetOldSteps(db, { keptMs });
   for (const { id } of await db.select({ id: accounts.id }).from(accounts))
     await forgetOldDeletions(db, id, { keptMs, mostBytes: limits.maxTotalBytes });
 

@@ -1,11 +1,12 @@
 import type { FastifyBaseLogger } from 'fastify';
+import { vacuum } from '../db/vacuum.ts';
 import { sweep, type SweepDeps } from './sweep.ts';
 
 /** A minute after the start, when whoever comes first has been served, and once a day from then on; in ms. */
 const firstMs = 60_000;
 const everyMs = 24 * 60 * 60 * 1000;
 
-/** Sweeps the store from time to time while a server runs. */
+/** Sweeps the store and the database from time to time while a server runs. */
 export class Sweeping {
   readonly #deps: SweepDeps;
   readonly #log: Pick<FastifyBaseLogger, 'error'>;
@@ -19,9 +20,9 @@ export class Sweeping {
 
   start(afterMs = firstMs): void {
     this.#timer = setTimeout(() => {
-      this.#running = sweep(this.#deps).catch((error: unknown) =>
-        this.#log.error({ err: error }, 'sweeping'),
-      );
+      this.#running = sweep(this.#deps)
+        .then(() => vacuum(this.#deps.db))
+        .catch((error: unknown) => this.#log.error({ err: error }, 'sweeping'));
       void this.#running.then(() => this.start(everyMs));
     }, afterMs);
     this.#timer.unref();
