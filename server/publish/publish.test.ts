@@ -82,6 +82,8 @@ describe('publishing', () => {
     expect(open.statusCode).toBe(200);
     expect(open.headers['x-robots-tag']).toBeUndefined();
     expect((await server.get('/sitemap.xml')).body).toContain(`/${address}/tide-clock/`);
+    // Its address is whole there, as the sitemap protocol wants it (sitemaps.org, “Specifying the Sitemap location”).
+    expect((await server.get('/robots.txt')).body).toMatch(/^Sitemap: https?:\/\/[^/]+\/sitemap\.xml$/m);
     // The link people already have goes on working.
     expect((await server.get(link)).statusCode).toBe(200);
 

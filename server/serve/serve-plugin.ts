@@ -145,10 +145,12 @@ export function serveSites(
   app.get('/favicon.ico', async (_, reply) =>
     reply.code(204).header('cache-control', 'public, max-age=86400').send(),
   );
-  app.get('/robots.txt', async (_, reply) =>
+  app.get('/robots.txt', async (request, reply) =>
     reply
       .type('text/plain')
-      .send('User-agent: *\nDisallow: /l/\nDisallow: /studio/\nDisallow: /api/\nSitemap: /sitemap.xml\n'),
+      .send(
+        `User-agent: *\nDisallow: /l/\nDisallow: /studio/\nDisallow: /api/\nSitemap: ${request.protocol}://${request.host}/sitemap.xml\n`,
+      ),
   );
   let map: { of: readonly ListedSite[]; texts: Map<string, string> } = { of: [], texts: new Map() };
   app.get('/sitemap.xml', async (request, reply) => {

@@ -45,13 +45,21 @@ function Top({ input }: { input: PageInput }) {
   );
 }
 
-function Wall({ cards, toRoot, label }: { cards: readonly Card[]; toRoot: string; label: string }) {
+interface WallProps {
+  cards: readonly Card[];
+  toRoot: string;
+  label: string;
+  /** No picture stands above it: its first one is the first that a reader sees. */
+  opens: boolean;
+}
+
+function Wall({ cards, toRoot, label, opens }: WallProps) {
   if (cards.length === 0) return null;
   return (
     <section className="band" aria-label={label}>
       <div className="wrap">
         <Rows items={cards} pictureOf={(card) => card.picture} as="article">
-          {(card, sizes, ratio) => (
+          {(card, sizes, ratio, at) => (
             <>
               {card.picture && (
                 <div className="frame">
@@ -59,6 +67,7 @@ function Wall({ cards, toRoot, label }: { cards: readonly Card[]; toRoot: string
                     picture={card.picture}
                     toRoot={toRoot}
                     sizes={sizes}
+                    first={opens && at === 0}
                     properties={ratio}
                     decorative
                   />
@@ -215,7 +224,14 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
               </div>
             </section>
           )}
-          {isFront && <Wall cards={input.cards} toRoot={input.toRoot} label="Projects" />}
+          {isFront && (
+            <Wall
+              cards={input.cards}
+              toRoot={input.toRoot}
+              label="Projects"
+              opens={page.opening.pictures.length === 0 && page.parts.length === 0}
+            />
+          )}
         </Main>
         {isWork && <Next input={input} />}
         <footer className="end-line">

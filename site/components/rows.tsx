@@ -43,7 +43,7 @@ export function Rows<T>({
   as?: 'figure' | 'article';
   /** One row on wide and medium containers, as in an opening. */
   strip?: boolean;
-  children: (item: T, sizes: string, ratio: Properties) => ReactNode;
+  children: (item: T, sizes: string, ratio: Properties, at: number) => ReactNode;
 }) {
   const attach = useProperties();
   const ratios = items.map((item) => {
@@ -65,7 +65,7 @@ export function Rows<T>({
           const place = placed[at];
           return place ? (
             <Item key={at} {...attach(shareProperties(place), Item === 'article' ? 'card' : undefined)}>
-              {children(item, rowSizes(place), { '--ar': place.ratio })}
+              {children(item, rowSizes(place), { '--ar': place.ratio }, at)}
             </Item>
           ) : null;
         })}

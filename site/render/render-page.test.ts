@@ -94,6 +94,32 @@ describe('renderPage', () => {
     });
   });
 
+  test('the picture a reader sees first is fetched first, on the wall too where nothing stands above it', () => {
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 4 });
+    const picture = draft?.materials.find(({ kind }) => kind === 'picture')?.id ?? '';
+    const [sample] = draft?.pages ?? [];
+    if (!draft || !sample) throw new Error('no sample');
+    const open = { parent: null, height: 'public' as const, archived: false, parts: [] };
+    const work = ['page-a', 'page-b', 'page-c'].map((id, at) => ({
+      ...{ ...sample, ...open, id, slug: id, title: id, rank: `a${at}` },
+      opening: { layout: 'full' as const, pictures: [picture] },
+    }));
+    const { facts: _, ...bare } = { ...sample, ...open, id: 'page-home', slug: 'home', rank: 'a' };
+    const front = (pictures: string[]) =>
+      pagesOf({
+        ...draft,
+        site: { ...draft.site, height: 'public' },
+        pages: [{ ...bare, kind: 'home', opening: { layout: 'full', pictures } }, ...work],
+      })
+        .find(({ path }) => path === '')
+        ?.html.match(/<img [^>]*>/g)
+        ?.map((img) =>
+          /fetchpriority="high"/i.test(img) ? 'first' : /loading="lazy"/.test(img) ? 'later' : '',
+        );
+    expect(front([])).toEqual(['first', 'later', 'later']);
+    expect(front([picture])).toEqual(['first', 'later', 'later', 'later']);
+  });
+
   test('equal inputs give equal bytes', () => {
     fc.assert(
       fc.property(draftArbitrary, (draft) => expect(pagesOf(draft)).toEqual(pagesOf(draft))),
