@@ -38,9 +38,25 @@ export class Driver {
     for (let tries = 1; ; tries++) {
       const handle = await this.named(role, name);
       try {
-        await handle.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+        await handle.evaluate((element) => {
+          element.scrollIntoView({ block: 'center' });
+          delete document.documentElement.dataset['missed'];
+          window.addEventListener(
+            'pointerdown',
+            ({ target }) => {
+              const hit =
+                target instanceof Element && target.closest('a, button, input, label, select, [role]');
+              if (!hit) document.documentElement.dataset['missed'] = '';
+            },
+            { once: true, capture: true },
+          );
+        });
         await handle.click();
-        return;
+        const missed = await this.page
+          .evaluate(() => 'missed' in document.documentElement.dataset)
+          .catch(() => false);
+        // It moved away while the pointer came, and nothing was pressed; a person would press again.
+        if (!missed || tries >= 3) return;
       } catch (error) {
         // Drawn anew between finding and pressing it; a person would press the new one.
         if (tries >= 3 || !/detached/.test(String(error))) throw error;

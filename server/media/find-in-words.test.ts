@@ -21,7 +21,8 @@ const change = async (material: string, content: Record<string, unknown>) => {
 };
 
 beforeAll(async () => {
-  server = await TestServer.start();
+  // What is found is asked here, and not how fast a busy machine reads.
+  server = await TestServer.start({ READING_SECONDS: '300' });
   maker = await server.maker();
   site = (await maker.site()).site.id;
   for (const name of [

@@ -51,6 +51,21 @@ describe('the door', () => {
     ]);
   });
 
+  test('an answer to who this is that was asked for before and comes after does not sign out again', async () => {
+    const { user, client } = atTheDoor((path) => (path === '/api/public-sites' ? noSites : { body: wren }));
+    let late = (_: unknown): void => {};
+    const asking = client.fetchQuery({
+      queryKey: ['me'],
+      queryFn: () => new Promise((resolve) => (late = resolve)),
+    });
+    asking.catch(() => undefined);
+    await fill(user, 'a long enough password');
+    await waitFor(() => expect(client.getQueryData(['me'])).toEqual(wren));
+    late({ account: null, demo: true });
+    await asking.catch(() => undefined);
+    expect(client.getQueryData(['me'])).toEqual(wren);
+  });
+
   test('what cannot be sent is said at its field, and nothing is', async () => {
     const { user, asked } = atTheDoor(() => noSites);
     await fill(user, 'short');

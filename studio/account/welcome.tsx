@@ -19,7 +19,11 @@ const publicSitesSchema = z.array(z.object({ title: z.string(), path: z.string()
 
 function useEnter() {
   const client = useQueryClient();
-  return (me: Me) => client.setQueryData(['me'], me);
+  return async (me: Me) => {
+    // Asked before who this is, and answered after: that answer is of nobody.
+    await client.cancelQueries({ queryKey: ['me'] });
+    client.setQueryData(['me'], me);
+  };
 }
 
 function NewAccountForm() {
@@ -28,7 +32,7 @@ function NewAccountForm() {
   const { errors, isSubmitting } = form.formState;
   const submit = form.handleSubmit(async (body) => {
     try {
-      enter(await call(createAccount, { body }));
+      await enter(await call(createAccount, { body }));
     } catch (error) {
       const field = error instanceof Refusal && error.problem.field === 'email' ? 'email' : 'password';
       form.setError(field, { message: error instanceof Error ? error.message : 'Try again.' });
@@ -109,7 +113,7 @@ export function Welcome({ demo }: { demo: boolean }) {
         aria-labelledby="door"
       >
         <h2 id="door">{known ? 'Sign in' : 'Create an account'}</h2>
-        {known ? <SignInForm onSignedIn={enter} /> : <NewAccountForm />}
+        {known ? <SignInForm onSignedIn={(me) => void enter(me)} /> : <NewAccountForm />}
         <p className="note">
           {known ? 'No account yet?' : 'Been here before?'}{' '}
           <button type="button" className="link" onClick={() => setKnown(!known)}>
