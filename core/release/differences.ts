@@ -31,6 +31,18 @@ export interface Difference {
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
+/** What each thing was compared with last. Things are never changed in place: a change makes a new one. */
+const compared = new WeakMap<object, { with: object; same: boolean }>();
+
+/** `same`, remembered: of a large site all but a few parts are the same two things as the last time. */
+function sameThing(a: object, b: object): boolean {
+  const last = compared.get(b);
+  if (last?.with === a) return last.same;
+  const now = { with: a, same: same(a, b) };
+  compared.set(b, now);
+  return now.same;
+}
+
 /** What readers have, or would have. */
 interface Side {
   known: ReadonlyMap<Id, Material>;
@@ -77,7 +89,7 @@ function partChanges(
       parts.push(part.id);
     };
     if (!was) change(`${noun} added`);
-    else if (!same(was, part)) change(changed(was, part));
+    else if (!sameThing(was, part)) change(changed(was, part));
     else if (
       !same(
         materialsOf(was).map((id) => shownPicture(before, id)),

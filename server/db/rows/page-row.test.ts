@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { eq, sql } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import { changePage, createProject } from '#contract/pages.ts';
 import { undoEdit } from '#contract/undo.ts';
 import { newPart } from '#core/parts/new-part.ts';
@@ -132,5 +132,8 @@ describe('rows of a page', () => {
     );
     await setVersion(1);
     expect(await maker.project(site, page)).toMatchObject({ title: 'Clock', parts: three });
+    // A part that is gone without a word is not written away by the next change.
+    await server.database.db.delete(parts).where(and(eq(parts.pageId, page), eq(parts.id, 'quote-two')));
+    await expect(change()).rejects.toMatchObject({ status: 500, reply: { code: 'unreadable' } });
   });
 });

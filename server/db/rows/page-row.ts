@@ -1,16 +1,14 @@
-import { and, eq, gt, inArray } from 'drizzle-orm';
+import { and, eq, gt, inArray, sql } from 'drizzle-orm';
 import equal from 'fast-deep-equal';
 import { type Page, shownOn } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
-import { fromStored, stored, versionOf } from '#core/stored/stored-json.ts';
+import { fromStored, stored, Unreadable, versionOf } from '#core/stored/stored-json.ts';
 import { pageFromStored, pageToStored, storedPage, storedPart } from '#core/stored/stored-kinds.ts';
 import type { Executor, Transaction } from '../connect.ts';
 import { linkKeys, pages, parts } from '../schema.ts';
 import { newKey } from '../new-id.ts';
 import { partsDelta } from './parts-delta.ts';
 import type { RowKind, Scope, Versioned } from './row-kind.ts';
-
-type PageColumns = typeof pages.$inferSelect;
 
 /** The columns of a page, without those that say whose it is. */
 function columnsOf({ id, kind, parent, rank, slug, title, height, archived, ...own }: Page) {
@@ -23,18 +21,39 @@ function columnsOf({ id, kind, parent, rank, slug, title, height, archived, ...o
 }
 
 /**
+ * What a page is read by, in one statement, so that no edit can come between the page and its parts.
+ *
+ * @param since of its parts only those that were written after this revision; all of them when left out
+ */
+const columns = (since = -1) => ({
+  page: pages,
+  // Named in full: in a statement about one table, columns are written without it.
+  parts: sql<unknown[]>`(
+    select coalesce(jsonb_agg("part"."content"), '[]') from ${parts}
+    where "part"."page_id" = "page"."id" and "part"."revision" > ${since})`,
+});
+interface PageColumns {
+  page: typeof pages.$inferSelect;
+  parts: unknown[];
+}
+
+/**
  * A page from its row and its parts.
  *
- * @param known its parts by their ids
- * @throws Unreadable see `fromStored`
+ * @param known parts that were not read because they are as they were
+ * @throws Unreadable see `fromStored`, and where a part is missing
  */
-function pageOf({ siteId: _, revision: __, content, partOrder, ...row }: PageColumns, known: Known): Page {
-  const list = partOrder.flatMap((id) => known.get(id) ?? []);
-  return fromStored(storedPage, { ...row, parts: list, ...content });
+function pageOf({ page, parts: read }: PageColumns, known: readonly Part[] = []): Versioned<Page> {
+  const { siteId: _, revision, content, partOrder, ...row } = page;
+  const fresh = read.map((part) => fromStored(storedPart, part));
+  const all = new Map([...known, ...fresh].map((part) => [part.id, part]));
+  const list = partOrder.map((id) => {
+    const part = all.get(id);
+    if (!part) throw new Unreadable('A part of this page is missing.');
+    return part;
+  });
+  return { row: fromStored(storedPage, { ...row, parts: list, ...content }), revision };
 }
-type Known = ReadonlyMap<string, Part>;
-
-const asPart = (content: unknown): Part => fromStored(storedPart, content);
 
 /**
  * Pages of a site as they are now, in no order.
@@ -47,19 +66,10 @@ export async function readPages(
   only?: readonly string[],
 ): Promise<Versioned<Page>[]> {
   const rows = await db
-    .select()
+    .select(columns())
     .from(pages)
     .where(and(eq(pages.siteId, site), only && inArray(pages.id, [...only])));
-  const found = await db
-    .select({ page: parts.pageId, content: parts.content })
-    .from(parts)
-    .where(and(eq(parts.siteId, site), only && inArray(parts.pageId, [...only])));
-  const ofPages = new Map<string, Map<string, Part>>(rows.map(({ id }) => [id, new Map()]));
-  for (const { page, content } of found) {
-    const part = asPart(content);
-    ofPages.get(page)?.set(part.id, part);
-  }
-  return rows.map((row) => ({ row: pageOf(row, ofPages.get(row.id) ?? new Map()), revision: row.revision }));
+  return rows.map((row) => pageOf(row));
 }
 
 /**
@@ -75,32 +85,23 @@ export async function readPagesSince(
   known: (page: string) => Page | undefined,
 ): Promise<Versioned<Page>[]> {
   const rows = await db
-    .select()
+    .select(columns(since))
     .from(pages)
     .where(and(eq(pages.siteId, site), gt(pages.revision, since)));
-  if (rows.length === 0) return [];
-  const ids = rows.map(({ id }) => id);
-  const written = await db
-    .select({ page: parts.pageId, content: parts.content })
-    .from(parts)
-    .where(and(inArray(parts.pageId, ids), gt(parts.revision, since)));
-  const fresh = new Map(ids.map((id) => [id, new Map<string, Part>()]));
-  for (const { page, content } of written) {
-    const part = asPart(content);
-    fresh.get(page)?.set(part.id, part);
-  }
-  const whole: Versioned<Page>[] = [];
-  const unsure: string[] = [];
-  for (const row of rows) {
-    const before = known(row.id);
-    const all = new Map((before ? shownOn(before).parts : []).map((part): [string, Part] => [part.id, part]));
-    for (const [id, part] of fresh.get(row.id) ?? []) all.set(id, part);
-    if (row.partOrder.every((id) => all.has(id)))
-      whole.push({ row: pageOf(row, all), revision: row.revision });
-    else unsure.push(row.id);
-  }
-  // A part that was written before that revision and is not known, as when a page came back by an undo.
-  return unsure.length === 0 ? whole : [...whole, ...(await readPages(db, site, unsure))];
+  const partsOf = (id: string) => {
+    const before = known(id);
+    return before ? shownOn(before).parts : [];
+  };
+  // A part that is neither known nor written since then: the page is read whole.
+  const unsure = rows.filter(({ page, parts: read }) => {
+    const there = new Set([...partsOf(page.id), ...(read as { id: string }[])].map(({ id }) => id));
+    return page.partOrder.some((id) => !there.has(id));
+  });
+  const ids = unsure.map(({ page }) => page.id);
+  return [
+    ...rows.filter((row) => !unsure.includes(row)).map((row) => pageOf(row, partsOf(row.page.id))),
+    ...(ids.length > 0 ? await readPages(db, site, ids) : []),
+  ];
 }
 
 async function writeParts(
