@@ -20,6 +20,13 @@ const mayImport = {
 };
 const folders = ['core', 'contract', 'site', 'studio', 'server', 'demo', 'e2e', 'bench', 'standins', 'build'];
 
+/** Every write is a command: a route that edits by itself would leave open what it lowers. */
+const throughCommands = {
+  selector:
+    'ImportDeclaration[source.value=/db.(edit|history).ts$/] ImportSpecifier[imported.name=/^(edit|undo|redo)$/]',
+  message: 'Write through Commands (server/commands), which closes what an edit lowers.',
+};
+
 const rooms = readdirSync(new URL('studio/rooms', import.meta.url));
 
 const direction = Object.entries(mayImport).flatMap(([folder, allowed]) => {
@@ -96,13 +103,19 @@ export default tseslint.config(
     files: ['server/**/*.ts'],
     ignores: ['server/commands/**', 'server/db/**', '**/*.test.ts'],
     rules: {
-      // Every write is a command: a route that edits by itself would leave open what it lowers.
+      'no-restricted-syntax': ['error', throughCommands],
+    },
+  },
+  {
+    files: ['server/**/routes.ts', 'server/**/*-plugin.ts'],
+    rules: {
       'no-restricted-syntax': [
         'error',
+        throughCommands,
         {
           selector:
-            'ImportDeclaration[source.value=/db.(edit|history).ts$/] ImportSpecifier[imported.name=/^(edit|undo|redo)$/]',
-          message: 'Write through Commands (server/commands), which closes what an edit lowers.',
+            'ImportDeclaration[source.value="drizzle-orm"], ImportDeclaration[source.value=/db.schema.ts$/]',
+          message: 'A route answers; what it asks of the database stands in a file beside it.',
         },
       ],
     },

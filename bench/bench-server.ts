@@ -5,7 +5,7 @@ import { readConfig, type Config } from '../server/config.ts';
 import { newId } from '../server/db/new-id.ts';
 import { accounts } from '../server/db/schema.ts';
 import { outsideRequests } from '../server/commands/outside-requests.ts';
-import { makeSite } from '../server/sites/routes.ts';
+import { makeSite } from '../server/sites/make-site.ts';
 import { open, placesIn, type Running } from '../server/start.ts';
 
 const root = join(import.meta.dirname, '..');

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
 import { changePage, createProject } from '#contract/pages.ts';
-import { fromParagraphs } from '#core/content/rich-text.ts';
+import { fromParagraphs } from '#core/words/rich-text.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { partsChange } from '#core/parts/parts-change.ts';
 import { newId } from '../server/db/new-id.ts';

@@ -4,7 +4,7 @@ import sharp, { type Sharp } from 'sharp';
 import { type Comparable, lookAlikes } from '../core/gallery/look-alikes.ts';
 import { hashSidePx, lightShape, perceptualHash } from '../core/gallery/perceptual-hash.ts';
 import { patchSquarePx } from '../core/gallery/shared-patches.ts';
-import { readFeatures } from '../server/media/read-features.ts';
+import { readFeatures } from '../server/looking/read-features.ts';
 import { median, milliseconds, type Row, timed } from './table.ts';
 
 const demo = join(import.meta.dirname, '../demo/pictures');
@@ -72,7 +72,7 @@ const halved = (square: Uint8Array): Uint8Array =>
  * What grouping needs of many pictures. Pieces of few photographs would overlap more the more there are; two laid over
  * each other are a new picture each time. Every tenth is the one before it, a little darker: a look-alike.
  */
-async function squares(count: number): Promise<Comparable[]> {
+export async function squares(count: number): Promise<Comparable[]> {
   const made: Comparable[] = [];
   let under: Uint8Array | null = null;
   let last: Uint8Array | null = null;

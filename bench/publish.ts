@@ -2,7 +2,7 @@ import { createReadStream } from 'node:fs';
 import { readdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { type Page, shownOn } from '../core/pages/page.ts';
-import { fromParagraphs } from '../core/content/rich-text.ts';
+import { fromParagraphs } from '../core/words/rich-text.ts';
 import { newId } from '../server/db/new-id.ts';
 import { importMaterial } from '../server/media/import-material.ts';
 import { newPart } from '#core/parts/new-part.ts';

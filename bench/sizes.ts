@@ -49,8 +49,8 @@ const rooms = {
 export async function benchSizes(): Promise<Row[]> {
   const site = join(root, 'dist/site-assets');
   const index = JSON.parse(await readFile(join(site, 'index.json'), 'utf8')) as {
-    css: string;
     enhance: string;
+    themes: Record<string, { css: string }>;
   };
   const studio = join(root, 'dist/studio');
   const html = await readFile(join(studio, 'index.html'), 'utf8');
@@ -68,8 +68,11 @@ export async function benchSizes(): Promise<Row[]> {
     const more = [...all].filter((name) => !first.has(name));
     ofRooms.push(row(`what ${room} adds`, await gzipped(studio, more), most));
   }
+  const sheets: Row[] = [];
+  for (const [name, { css }] of Object.entries(index.themes))
+    sheets.push(row(`style sheet of a public page, ${name}`, await gzipped(site, [css]), 15));
   return [
-    row('style sheet of a public page', await gzipped(site, [index.css]), 15),
+    ...sheets,
     row('script of a public page', await gzipped(site, [index.enhance]), 12),
     row('script of the studio’s first load', await gzipped(studio, [...first]), 180),
     ...ofRooms,

@@ -1,14 +1,17 @@
+import { z } from 'zod';
+
 /** One line of the table: what was measured, what it was measured against, and the ratio between them. */
-export interface Row {
-  what: string;
-  ours: string;
-  against: string;
-  other: string;
-  ratio: number;
+export const rowSchema = z.object({
+  what: z.string(),
+  ours: z.string(),
+  against: z.string(),
+  other: z.string(),
+  ratio: z.number(),
   /** What the ratio should be, in words. */
-  wanted: string;
-  reached: boolean;
-}
+  wanted: z.string(),
+  reached: z.boolean(),
+});
+export type Row = z.infer<typeof rowSchema>;
 
 const milliseconds = (ms: number): string =>
   ms >= 10_000 ? `${(ms / 1000).toFixed(1)} s` : `${ms.toFixed(0)} ms`;
@@ -27,14 +30,15 @@ export async function timed(work: () => Promise<unknown>): Promise<number> {
   return performance.now() - start;
 }
 
-/** The rows as a Markdown table. */
-export function table(rows: readonly Row[]): string {
+/** The rows as a Markdown table; where they are from different days, with the day. */
+export function table(rows: readonly (Row & { on?: string })[]): string {
+  const days = rows.some(({ on }) => on !== undefined);
   return [
-    '| what | ours | against | theirs | ratio | wanted | reached |',
-    '| --- | --- | --- | --- | --- | --- | --- |',
+    `| what | ours | against | theirs | ratio | wanted | reached |${days ? ' on |' : ''}`,
+    `| --- | --- | --- | --- | --- | --- | --- |${days ? ' --- |' : ''}`,
     ...rows.map(
       (row) =>
-        `| ${row.what} | ${row.ours} | ${row.against} | ${row.other} | ${row.ratio.toFixed(2)} | ${row.wanted} | ${row.reached ? 'yes' : 'no'} |`,
+        `| ${row.what} | ${row.ours} | ${row.against} | ${row.other} | ${row.ratio.toFixed(2)} | ${row.wanted} | ${row.reached ? 'yes' : 'no'} |${days ? ` ${row.on ?? ''} |` : ''}`,
     ),
   ].join('\n');
 }

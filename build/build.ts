@@ -18,6 +18,7 @@ export async function buildAll(): Promise<void> {
     program('server/main.ts', 'server'),
     program('server/readers/reader-main.ts', 'reader'),
     program('server/reading/reading-main.ts', 'reading'),
+    program('server/looking/looking-worker.ts', 'looking'),
     program('demo/seed-and-start.ts', 'demo'),
     vite({ root: join(root, 'studio'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' }),
   ]);

@@ -1,4 +1,5 @@
 import { program } from './program.ts';
 
-/** Bundles only what looks into files, for tests and while developing. */
+/** Bundles only what runs beside the server and looks into files and pictures, for tests and while developing. */
 await program('server/reading/reading-main.ts', 'reading');
+await program('server/looking/looking-worker.ts', 'looking');

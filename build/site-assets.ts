@@ -2,6 +2,12 @@ import { createHash } from 'node:crypto';
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { basename, extname, join } from 'node:path';
 import esbuild from 'esbuild';
+import postcss from 'postcss';
+import { themeNames, type ThemeName } from '../core/look/look.ts';
+import { unicodeRange } from '../core/look/unicode-range.ts';
+import { isForAscii } from '../core/look/used-faces.ts';
+import { themes } from '../site/themes/themes.ts';
+import type { SiteAssetsIndex } from '../server/publish/site-assets.ts';
 
 const root = join(import.meta.dirname, '..');
 
@@ -19,76 +25,100 @@ const optionalFonts: esbuild.Plugin = {
   },
 };
 
+const shared = {
+  absWorkingDir: root,
+  bundle: true,
+  minify: true,
+  assetNames: '[name]-[hash]',
+  target: ['chrome111', 'firefox113', 'safari16.4'],
+  legalComments: 'none' as const,
+  logLevel: 'warning' as const,
+  write: false as const,
+};
+
+/** The faces that a style sheet names, each a file of one font. */
+function facesIn(sheet: string): SiteAssetsIndex['themes'][ThemeName]['faces'] {
+  const faces: SiteAssetsIndex['themes'][ThemeName]['faces'] = [];
+  postcss.parse(sheet).walkAtRules('font-face', (rule) => {
+    const said = new Map<string, string>();
+    rule.walkDecls(({ prop, value }) => void said.set(prop, value));
+    const file = /url\("?([^")]+)"?\)/.exec(said.get('src') ?? '')?.[1];
+    if (file === undefined) throw new Error(`A face without a file: ${rule.toString()}`);
+    faces.push({
+      file: basename(file),
+      italic: said.get('font-style') === 'italic',
+      ranges: unicodeRange(said.get('unicode-range') ?? 'U+0-10FFFF'),
+    });
+  });
+  return faces;
+}
+
 /**
- * Builds what every published site links to: style sheets, fonts and the enhancement script, each named by its
- * content, and an index that tells the server which is which.
+ * Builds what every published site links to: one style sheet and the fonts of each theme, and what all themes share.
+ * Each file is named by its content; an index tells the server which is which.
  */
 export async function buildSiteAssets(out: string): Promise<void> {
   await rm(out, { recursive: true, force: true });
   await mkdir(out, { recursive: true });
-  const shared = {
-    absWorkingDir: root,
-    bundle: true,
-    minify: true,
-    metafile: true,
-    outdir: out,
-    assetNames: '[name]-[hash]',
-    target: ['chrome111', 'firefox113', 'safari16.4'],
-    legalComments: 'none' as const,
-    logLevel: 'warning' as const,
-  };
-  const styles = await esbuild.build({
-    ...shared,
-    stdin: {
-      contents: `@import './site/themes/broadsheet.fonts.css'; @import './site/styles/page.css'; @import './site/styles/base.css'; @import './site/parts/parts.css'; @import './site/themes/broadsheet.css';`,
-      loader: 'css',
-      resolveDir: root,
-      sourcefile: 'broadsheet.css',
-    },
-    entryNames: 'broadsheet',
-    loader: { '.woff2': 'file' },
-    plugins: [optionalFonts],
-    write: false,
-  });
-  const print = await esbuild.build({ ...shared, entryPoints: ['site/styles/print.css'], write: false });
-  const lightbox = await esbuild.build({
-    ...shared,
-    entryPoints: { lightbox: 'site/enhance/lightbox.ts' },
-    format: 'esm',
-    write: false,
-  });
 
-  const files = new Map<string, string>();
   const save = async (name: string, contents: Uint8Array): Promise<string> => {
     const hash = createHash('sha256').update(contents).digest('hex').slice(0, 10);
     const hashed = `${basename(name, extname(name))}-${hash}${extname(name)}`;
     await writeFile(join(out, hashed), contents);
-    files.set(name, hashed);
     return hashed;
   };
-
-  const fonts: string[] = [];
-  for (const file of styles.outputFiles ?? []) {
-    if (!file.path.endsWith('.woff2')) continue;
-    const name = basename(file.path);
-    await writeFile(join(out, name), file.contents);
-    fonts.push(name);
-  }
-  const only = (result: esbuild.BuildResult, ending: string): Uint8Array => {
-    const file = result.outputFiles?.find((candidate) => candidate.path.endsWith(ending));
+  const only = (
+    { outputFiles }: { outputFiles: esbuild.OutputFile[] },
+    ending: string,
+  ): esbuild.OutputFile => {
+    const file = outputFiles.find(({ path }) => path.endsWith(ending));
     if (!file) throw new Error(`The build made no ${ending} file.`);
-    return file.contents;
+    return file;
   };
-  await save('site.css', only(styles, '.css'));
-  await save('print.css', only(print, '.css'));
+
+  const theme = async (name: ThemeName) => {
+    const folder = `./site/themes/${name}`;
+    const styles = await esbuild.build({
+      ...shared,
+      outdir: out,
+      stdin: {
+        contents: `@import '${folder}/fonts.css'; @import './site/styles/page.css'; @import './site/styles/base.css' layer(site); @import './site/parts/parts.css' layer(site); @import '${folder}/theme.css';`,
+        loader: 'css',
+        resolveDir: root,
+        sourcefile: `${name}.css`,
+      },
+      loader: { '.woff2': 'file' },
+      plugins: [optionalFonts],
+    });
+    for (const { path, contents } of styles.outputFiles)
+      if (path.endsWith('.woff2')) await writeFile(join(out, basename(path)), contents);
+    const sheet = only(styles, '.css');
+    const faces = facesIn(sheet.text);
+    return {
+      css: await save(`${name}.css`, sheet.contents),
+      faces,
+      // What the first paint of an English page needs.
+      preloadFonts: faces.filter((face) => !face.italic && isForAscii(face)).map(({ file }) => file),
+      slants: themes[name].slants,
+    };
+  };
+
+  const print = await esbuild.build({ ...shared, outdir: out, entryPoints: ['site/styles/print.css'] });
+  const lightbox = await esbuild.build({
+    ...shared,
+    outdir: out,
+    entryPoints: { lightbox: 'site/enhance/lightbox.ts' },
+    format: 'esm',
+  });
   // The lightbox looks for its style sheet under its own name, so both carry the hash of the script.
-  const lightboxJs = await save('lightbox.js', only(lightbox, '.js'));
-  await writeFile(join(out, lightboxJs.replace(/\.js$/, '.css')), only(lightbox, '.css'));
+  const lightboxJs = await save('lightbox.js', only(lightbox, '.js').contents);
+  const lightboxCss = lightboxJs.replace(/\.js$/, '.css');
+  await writeFile(join(out, lightboxCss), only(lightbox, '.css').contents);
   const enhance = await esbuild.build({
     ...shared,
+    outdir: out,
     entryPoints: { enhance: 'site/enhance/main.ts' },
     format: 'esm',
-    write: false,
     plugins: [
       {
         name: 'hashed-lightbox',
@@ -98,18 +128,13 @@ export async function buildSiteAssets(out: string): Promise<void> {
       },
     ],
   });
-  await save('enhance.js', only(enhance, '.js'));
-  // The faces that the first paint of an English page needs.
-  const preloadFonts = fonts.filter(
-    (font) => /latin-(opsz|wght)-normal/.test(font) && !/latin-ext/.test(font),
-  );
-  const index = {
-    css: files.get('site.css'),
-    printCss: files.get('print.css'),
-    enhance: files.get('enhance.js'),
-    lightbox: [lightboxJs, lightboxJs.replace(/\.js$/, '.css')],
-    fonts,
-    preloadFonts,
+  const index: SiteAssetsIndex = {
+    printCss: await save('print.css', only(print, '.css').contents),
+    enhance: await save('enhance.js', only(enhance, '.js').contents),
+    lightbox: [lightboxJs, lightboxCss],
+    themes: Object.fromEntries(
+      await Promise.all(themeNames.map(async (name) => [name, await theme(name)] as const)),
+    ) as SiteAssetsIndex['themes'],
   };
   await writeFile(join(out, 'index.json'), `${JSON.stringify(index, null, 1)}\n`);
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '#core/content/id.ts';
+import { idSchema } from '#core/id.ts';
 
 export const nothing = z.object({}).optional();
 

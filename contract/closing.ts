@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '#core/content/id.ts';
+import { idSchema } from '#core/id.ts';
 import { atSite } from './at-site.ts';
 import { patchSchema } from './patch.ts';
 import { route } from './route.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { materialContentSchema } from '#core/content/material.ts';
-import { partialDateSchema } from '#core/content/partial-date.ts';
+import { materialContentSchema } from '#core/materials/material.ts';
+import { partialDateSchema } from '#core/dates/partial-date.ts';
 import { nothing, atSite } from './at-site.ts';
 import { atMaterial, importReplySchema } from './materials.ts';
 import { patchSchema } from './patch.ts';

@@ -1,4 +1,4 @@
-import { burntIn, type Fixes } from '#core/content/fixes.ts';
+import { burntIn, type Fixes } from '#core/materials/fixes.ts';
 import { fixesOntoPage, type ShownPicture } from '#core/gallery/picture-source.ts';
 
 export const previewSizes = [480, 1400] as const;

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { documentContentSchema } from '#core/content/document.ts';
-import { idSchema } from '#core/content/id.ts';
-import { materialContentSchema } from '#core/content/material.ts';
-import { tagsSchema } from '#core/content/tags.ts';
+import { documentContentSchema } from '#core/materials/document.ts';
+import { idSchema } from '#core/id.ts';
+import { materialContentSchema } from '#core/materials/material.ts';
+import { tagsSchema } from '#core/materials/tags.ts';
 import { nothing, atSite, whenGone } from './at-site.ts';
 import { revision, labelSchema, changeOf } from './change.ts';
 import { patchSchema, joinedPatchSchema } from './patch.ts';

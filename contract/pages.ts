@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '#core/content/id.ts';
+import { idSchema } from '#core/id.ts';
 import { pageFieldsSchema } from '#core/pages/page.ts';
 import { rankSchema } from '#core/pages/by-rank.ts';
 import { partsChangeSchema } from '#core/parts/parts-change.ts';

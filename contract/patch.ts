@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { materialSchema } from '#core/content/material.ts';
+import { materialSchema } from '#core/materials/material.ts';
 import { pageSchema } from '#core/pages/page.ts';
-import { siteSchema } from '#core/content/site.ts';
+import { siteSchema } from '#core/sites/site.ts';
 import { revision } from './change.ts';
 import { liveSchema, historySchema } from './site-state.ts';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '#core/content/id.ts';
+import { idSchema } from '#core/id.ts';
 import { contactSheetSchema } from '#core/gallery/contact-sheet.ts';
 import { warnings } from '#core/gallery/picture-quality.ts';
 import { nothing, atSite } from './at-site.ts';

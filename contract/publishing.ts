@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '#core/content/id.ts';
+import { idSchema } from '#core/id.ts';
 import { releaseSummarySchema, liveSchema } from './site-state.ts';
 import { route } from './route.ts';
 

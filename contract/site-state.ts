@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { heightSchema } from '#core/content/height.ts';
-import { idSchema } from '#core/content/id.ts';
-import { materialSchema } from '#core/content/material.ts';
+import { heightSchema } from '#core/access/height.ts';
+import { idSchema } from '#core/id.ts';
+import { materialSchema } from '#core/materials/material.ts';
 import { pageSchema } from '#core/pages/page.ts';
-import { siteSchema } from '#core/content/site.ts';
+import { siteSchema } from '#core/sites/site.ts';
 import { revision } from './change.ts';
 
 export const siteSummarySchema = z.object({ id: idSchema, title: z.string() });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { idSchema } from '#core/content/id.ts';
-import { siteContentSchema } from '#core/content/site.ts';
+import { idSchema } from '#core/id.ts';
+import { siteContentSchema } from '#core/sites/site.ts';
 import { nothing, atSite } from './at-site.ts';
 import { changeOf } from './change.ts';
 import { joinedPatchSchema } from './patch.ts';

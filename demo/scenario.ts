@@ -1,7 +1,7 @@
-import type { CaseFacts } from '#core/content/case-facts.ts';
-import type { Height } from '#core/content/height.ts';
+import type { CaseFacts } from '#core/pages/case-facts.ts';
+import type { Height } from '#core/access/height.ts';
 import type { galleryCaptions, galleryLayouts } from '#core/parts/gallery.ts';
-import type { Provenance } from '#core/content/provenance.ts';
+import type { Provenance } from '#core/credits/provenance.ts';
 
 /**
  * A second-year product-making student in an invented harbour town, in the middle of the work: four projects that

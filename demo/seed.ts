@@ -6,13 +6,13 @@ import { basename, join } from 'node:path';
 import { generateKeyBetween } from 'fractional-indexing';
 import { z } from 'zod';
 import { newPart } from '#core/parts/new-part.ts';
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 import type { Page } from '#core/pages/page.ts';
-import { noFacts } from '#core/content/case-facts.ts';
+import { noFacts } from '#core/pages/case-facts.ts';
 import type { Part } from '#core/parts/parts.ts';
-import { mine } from '#core/content/provenance.ts';
+import { mine } from '#core/credits/provenance.ts';
 import { pageSlug } from '#core/pages/page-slug.ts';
-import type { Block, Inline, RichText } from '#core/content/rich-text.ts';
+import type { Block, Inline, RichText } from '#core/words/rich-text.ts';
 import { demoEmail } from '#server/accounts/routes.ts';
 import { newId } from '#server/db/new-id.ts';
 import { accounts, pages } from '#server/db/schema.ts';
@@ -24,7 +24,7 @@ import { emptyPage } from '#server/pages/new-page.ts';
 import type { PublishDeps } from '#server/publish/made-files.ts';
 import { publish } from '#server/publish/publish.ts';
 import { draftAt } from '#server/sites/load-draft.ts';
-import { makeSite } from '#server/sites/routes.ts';
+import { makeSite } from '#server/sites/make-site.ts';
 import {
   draft,
   type DemoPart,

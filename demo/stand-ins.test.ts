@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { join } from 'node:path';
-import type { LinkFacts } from '#core/content/link.ts';
+import type { LinkFacts } from '#core/materials/link.ts';
 import { Outgoing } from '#server/links/outgoing.ts';
 import { type LinkDeps, readLink } from '#server/links/read-link.ts';
 import { TestServer } from '#server/testing/test-server.ts';

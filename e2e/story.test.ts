@@ -27,7 +27,8 @@ let studio: Driver;
 let reader: Driver;
 
 beforeAll(async () => {
-  server = await BuiltServer.start('server');
+  // A publish that has its files still to make takes long enough to be stopped half-way.
+  server = await BuiltServer.start('server', { PREPARE: '0' });
   [makerBrowser, readerBrowser] = await Promise.all([launchBrowser(), launchBrowser()]);
   studio = new Driver(await makerBrowser.newPage());
   reader = new Driver(await readerBrowser.newPage());

@@ -2,7 +2,7 @@ import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import fastifyStatic from '@fastify/static';
-import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify';
+import Fastify, { type FastifyInstance, type FastifyReply, LogController } from 'fastify';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { accountRoutes } from './accounts/routes.ts';
@@ -16,15 +16,18 @@ import { limitedServer } from './http/limited-server.ts';
 import { quietLogs } from './http/quiet-logs.ts';
 import { problems } from './http/problems-plugin.ts';
 import type { BlobStore } from './media/blob-store.ts';
+import { Looking } from './looking/looking.ts';
 import type { Reading } from './reading/reading.ts';
 import { mediaRoutes } from './media/routes.ts';
 import { pageRoutes } from './pages/routes.ts';
 import { publishRoutes } from './publish/routes.ts';
 import type { StoredAssets } from './publish/site-assets.ts';
+import { Preparing } from './publish/preparing.ts';
 import { Tidying } from './publish/tidying.ts';
 import { previewRoutes } from './serve/preview-plugin.ts';
 import type { Readers } from './readers/readers.ts';
 import { ReadyResponses } from './serve/ready-responses.ts';
+import { publicListRoutes } from './serve/public-list.ts';
 import { PublicSites } from './serve/public-sites.ts';
 import { closed, serveSites } from './serve/serve-plugin.ts';
 import { siteRoutes } from './sites/routes.ts';
@@ -34,6 +37,8 @@ export interface AppDeps {
   blobs: BlobStore;
   /** Where bytes from outside are looked into. */
   reading: Reading;
+  /** The built file of a thread that tells pictures apart. */
+  looking: string;
   assets: StoredAssets;
   config: Config;
   /** Changes whenever the renderer's code does. */
@@ -58,7 +63,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
         if (!ready.answer(request, response)) handler(request, response);
       }),
     logger: quietLogs(deps.logLevel ?? 'warn', deps.logStream),
-    disableRequestLogging: true,
+    logController: new LogController({ disableRequestLogging: true }),
     // Whatever is wrong with an address, it gets the page that all wrong addresses get.
     frameworkErrors: (_error, _request, reply) => void closed(reply as FastifyReply),
     bodyLimit: 4 * 1024 * 1024,
@@ -77,15 +82,21 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   };
   const open: PublicSites = new PublicSites(
     db,
-    async () => {
-      ready.clear();
-      await deps.readers?.clear(ready.age);
+    async (sites) => {
+      ready.clear(sites);
+      await deps.readers?.clear(sites, ready.age);
     },
     (site) => tidying.later(site),
   );
-  const tidying = new Tidying(publishing, () => open.forget(), app.log);
+  const tidying = new Tidying(publishing, (site) => open.forget([site]), app.log);
   app.addHook('onClose', () => tidying.settled());
-  const commands = new Commands({ db, open, tidy: (site) => tidying.run(site), log: app.log });
+  const preparing =
+    config.prepareAfterMs === null ? null : new Preparing(publishing, config.prepareAfterMs, app.log);
+  app.addHook('onListen', async () => preparing?.start());
+  app.addHook('preClose', async () => preparing?.stop());
+  const commands = new Commands({ db, open, tidying, preparing, log: app.log });
+  const looking = new Looking(deps.looking);
+  app.addHook('onClose', () => looking.close());
   const outgoing = new Outgoing(config.standIns);
   app.addHook('onClose', () => outgoing.close());
 
@@ -126,7 +137,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     const gathering = { db, blobs, reading, commands, limits: config };
     siteRoutes(maker, { db, commands, open, limits: config });
     pageRoutes(maker, { db, commands });
-    mediaRoutes(maker, gathering);
+    mediaRoutes(maker, { ...gathering, looking });
     linkRoutes(maker, { ...gathering, outgoing });
     publishRoutes(maker, { ...publishing, open });
     previewRoutes(maker, { db, assets, blobs });
@@ -148,11 +159,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
       maker.get('/studio', page);
       maker.get('/', async (_, reply) => reply.redirect('/studio/'));
     }
-    maker.get('/api/public-sites', async (_, reply) => {
-      // The list itself is not to be found by search engines: some of the sites ask them to stay away.
-      reply.header('x-robots-tag', 'noindex');
-      return (await open.listed()).map(({ title, path }) => ({ title, path }));
-    });
+    publicListRoutes(maker, open);
   });
 
   await app.register(async (readers) =>

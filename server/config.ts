@@ -31,6 +31,7 @@ const environmentSchema = z.object({
   MAX_MEGAPIXELS: z.coerce.number().positive().default(100),
   READING_SECONDS: z.coerce.number().positive().default(30),
   READING_MB: z.coerce.number().min(256).default(512),
+  PREPARE: flag.default(true),
 });
 
 export interface Config {
@@ -56,6 +57,8 @@ export interface Config {
   maxPixels: number;
   /** Limits of the processes that look into files from outside. */
   reading: ReadingLimits;
+  /** Makes the files that readers get of a picture as soon as it stands on a page, this long after; null: at publish. */
+  prepareAfterMs: number | null;
 }
 
 /** Reads the environment once, at the start. Throws a ZodError that names the variable at fault. */
@@ -80,5 +83,6 @@ export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config
       readMs: read.READING_SECONDS * 1000,
       mostBytes: read.READING_MB * 1024 * 1024,
     },
+    prepareAfterMs: read.PREPARE ? 3000 : null,
   };
 }

@@ -26,6 +26,7 @@ export interface Places {
   reader: string;
   /** The program of a process that looks into files from outside. */
   reading: string;
+  looking: string;
 }
 
 /** Where everything is below the project's folder, built or not. */
@@ -37,6 +38,7 @@ export const placesIn = (root: string, code: string): Places => ({
   code,
   reader: join(root, 'dist/reader.js'),
   reading: join(root, 'dist/reading.js'),
+  looking: join(root, 'dist/looking.js'),
 });
 
 export interface Running {
@@ -83,7 +85,13 @@ export async function open(
       publicOrigin: config.publicOrigin,
     };
     const readers = config.readers > 0 ? new Readers(config.readers, places.reader) : null;
-    const app = await buildApp({ ...publishing, config, studioFolder: places.studio, readers });
+    const app = await buildApp({
+      ...publishing,
+      config,
+      looking: places.looking,
+      studioFolder: places.studio,
+      readers,
+    });
     // Named by the folder, so that one left by a killed process is found again; a path in the folder itself may be too long.
     const socket = readers && join(tmpdir(), `kite-wall-${nameOf(config.dataDir)}`);
     if (socket) {

@@ -1,3 +1,5 @@
+// First, since it says in which order the layers lie.
+import './styles/studio.css';
 import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
@@ -5,7 +7,6 @@ import { BrowserRouter } from 'react-router';
 import { App } from './app.tsx';
 import { Refusal } from './api/call.ts';
 import { fetched } from './ui/fetched.tsx';
-import './styles/studio.css';
 
 // What is typed is kept in the cache of queries. Told at once, not a moment later as by default, it is on the screen when
 // the key or press that changed it is through: no field is set back in between, and what is new can have the focus.

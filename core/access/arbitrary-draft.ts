@@ -1,16 +1,17 @@
 import fc from 'fast-check';
-import { type Height, heights } from '../content/height.ts';
-import type { LinkFacts } from '../content/link.ts';
-import { sampleLinkFacts } from '../content/sample-link.ts';
-import type { Material, PictureFacts } from '../content/material.ts';
-import { noFacts } from '../content/case-facts.ts';
-import { mine } from '../content/provenance.ts';
+import { type Height, heights } from './height.ts';
+import type { LinkFacts } from '../materials/link.ts';
+import { sampleLinkFacts } from '../materials/sample-link.ts';
+import type { Material, PictureFacts } from '../materials/material.ts';
+import { noFacts } from '../pages/case-facts.ts';
+import { mine } from '../credits/provenance.ts';
+import { firstLook } from '../look/look.ts';
 import { type Page, type PageOf, pageSchema } from '../pages/page.ts';
 import { pageKinds } from '../pages/page-kinds.ts';
 import { type LinkForm, linkForms } from '../parts/link.ts';
 import type { PartBase } from '../parts/part-base.ts';
 import { type Part, type PartKind, partKinds, type PartOf } from '../parts/parts.ts';
-import type { Draft } from '../content/site.ts';
+import type { Draft } from '../sites/site.ts';
 
 /**
  * Random sites for property tests. Every text and every original carries a marker of the thing it belongs to
@@ -196,7 +197,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
       height: spec.height,
       address: 'a-site',
       searchEngines: false,
-      theme: 'broadsheet' as const,
+      look: firstLook,
       evidenceWanted: 3,
     },
     materials: Array.from({ length: materialCount }, (_, at) => material(at)),

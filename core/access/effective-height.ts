@@ -1,6 +1,6 @@
-import { type Height, heightLevel, lowest } from '../content/height.ts';
-import type { Id } from '../content/id.ts';
-import type { Draft } from '../content/site.ts';
+import { type Height, heightLevel, lowest } from './height.ts';
+import type { Id } from '../id.ts';
+import type { Draft } from '../sites/site.ts';
 import { shownOn } from '../pages/page.ts';
 import { ownHeight } from './own-height.ts';
 import { pathOfPages } from './path-of-pages.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { heightLevel } from '../content/height.ts';
+import { heightLevel } from './height.ts';
 import { draftArbitrary } from './arbitrary-draft.ts';
 import { effectiveHeight } from './effective-height.ts';
 import { pathOfPages } from './path-of-pages.ts';

@@ -1,6 +1,6 @@
-import { lowest, reaches } from '../content/height.ts';
-import type { Id } from '../content/id.ts';
-import type { Draft } from '../content/site.ts';
+import { lowest, reaches } from './height.ts';
+import type { Id } from '../id.ts';
+import type { Draft } from '../sites/site.ts';
 import { effectiveHeight } from './effective-height.ts';
 import { pathOfPages } from './path-of-pages.ts';
 import { seenBy, type SiteView } from './seen-by.ts';

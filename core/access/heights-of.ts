@@ -1,7 +1,7 @@
-import { type Height, lowest } from '../content/height.ts';
-import type { Id } from '../content/id.ts';
+import { type Height, lowest } from './height.ts';
+import type { Id } from '../id.ts';
 import type { PageBase } from '../pages/page.ts';
-import type { Draft } from '../content/site.ts';
+import type { Draft } from '../sites/site.ts';
 import { heldIn } from '../parts/held-in.ts';
 import type { Part } from '../parts/parts.ts';
 import { ownHeight } from './own-height.ts';

@@ -1,4 +1,4 @@
-import type { Height } from '../content/height.ts';
+import type { Height } from './height.ts';
 import type { PageBase } from '../pages/page.ts';
 
 /** The height of a page by itself. One that is put away is Private, whatever it was and will be again. */

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Height } from '../content/height.ts';
+import type { Height } from './height.ts';
 import type { DraftHeights, PageHeights } from './heights-of.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { Part, PartOf } from '../parts/parts.ts';

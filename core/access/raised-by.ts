@@ -1,5 +1,5 @@
-import { type Height, heightLevel, lowest } from '../content/height.ts';
-import type { Id } from '../content/id.ts';
+import { type Height, heightLevel, lowest } from './height.ts';
+import type { Id } from '../id.ts';
 import { heldIn } from '../parts/held-in.ts';
 import { type DraftHeights, heightsOf } from './heights-of.ts';
 

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { type Height, heightLevel } from '../content/height.ts';
+import { type Height, heightLevel } from './height.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { newPart } from '../parts/new-part.ts';
 import { type Page, shownOn } from '../pages/page.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import type { Part } from '../parts/parts.ts';
-import type { Draft } from '../content/site.ts';
+import type { Draft } from '../sites/site.ts';
 import { draftArbitrary, mixedDraftArbitrary, marker, noteId } from './arbitrary-draft.ts';
 import { effectiveHeight } from './effective-height.ts';
 import { seenBy } from './seen-by.ts';

@@ -1,17 +1,17 @@
-import type { CreditPiece } from '../content/credit.ts';
-import { creditsOf } from '../content/credits-of.ts';
-import { lowest, reaches } from '../content/height.ts';
-import type { Id } from '../content/id.ts';
+import type { CreditPiece } from '../credits/credit.ts';
+import { creditsOf } from '../credits/credits-of.ts';
+import { lowest, reaches } from './height.ts';
+import type { Id } from '../id.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { byRank } from '../pages/by-rank.ts';
 import { noCover } from '../pages/cover.ts';
 import type { Opening } from '../pages/opening.ts';
 import { factsOf, type Page, shownOn } from '../pages/page.ts';
 import type { Shown } from '../pages/page-contents.ts';
-import type { CaseFacts } from '../content/case-facts.ts';
+import type { CaseFacts } from '../pages/case-facts.ts';
 import { isEmptyPart } from '../parts/is-empty-part.ts';
 import { materialsOf } from '../parts/materials-of.ts';
-import type { Draft, Site } from '../content/site.ts';
+import type { Draft, Site } from '../sites/site.ts';
 import { coverFor } from './cover-for.ts';
 import { pathOfPages } from './path-of-pages.ts';
 import { heightsOf } from './heights-of.ts';
@@ -36,7 +36,7 @@ export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title'> &
   };
 
 export interface SiteView {
-  site: Pick<Site, 'title' | 'theme'>;
+  site: Pick<Site, 'title' | 'look'>;
   /** The page a page link opens, or null when the whole site is entered at its home page. */
   entry: Id | null;
   /** In reading order; a parent stands before its children. */
@@ -143,5 +143,5 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       credits: credited ? [] : credits,
     };
   });
-  return { site: { title: draft.site.title, theme: draft.site.theme }, entry, pages, materials };
+  return { site: { title: draft.site.title, look: draft.site.look }, entry, pages, materials };
 }

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { Material } from '../content/material.ts';
+import type { Material } from '../materials/material.ts';
 import { draftArbitrary } from './arbitrary-draft.ts';
 import { seenMaterial } from './seen-material.ts';
 

@@ -1,7 +1,7 @@
-import type { Id } from '../content/id.ts';
-import type { LinkFacts } from '../content/link.ts';
-import type { DocumentFacts } from '../content/document.ts';
-import type { Material, MaterialKind, MaterialOf, PictureFacts } from '../content/material.ts';
+import type { Id } from '../id.ts';
+import type { LinkFacts } from '../materials/link.ts';
+import type { DocumentFacts } from '../materials/document.ts';
+import type { Material, MaterialKind, MaterialOf, PictureFacts } from '../materials/material.ts';
 import { shownSize } from '../gallery/fixed-frame.ts';
 
 type Seen<K extends MaterialKind> = Pick<

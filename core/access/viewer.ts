@@ -1,5 +1,5 @@
-import type { Height } from '../content/height.ts';
-import type { Id } from '../content/id.ts';
+import type { Height } from './height.ts';
+import type { Id } from '../id.ts';
 
 /** Somebody who opens a site, told apart only by how they came in. */
 export type Viewer =

@@ -2,8 +2,8 @@ import { expect, test } from '@jest/globals';
 import { newPart } from '../parts/new-part.ts';
 import { noCover } from '../pages/cover.ts';
 import type { Part } from '../parts/parts.ts';
-import { mine } from '../content/provenance.ts';
-import { sampleSound } from '../content/sample-sound.ts';
+import { mine } from '../credits/provenance.ts';
+import { sampleSound } from '../materials/sample-sound.ts';
 import { pageNeeds } from './page-needs.ts';
 
 const known = (more: Parameters<typeof sampleSound>[1] = {}) =>

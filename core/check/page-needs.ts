@@ -1,11 +1,11 @@
 import { evidenceCount } from '../parts/evidence-count.ts';
-import type { Id } from '../content/id.ts';
-import type { Material } from '../content/material.ts';
+import type { Id } from '../id.ts';
+import type { Material } from '../materials/material.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import type { Shown } from '../pages/page-contents.ts';
 import type { PageBase } from '../pages/page.ts';
 import { isEmptyPart } from '../parts/is-empty-part.ts';
-import { missingProvenance } from '../content/provenance.ts';
+import { missingProvenance } from '../credits/provenance.ts';
 
 /** What a project still needs before it can be shown with a good conscience. */
 export interface Need {

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '../access/arbitrary-draft.ts';
-import { mine } from '../content/provenance.ts';
+import { mine } from '../credits/provenance.ts';
 import { newPart } from '../parts/new-part.ts';
 import { pagesWithoutCredit } from './pages-without-credit.ts';
 

@@ -1,8 +1,8 @@
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { type Page, shownOn } from '../pages/page.ts';
-import { missingProvenance } from '../content/provenance.ts';
-import type { Draft } from '../content/site.ts';
+import { missingProvenance } from '../credits/provenance.ts';
+import type { Draft } from '../sites/site.ts';
 
 /**
  * Pages that show someone else's work without saying where it is from or under which licence.

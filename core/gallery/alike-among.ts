@@ -1,4 +1,4 @@
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 
 /**
  * How many of these pictures look like another one of them.

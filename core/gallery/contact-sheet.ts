@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../content/id.ts';
+import { idSchema } from '../id.ts';
 import type { PictureFeatures } from './picture-features.ts';
 import { colourDifference, pictureDifference, viewDifference } from './picture-difference.ts';
 import { pictureWarnings, warnings } from './picture-quality.ts';

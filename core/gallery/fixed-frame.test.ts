@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { burntIn, type Fixes, fixesSchema } from '../content/fixes.ts';
+import { burntIn, type Fixes, fixesSchema } from '../materials/fixes.ts';
 import {
   cropOfRatio,
   fixedFrame,

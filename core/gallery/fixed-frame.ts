@@ -1,4 +1,4 @@
-import type { Fixes, Region } from '../content/fixes.ts';
+import type { Fixes, Region } from '../materials/fixes.ts';
 
 export interface Size {
   widthPx: number;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { Fixes } from '../content/fixes.ts';
+import type { Fixes } from '../materials/fixes.ts';
 import { fixesOfPage, fixesOntoPage, pageSource, withPageTurned } from './picture-source.ts';
 
 const region = { x: 0.1, y: 0.2, width: 0.3, height: 0.1 };

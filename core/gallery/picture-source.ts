@@ -1,6 +1,6 @@
 import type { SeenMaterial, SeenMaterialOf } from '../access/seen-by.ts';
-import { type DocumentContent, type DocumentFacts, pageSizePx } from '../content/document.ts';
-import { type Fixes, hasBurntIn } from '../content/fixes.ts';
+import { type DocumentContent, type DocumentFacts, pageSizePx } from '../materials/document.ts';
+import { type Fixes, hasBurntIn } from '../materials/fixes.ts';
 import { shownSize, type Size } from './fixed-frame.ts';
 
 /** Where the pixels of a picture come from: a picture file, or a page of a PDF. */

@@ -1,4 +1,4 @@
-import type { Region } from '../content/fixes.ts';
+import type { Region } from '../materials/fixes.ts';
 
 const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 

@@ -1,5 +1,5 @@
 import { cut } from '../words/cut.ts';
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 import { copyOfPart } from '../parts/copy-of-part.ts';
 import type { PageBase, ShownPage } from './page.ts';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../content/id.ts';
+import { idSchema } from '../id.ts';
 
 /** The picture that stands for a page elsewhere: on the wall, beside its neighbours, where a link to it is shown. */
 export const coverSchema = z.object({

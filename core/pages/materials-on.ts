@@ -1,4 +1,4 @@
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 import type { Shown } from './page-contents.ts';
 import type { Part, SeenPart } from '../parts/parts.ts';
 import { materialsOf } from '../parts/materials-of.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../content/id.ts';
+import { idSchema } from '../id.ts';
 
 export const openingLayouts = ['full', 'strip', 'words'] as const;
 

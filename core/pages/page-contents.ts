@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { caseFactsSchema, noFacts } from '../content/case-facts.ts';
-import { line } from '../content/line.ts';
+import { caseFactsSchema, noFacts } from './case-facts.ts';
+import { line } from '../words/line.ts';
 import { partsSchema } from '../parts/parts.ts';
 import { webAddress } from '../parts/web-address.ts';
 import { coverSchema, noCover } from './cover.ts';

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { type CaseFacts, noFacts } from '../content/case-facts.ts';
-import { heightSchema } from '../content/height.ts';
-import { idSchema } from '../content/id.ts';
-import { line } from '../content/line.ts';
+import { type CaseFacts, noFacts } from './case-facts.ts';
+import { heightSchema } from '../access/height.ts';
+import { idSchema } from '../id.ts';
+import { line } from '../words/line.ts';
 import {
   contentOfAnyKind,
   nothingShown,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Id, idSchema } from '../content/id.ts';
+import { type Id, idSchema } from '../id.ts';
 import { partBase } from './part-base.ts';
 import { holdsNothing, partRules } from './part-rules.ts';
 

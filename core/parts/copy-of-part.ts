@@ -1,4 +1,4 @@
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 import { withHeld } from './held-in.ts';
 import type { Part } from './parts.ts';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { CreditPiece } from '../content/credit.ts';
+import type { CreditPiece } from '../credits/credit.ts';
 import { partBase } from './part-base.ts';
 import { holdsNothing, partRules, showsNoMaterial } from './part-rules.ts';
 

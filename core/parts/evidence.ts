@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { idSchema } from '../content/id.ts';
-import { line } from '../content/line.ts';
+import { idSchema } from '../id.ts';
+import { line } from '../words/line.ts';
 import { plural } from '../words/plural.ts';
 import { showsOne } from './one-material.ts';
 import { partBase } from './part-base.ts';

@@ -1,4 +1,4 @@
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 import { isKnownPart, type Part, rulesOf, type SeenPart } from './parts.ts';
 
 /** The materials a part shows, in reading order; of a part as its maker has it or as readers get it. */

@@ -1,4 +1,4 @@
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 import { type Part, type PartKind, rulesOf } from './parts.ts';
 
 /** A part as it is first tied in, with the materials it starts with, if any. Parts that show one take the first. */

@@ -1,5 +1,5 @@
-import type { Id } from '../content/id.ts';
-import type { Material, MaterialKind } from '../content/material.ts';
+import type { Id } from '../id.ts';
+import type { Material, MaterialKind } from '../materials/material.ts';
 
 /** Rules of a part that shows one material, or has room for one. */
 interface ShowsOne {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { heightSchema } from '../content/height.ts';
-import { idSchema } from '../content/id.ts';
-import { line } from '../content/line.ts';
+import { heightSchema } from '../access/height.ts';
+import { idSchema } from '../id.ts';
+import { line } from '../words/line.ts';
 
 /** Stands beside another part instead of below it, as long as that one is right before it. */
 export const besideSchema = z.object({

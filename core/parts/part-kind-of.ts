@@ -1,4 +1,4 @@
-import type { MaterialKind } from '../content/material.ts';
+import type { MaterialKind } from '../materials/material.ts';
 import type { PartKind } from './parts.ts';
 
 /** The part that shows one material of some kind, as it is first tied in. A note becomes words of the page. */

@@ -1,8 +1,8 @@
 import type { z } from 'zod';
-import type { CreditPiece } from '../content/credit.ts';
-import type { Height } from '../content/height.ts';
-import type { Id } from '../content/id.ts';
-import type { Material } from '../content/material.ts';
+import type { CreditPiece } from '../credits/credit.ts';
+import type { Height } from '../access/height.ts';
+import type { Id } from '../id.ts';
+import type { Material } from '../materials/material.ts';
 import type { PartBase } from './part-base.ts';
 
 /** Something inside a part that has a height of its own. */

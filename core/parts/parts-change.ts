@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal';
 import { z } from 'zod';
-import { idSchema, type Id } from '../content/id.ts';
+import { idSchema, type Id } from '../id.ts';
 import { type Part, partSchema } from './parts.ts';
 
 const someParts = z.array(partSchema).max(400);

@@ -1,6 +1,6 @@
 import { wordsOfNote } from '../words/words-of-note.ts';
-import type { Id } from '../content/id.ts';
-import type { Material } from '../content/material.ts';
+import type { Id } from '../id.ts';
+import type { Material } from '../materials/material.ts';
 import { newPart } from './new-part.ts';
 import { mostInGallery } from './gallery.ts';
 import type { Part } from './parts.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../content/id.ts';
+import { idSchema } from '../id.ts';
 import { showsOne } from './one-material.ts';
 import { partBase } from './part-base.ts';
 import { holdsNothing, partRules } from './part-rules.ts';

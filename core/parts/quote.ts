@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { line } from '../content/line.ts';
+import { line } from '../words/line.ts';
 import { partBase } from './part-base.ts';
 import { allBlank, holdsNothing, partRules, showsNoMaterial } from './part-rules.ts';
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { idSchema } from '../content/id.ts';
-import { line } from '../content/line.ts';
+import { idSchema } from '../id.ts';
+import { line } from '../words/line.ts';
 import { partBase } from './part-base.ts';
 import { allBlank, holdsNothing, partRules, showsNoMaterial } from './part-rules.ts';
 

@@ -1,4 +1,4 @@
-import type { CreditPiece } from '../content/credit.ts';
+import type { CreditPiece } from '../credits/credit.ts';
 import { isKnownPart, type Part, rulesOf, type SeenPart } from './parts.ts';
 
 /**

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { seenBy } from '../access/seen-by.ts';
 import { standingBeside } from './beside.ts';
-import { noFacts } from '../content/case-facts.ts';
+import { noFacts } from '../pages/case-facts.ts';
+import { firstLook } from '../look/look.ts';
 import { noCover } from '../pages/cover.ts';
 import type { Page } from '../pages/page.ts';
 import { partsSchema } from './parts.ts';
@@ -55,7 +56,7 @@ describe.each(starterKeys)('the starter "%s"', (key) => {
       height: 'public' as const,
       address: 'a-site',
       searchEngines: false,
-      theme: 'broadsheet' as const,
+      look: firstLook,
       evidenceWanted: 3,
     };
     for (const viewer of [{ kind: 'stranger' as const }, { kind: 'maker' as const }]) {

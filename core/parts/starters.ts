@@ -1,4 +1,4 @@
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 import { newPart } from './new-part.ts';
 import type { Part, PartKind } from './parts.ts';
 import { type StarterKey, starterNames } from './starter-names.ts';

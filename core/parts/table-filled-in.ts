@@ -1,4 +1,4 @@
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 import { cut } from '../words/cut.ts';
 import { isAmounts } from './amounts.ts';
 import { mostColumns, mostRows, type Table } from './table.ts';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { heightSchema } from '../content/height.ts';
-import { idSchema } from '../content/id.ts';
-import { line } from '../content/line.ts';
+import { heightSchema } from '../access/height.ts';
+import { idSchema } from '../id.ts';
+import { line } from '../words/line.ts';
 import { isAmounts, totalOf } from './amounts.ts';
 import { partBase } from './part-base.ts';
 import { holdsNothing, partRules, showsNoMaterial } from './part-rules.ts';

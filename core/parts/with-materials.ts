@@ -1,4 +1,4 @@
-import type { Material, MaterialKind } from '../content/material.ts';
+import type { Material, MaterialKind } from '../materials/material.ts';
 import { partKindOf } from './part-kind-of.ts';
 import { isKnownPart, type Part, rulesOf } from './parts.ts';
 

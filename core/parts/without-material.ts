@@ -1,4 +1,4 @@
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 import { isKnownPart, type Part, rulesOf } from './parts.ts';
 
 /** The part without the given material; used when a material is deleted or closed. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { plainText, richTextSchema } from '../content/rich-text.ts';
+import { plainText, richTextSchema } from '../words/rich-text.ts';
 import { partBase } from './part-base.ts';
 import { holdsNothing, partRules, showsNoMaterial } from './part-rules.ts';
 

@@ -1,6 +1,6 @@
 import { type DraftHeights, heightsOf } from '../access/heights-of.ts';
-import { type Height, heightLevel, lowest } from '../content/height.ts';
-import type { Id } from '../content/id.ts';
+import { type Height, heightLevel, lowest } from '../access/height.ts';
+import type { Id } from '../id.ts';
 
 /**
  * The most that readers may get of a site, its pages, parts and materials, by id, whatever a release holds. What is not

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary, noteId, type ProjectDraft } from '../access/arbitrary-draft.ts';
-import type { Material, MaterialKind } from '../content/material.ts';
-import { mine } from '../content/provenance.ts';
+import type { Material, MaterialKind } from '../materials/material.ts';
+import { mine } from '../credits/provenance.ts';
 import type { PageOf } from '../pages/page.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { Part } from '../parts/parts.ts';
@@ -159,7 +159,7 @@ describe('the site and its pages', () => {
 
   test('what is told of the whole site', () => {
     expect(what(live, site({ title: 'Quay' }))).toEqual([['name of the site']]);
-    expect(what(live, site({ theme: 'another' as 'broadsheet' }))).toEqual([['theme']]);
+    expect(what(live, site({ look: { theme: 'another' as 'broadsheet' } }))).toEqual([['look']]);
     expect(what(live, site({ searchEngines: false }))).toEqual([['search engines are asked to stay away']]);
     expect(what(site({ searchEngines: false }), live)).toEqual([['search engines may find it']]);
     expect(what(live, site({ address: 'quay' }))).toEqual([['address named where a link to it is shown']]);

@@ -6,7 +6,7 @@ import type { Viewer } from '../access/viewer.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { PageOf } from '../pages/page.ts';
 import type { Part } from '../parts/parts.ts';
-import type { Draft } from '../content/site.ts';
+import type { Draft } from '../sites/site.ts';
 import { differences } from './differences.ts';
 import { releasable } from './released.ts';
 

@@ -1,14 +1,14 @@
 import { effectiveHeight } from '../access/effective-height.ts';
-import { type Height, heightLevel } from '../content/height.ts';
-import { creditsOf } from '../content/credits-of.ts';
-import type { Id } from '../content/id.ts';
-import type { Material } from '../content/material.ts';
+import { type Height, heightLevel } from '../access/height.ts';
+import { creditsOf } from '../credits/credits-of.ts';
+import type { Id } from '../id.ts';
+import type { Material } from '../materials/material.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { byRank } from '../pages/by-rank.ts';
 import { factsOf, type Page, shownOn } from '../pages/page.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import { isKnownPart, type Part, rulesOf } from '../parts/parts.ts';
-import type { Draft } from '../content/site.ts';
+import type { Draft } from '../sites/site.ts';
 import { pageName } from '../pages/page-kinds.ts';
 import { plural } from '../words/plural.ts';
 import { releasable } from './released.ts';
@@ -63,6 +63,28 @@ function shownPicture({ known }: Side, id: Id): unknown {
   return [...own, title, transcript, facts, shower && [shower.original, shower.alt, shower.fixes]];
 }
 
+const standsAlone = ({ id, shownBy }: Material): boolean => shownBy === null || shownBy === id;
+
+/** What each material was compared with last, where no other one shows it. */
+const shownBefore = new WeakMap<Material, { with: Material; same: boolean }>();
+
+/** Whether two lists of materials show the same to readers, one after the other. */
+function sameShown(before: Side, after: Side, old: readonly Id[], now: readonly Id[]): boolean {
+  return (
+    old.length === now.length &&
+    old.every((id, at) => {
+      const [was, is] = [before.known.get(id), after.known.get(now[at] ?? '')];
+      if (!was || !is) return was === is;
+      const alone = standsAlone(was) && standsAlone(is);
+      const last = alone ? shownBefore.get(is) : undefined;
+      if (last?.with === was) return last.same;
+      const answer = same(shownPicture(before, was.id), shownPicture(after, is.id));
+      if (alone) shownBefore.set(is, { with: was, same: answer });
+      return answer;
+    })
+  );
+}
+
 interface Changes {
   what: string[];
   opening: boolean;
@@ -90,12 +112,7 @@ function partChanges(
     };
     if (!was) change(`${noun} added`);
     else if (!sameThing(was, part)) change(changed(was, part));
-    else if (
-      !same(
-        materialsOf(was).map((id) => shownPicture(before, id)),
-        materialsOf(part).map((id) => shownPicture(after, id)),
-      )
-    )
+    else if (!sameShown(before, after, materialsOf(was), materialsOf(part)))
       change(`caption, alt text or fixes in a ${noun}`);
   }
   for (const part of old) if (!nowIds.has(part.id)) what.push(`${rulesOf(part).noun} removed`);
@@ -122,11 +139,7 @@ function pageChanges(before: Side, after: Side, was: Page, page: Page): Changes 
   if (!same(factsOf(was), factsOf(page))) what.push('case facts');
   if (!same(old.cover, now.cover)) what.push('cover');
   const opening =
-    !same(old.opening, now.opening) ||
-    !same(
-      old.opening.pictures.map((id) => shownPicture(before, id)),
-      now.opening.pictures.map((id) => shownPicture(after, id)),
-    );
+    !same(old.opening, now.opening) || !sameShown(before, after, old.opening.pictures, now.opening.pictures);
   if (opening) what.push('opening');
   const ofParts = partChanges(before, after, old.parts, now.parts);
   what.push(...ofParts.what);
@@ -156,7 +169,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
   const siteIs = after.site.height;
   const what: string[] = [];
   if (live && live.site.title !== after.site.title) what.push('name of the site');
-  if (live && live.site.theme !== after.site.theme) what.push('theme');
+  if (live && !same(live.site.look, after.site.look)) what.push('look');
   if (live && siteIs === 'public' && live.site.searchEngines !== after.site.searchEngines)
     what.push(
       after.site.searchEngines ? 'search engines may find it' : 'search engines are asked to stay away',

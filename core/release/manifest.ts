@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../content/id.ts';
+import { idSchema } from '../id.ts';
 
 const hashSchema = z.string().regex(/^[0-9a-f]{64}$/);
 

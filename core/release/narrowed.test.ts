@@ -4,9 +4,9 @@ import { draftArbitrary, type ProjectDraft, marker } from '../access/arbitrary-d
 import { heightsOf } from '../access/heights-of.ts';
 import { seenBy } from '../access/seen-by.ts';
 import type { Viewer } from '../access/viewer.ts';
-import { heightLevel, type Height } from '../content/height.ts';
+import { heightLevel, type Height } from '../access/height.ts';
 import { newPart } from '../parts/new-part.ts';
-import type { Draft } from '../content/site.ts';
+import type { Draft } from '../sites/site.ts';
 import type { PageOf } from '../pages/page.ts';
 import { ceilingsAfter, loweredBy } from './ceilings.ts';
 import { narrowed, siteReach } from './narrowed.ts';

@@ -1,11 +1,11 @@
 import { heightsOf } from '../access/heights-of.ts';
-import { type Height, heightLevel, lowest } from '../content/height.ts';
-import type { Id } from '../content/id.ts';
+import { type Height, heightLevel, lowest } from '../access/height.ts';
+import type { Id } from '../id.ts';
 import { noCover } from '../pages/cover.ts';
 import { isShown, type Page } from '../pages/page.ts';
 import { withHeld } from '../parts/held-in.ts';
 import { withoutMaterial } from '../parts/without-material.ts';
-import type { Draft } from '../content/site.ts';
+import type { Draft } from '../sites/site.ts';
 import type { Ceilings } from './ceilings.ts';
 
 /** How high the site itself may be opened. It is closed at the door, so no release has to be made for it. */

@@ -1,7 +1,7 @@
 import { coverFor } from '../access/cover-for.ts';
 import { heightsOf } from '../access/heights-of.ts';
-import { type Height, reaches } from '../content/height.ts';
-import type { Draft } from '../content/site.ts';
+import { type Height, reaches } from '../access/height.ts';
+import type { Draft } from '../sites/site.ts';
 import { withHeld } from '../parts/held-in.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { isShown, type Page, shownOn } from '../pages/page.ts';

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '../access/arbitrary-draft.ts';
-import type { Height } from '../content/height.ts';
-import type { Material } from '../content/material.ts';
+import type { Height } from '../access/height.ts';
+import type { Material } from '../materials/material.ts';
 import { isShown, type PageOf } from '../pages/page.ts';
-import type { Draft } from '../content/site.ts';
+import type { Draft } from '../sites/site.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { Part, PartOf } from '../parts/parts.ts';
 import { narrowed } from './narrowed.ts';

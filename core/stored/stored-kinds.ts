@@ -1,9 +1,11 @@
-import { type Material, materialSchema } from '../content/material.ts';
-import { mine } from '../content/provenance.ts';
-import { type Site, siteSchema } from '../content/site.ts';
+import { type Material, materialSchema } from '../materials/material.ts';
+import { mine } from '../credits/provenance.ts';
+import { type Site, siteSchema } from '../sites/site.ts';
+import { type Look, lookSchema } from '../look/look.ts';
 import { isShown, type Page, pageOfCheckedPartsSchema } from '../pages/page.ts';
 import { emptyContents } from '../pages/page-contents.ts';
 import type { PageKind } from '../pages/page-kinds.ts';
+import { type Manifest, manifestSchema } from '../release/manifest.ts';
 import { type Part, partSchema } from '../parts/parts.ts';
 import { fromStored, stored, type StoredKind } from './stored-json.ts';
 
@@ -16,11 +18,19 @@ const filledIn =
   (kept) => ({ ...missing(kept), ...kept });
 const asItWas = filledIn(() => ({}));
 
-export const storedSite: StoredKind<Site> = { schema: siteSchema, upgrades: [asItWas] };
+/** Its look was the name of its theme once. */
+const themeToLook: StoredKind<object>['upgrades'][number] = ({ theme, ...site }) => ({
+  look: { theme },
+  ...site,
+});
+
+export const storedSite: StoredKind<Site> = { schema: siteSchema, upgrades: [asItWas, themeToLook] };
+export const storedLook: StoredKind<Look> = { schema: lookSchema, upgrades: [asItWas] };
 export const storedMaterial: StoredKind<Material> = {
   schema: materialSchema,
   upgrades: [filledIn(() => ({ tags: [], provenance: mine, transcript: '', shownBy: null }))],
 };
+export const storedManifest: StoredKind<Manifest> = { schema: manifestSchema, upgrades: [asItWas] };
 export const storedPart: StoredKind<Part> = { schema: partSchema, upgrades: [asItWas] };
 /** A page without its parts, which are kept each with the version of its own shape. */
 export const storedPage: StoredKind<Page> = {

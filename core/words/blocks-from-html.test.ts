@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { blockSchema } from '../content/rich-text.ts';
+import { blockSchema } from './rich-text.ts';
 import { structureFromHtml } from './blocks-from-html.ts';
 
 const blocksOf = (html: string) =>

@@ -1,6 +1,6 @@
 import { type AnyNode, type Element, isTag, isText } from 'domhandler';
 import { parseDocument } from 'htmlparser2';
-import type { Block, Inline, ListItem, Mark, TableCell, TableRow } from '../content/rich-text.ts';
+import type { Block, Inline, ListItem, Mark, TableCell, TableRow } from './rich-text.ts';
 
 import { cut } from './cut.ts';
 

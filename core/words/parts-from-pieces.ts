@@ -1,7 +1,7 @@
-import type { Id } from '../content/id.ts';
+import type { Id } from '../id.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { Part } from '../parts/parts.ts';
-import type { Block } from '../content/rich-text.ts';
+import type { Block } from './rich-text.ts';
 
 /** Words, or the name of the picture that stands between them. */
 export type PlacedPiece = { type: 'words'; blocks: Block[] } | { type: 'picture'; picture: string };

@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
-import type { Block } from '../content/rich-text.ts';
+import type { Block } from './rich-text.ts';
 import { structureFromHtml } from './blocks-from-html.ts';
 import { oneLine } from './one-line.ts';
-import { plainText } from '../content/rich-text.ts';
+import { plainText } from './rich-text.ts';
 
 /** What was copied somewhere, as the clipboard holds it; empty where it holds no such form. */
 export interface Copied {

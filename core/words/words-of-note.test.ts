@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { plainText, richTextSchema } from '../content/rich-text.ts';
+import { plainText, richTextSchema } from './rich-text.ts';
 import { wordsOfNote } from './words-of-note.ts';
 
 test('blank lines part paragraphs, single line ends stay line ends', () => {

@@ -1,4 +1,4 @@
-import type { Inline, RichText } from '../content/rich-text.ts';
+import type { Inline, RichText } from './rich-text.ts';
 
 /** A note as words of a page: a paragraph for each block between blank lines, its line breaks kept. */
 export function wordsOfNote(note: string): RichText {

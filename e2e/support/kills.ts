@@ -2,10 +2,10 @@ import { createAccount } from '#contract/account.ts';
 import { bringBackRelease, startPublish } from '#contract/publishing.ts';
 import { changePage, createProject } from '#contract/pages.ts';
 import { changeSite, createSite } from '#contract/sites.ts';
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';
-import { fromParagraphs } from '#core/content/rich-text.ts';
+import { fromParagraphs } from '#core/words/rich-text.ts';
 import { BuiltServer } from './demo-server.ts';
 import { RemoteMaker } from './maker.ts';
 

@@ -182,6 +182,17 @@ export class Driver {
 
   /** Violations of WCAG 2.2 A and AA and of axe's best practices on the page as it is now, in words. */
   async axe(): Promise<string[]> {
+    // What is just fading in or out has the colours of neither: nobody reads it then.
+    await this.page.evaluate(async () => {
+      await Promise.all(
+        document
+          .getAnimations()
+          .filter(({ playState, effect }) => {
+            return playState === 'running' && effect?.getComputedTiming().iterations !== Infinity;
+          })
+          .map(({ finished }) => finished.catch(() => undefined)),
+      );
+    });
     await this.page.evaluate(axe.source);
     return this.page.evaluate(async () => {
       const { axe: engine } = window as unknown as {

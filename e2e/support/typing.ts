@@ -51,9 +51,14 @@ export async function openLongPage(studio: Driver, rooms: string, parts: number)
  * Types into the words that are open, a key each 60 ms, and times each from the key to the paint that shows it: Event Timing
  * (W3C), in steps of 8 ms; what takes less than 16 ms is not told and counts as 16.
  *
+ * @param settled waits for what typing leads to
  * @returns times in ms, the shortest first
  */
-export async function keyTimes(studio: Driver, typed: string): Promise<number[]> {
+export async function keyTimes(
+  studio: Driver,
+  typed: string,
+  settled = () => studio.saved(),
+): Promise<number[]> {
   await studio.page.evaluate(() => {
     const times: number[] = [];
     (window as unknown as { keyTimes: number[] }).keyTimes = times;
@@ -62,7 +67,7 @@ export async function keyTimes(studio: Driver, typed: string): Promise<number[]>
     }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit);
   });
   await studio.page.keyboard.type(typed, { delay: 60 });
-  await studio.saved();
+  await settled();
   const slow = await studio.page.evaluate(() => (window as unknown as { keyTimes: number[] }).keyTimes);
   const fast = Math.max(0, typed.length - slow.length);
   return [...Array.from({ length: fast }, () => 16), ...slow].sort((a, b) => a - b);

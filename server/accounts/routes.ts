@@ -1,13 +1,11 @@
 import argon2 from '@node-rs/argon2';
-import { eq } from 'drizzle-orm';
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import { createAccount, getMe, signIn, signInToDemo, signOut } from '#contract/account.ts';
 import type { Config } from '../config.ts';
 import type { Database } from '../db/connect.ts';
-import { newId } from '../db/new-id.ts';
-import { accounts } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
 import { Problem } from '../http/problem.ts';
+import { accountOf, addAccount } from './account-rows.ts';
 import { isCommonPassword } from './common-password.ts';
 import { limitedTries } from './limited-tries.ts';
 import { endSession, startSession } from './sessions.ts';
@@ -39,11 +37,7 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
           'This password is among the first that anybody tries. A short sentence of your own is good.',
           { field: 'password' },
         );
-      const [known] = await db
-        .select({ id: accounts.id })
-        .from(accounts)
-        .where(eq(accounts.email, body.email));
-      if (known)
+      if (await accountOf(db, body.email))
         throw new Problem(
           409,
           'email-known',
@@ -52,10 +46,8 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
             field: 'email',
           },
         );
-      const account = { id: newId(), name: body.name, email: body.email };
-      await db
-        .insert(accounts)
-        .values({ ...account, passwordHash: await argon2.hash(body.password, hashing) });
+      const passwordHash = await argon2.hash(body.password, hashing);
+      const account = await addAccount(db, { name: body.name, email: body.email, passwordHash });
       await startSession(db, reply, account.id, secureCookies);
       return { account, demo };
     },
@@ -67,7 +59,7 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
     signIn,
     async ({ body }, request, reply) => {
       await tryOf(request, body.email);
-      const [row] = await db.select().from(accounts).where(eq(accounts.email, body.email));
+      const row = await accountOf(db, body.email);
       const right = await argon2.verify(row?.passwordHash ?? (await decoy), body.password);
       if (!row || !right)
         throw new Problem(401, 'wrong-sign-in', 'E-mail and password do not belong together. Check both.', {
@@ -80,7 +72,7 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
   );
 
   const enterDemo = async (reply: FastifyReply) => {
-    const [row] = demo ? await db.select().from(accounts).where(eq(accounts.email, demoEmail)) : [];
+    const row = demo ? await accountOf(db, demoEmail) : null;
     if (!row) throw new Problem(404, 'no-demo', 'This server has no demo account.');
     await startSession(db, reply, row.id, secureCookies);
     return { account: { id: row.id, name: row.name, email: row.email }, demo };

@@ -2,6 +2,8 @@ import type { FastifyBaseLogger } from 'fastify';
 import type { Database } from '../db/connect.ts';
 import { type Edit, edit, type EditResult } from '../db/edit.ts';
 import { redo, type Stepped, undo, type Wanted } from '../db/history.ts';
+import type { Preparing } from '../publish/preparing.ts';
+import type { Tidying } from '../publish/tidying.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
 
 export interface Scope {
@@ -12,8 +14,10 @@ export interface Scope {
 export interface CommandDeps {
   db: Database;
   open: Pick<PublicSites, 'forget'>;
-  /** Makes a release without what was closed, so that readers have the rest of a page as well. */
-  tidy: (site: string) => Promise<void>;
+  /** Makes releases without what was closed, so that readers have the rest of a page as well. */
+  tidying: Pick<Tidying, 'run' | 'later'>;
+  /** Makes what a publish of the site will need. */
+  preparing?: Pick<Preparing, 'later'> | null;
   log?: Pick<FastifyBaseLogger, 'error'>;
 }
 
@@ -50,10 +54,13 @@ export class Commands {
   }
 
   async #settled<R extends EditResult>({ site }: Scope, result: R): Promise<R> {
-    if (!result.opens) return result;
-    await this.#deps.open.forget();
+    const { concerns } = result;
+    if (result.changes.length > 0) this.#deps.preparing?.later(site);
+    if (concerns.length === 0) return result;
+    await this.#deps.open.forget(concerns);
+    for (const other of concerns) if (other !== site) this.#deps.tidying.later(other);
     try {
-      await this.#deps.tidy(site);
+      await this.#deps.tidying.run(site);
     } catch (error) {
       // A full disk, say: what was closed is closed all the same, and tidying is tried again.
       this.#deps.log?.error({ err: error, site }, 'a narrower release could not be made yet');

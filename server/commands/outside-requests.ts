@@ -7,8 +7,12 @@ export function outsideRequests(publishing: PublishDeps): PublishDeps & { comman
   const commands = new Commands({
     db: publishing.db,
     open: { forget: async () => {} },
-    tidy: async (site) => {
-      await tidy(publishing, site);
+    tidying: {
+      run: async (site) => {
+        await tidy(publishing, site);
+      },
+      // Other sites are made tidy once somebody asks for them.
+      later: () => undefined,
     },
   });
   return { ...publishing, commands };

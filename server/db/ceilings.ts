@@ -1,6 +1,6 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import type { DraftHeights } from '#core/access/heights-of.ts';
-import { type Height, lowest } from '#core/content/height.ts';
+import { type Height, lowest } from '#core/access/height.ts';
 import { type Ceilings, ceilingsAfter, loweredBy } from '#core/release/ceilings.ts';
 import type { Executor, Transaction } from './connect.ts';
 import type { RowChange } from './rows/rows.ts';

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { changePage, createProject, deletePage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
-import { fromParagraphs } from '#core/content/rich-text.ts';
+import { fromParagraphs } from '#core/words/rich-text.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
 let server: TestServer;

@@ -19,12 +19,12 @@ import { edits, sites } from './schema.ts';
 export interface EditResult {
   revision: number;
   changes: RowChange[];
-  /** Something was taken from readers, or the site itself changed: what is open has to be looked up anew. */
-  opens: boolean;
+  /** Ids of sites from whose readers something was taken, or that changed themselves: what is open of them has to be looked up anew. */
+  concerns: readonly string[];
 }
 
 /** What changes nothing: for example the same file brought a second time. */
-export const noEdit: EditResult = { revision: 0, changes: [], opens: false };
+export const noEdit: EditResult = { revision: 0, changes: [], concerns: [] };
 
 /** Refuses a change of what was changed meanwhile, with both versions. */
 export function newer({ row, revision }: Versioned<RowOf<Table>>): Problem {
@@ -174,8 +174,10 @@ export async function edit(
     await work(running);
     const changes = running.changes;
     const closing = await closeThings(tx, scope, running.closed, revision);
-    if (changes.length === 0) return { revision, changes, opens: closing };
-    const closed = (await closeLowered(tx, scope.site, changes, revision)) || closing;
+    if (changes.length === 0) return { revision, changes, concerns: closing };
+    const closed = await closeLowered(tx, scope.site, changes, revision);
+    const concerns = new Set(closing);
+    if (closed || touchesSite(changes)) concerns.add(scope.site);
 
     await tx.delete(edits).where(and(eq(edits.siteId, scope.site), eq(edits.undone, true)));
     const [last] = await tx
@@ -206,22 +208,22 @@ export async function edit(
         mergeKey: what.mergeKey ?? null,
         changes: rows.map(recorded),
       });
-    return { revision, changes, opens: closed || touchesSite(changes) };
+    return { revision, changes, concerns: [...concerns] };
   });
 }
 
 /**
  * Closes things on all sites of a maker: a material may stand on any of them.
  *
- * @returns whether there was anything to close
+ * @returns ids of the sites on which it may have stood
  */
 async function closeThings(
   tx: Transaction,
   scope: Scope,
   things: ReadonlySet<string>,
   revision: number,
-): Promise<boolean> {
-  if (things.size === 0) return false;
+): Promise<string[]> {
+  if (things.size === 0) return [];
   const lowered = new Map([...things].map((thing) => [thing, 'private' as const]));
   const all = await tx
     .select({ id: sites.id })
@@ -230,7 +232,7 @@ async function closeThings(
     .orderBy(sites.id)
     .for('update');
   for (const { id } of all) await lowerCeilings(tx, id, lowered, revision);
-  return true;
+  return all.map(({ id }) => id);
 }
 
 /** Whether the site’s own row is among what changed: what is open has to be looked up anew then. */

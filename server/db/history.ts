@@ -102,7 +102,8 @@ async function take(
   const closed = await closeLowered(tx, scope.site, steps, revision);
   // The next edit must not be merged into one that was undone or redone.
   await tx.update(edits).set({ undone: undoing, mergeKey: null }).where(eq(edits.revision, number));
-  return { revision, changes: steps, label, opens: closed || touchesSite(steps), takenOut: false };
+  const concerns = closed || touchesSite(steps) ? [scope.site] : [];
+  return { revision, changes: steps, label, concerns, takenOut: false };
 }
 
 /** Takes a stuck step out. What it once did stays as it is. */
@@ -110,7 +111,7 @@ async function takeOut(db: Database, scope: Scope, step: number, label: string):
   return db.transaction(async (tx) => {
     const revision = await nextRevision(tx, scope);
     await tx.delete(edits).where(and(eq(edits.siteId, scope.site), eq(edits.revision, step)));
-    return { revision, changes: [], opens: false, label, takenOut: true };
+    return { revision, changes: [], concerns: [], label, takenOut: true };
   });
 }
 

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { addNote } from '#contract/links-and-notes.ts';
 import { changeMaterial } from '#contract/materials.ts';
 import { changeSite } from '#contract/sites.ts';
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 
 let server: TestServer;

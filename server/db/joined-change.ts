@@ -1,5 +1,5 @@
-import { type Height, reaches } from '#core/content/height.ts';
-import { joinedFields } from '#core/content/joined-fields.ts';
+import { type Height, reaches } from '#core/access/height.ts';
+import { joinedFields } from '#core/joining/joined-fields.ts';
 import { type Edit, newer } from './edit.ts';
 import { rowKind, type RowOf, type Table } from './rows/rows.ts';
 

@@ -9,7 +9,10 @@ import { z } from 'zod';
 import { type PageOf, pageSchema } from '#core/pages/page.ts';
 import { pageFromStored } from '#core/stored/stored-kinds.ts';
 import type { Executor } from './connect.ts';
+import { sourceOf, wasReleased } from './release-source.ts';
 import { readPages } from './rows/page-row.ts';
+import { siteOf } from './rows/site-row.ts';
+import { releases, sites } from './schema.ts';
 
 const migrations = join(import.meta.dirname, 'migrations');
 const journalSchema = z.object({ entries: z.array(z.looseObject({ idx: z.number() })) }).loose();
@@ -37,6 +40,16 @@ const oldPage = {
     { id: 'part-3', height: 'public', kind: 'credits' },
   ],
   archived: false,
+};
+
+const oldSite = {
+  id: 'site-0001',
+  title: 'Wren makes',
+  height: 'public',
+  address: null,
+  searchEngines: false,
+  theme: 'broadsheet',
+  evidenceWanted: 3,
 };
 
 let client: PGlite;
@@ -72,7 +85,7 @@ beforeAll(async () => {
   );
   await client.query(
     `insert into release (site_id, number, name, source, manifest) values ('s', 1, '', $1, '{}')`,
-    [json({ site: {}, pages: [oldPage], materials: [] })],
+    [json({ site: oldSite, pages: [oldPage], materials: [] })],
   );
   await migrate(drizzle({ client }), { migrationsFolder: migrations });
 }, 60_000);
@@ -120,6 +133,21 @@ describe('pages written before case facts had months, people and a cover', () =>
       { kind: 'picture', width: 'full', height: 'private', link: '' },
       { kind: 'credits' },
     ]);
+  });
+
+  test('the name of a theme became the look of the site', async () => {
+    const [row] = await drizzle({ client }).select().from(sites);
+    expect(row && siteOf(row)).toMatchObject({ id: 's', title: 'Wren makes', look: { theme: 'broadsheet' } });
+  });
+
+  test('a release of before pieces is read whole, and what it showed counts as released', async () => {
+    const db = drizzle({ client }) as unknown as Executor;
+    const [row] = await drizzle({ client }).select().from(releases);
+    const source = row && (await sourceOf(db, 's', row.source));
+    expect(source?.site.look).toEqual({ theme: 'broadsheet' });
+    expect(source?.pages.map(({ id, title }) => [id, title])).toEqual([['page-1', oldPage.title]]);
+    expect(await wasReleased(db, 's', 'page-1')).toBe(true);
+    expect(await wasReleased(db, 's', 'page-2')).toBe(false);
   });
 
   test('that a site was made is no step of undo any more', async () => {

@@ -1,5 +1,5 @@
 import type { Raised } from '#core/access/raised-by.ts';
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 
 const names: Record<Height, string> = {
   private: 'Private',

@@ -13,16 +13,15 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import type { Fixes } from '#core/content/fixes.ts';
-import type { DocumentContent } from '#core/content/document.ts';
-import type { MaterialFacts, MaterialKind } from '#core/content/material.ts';
-import { mine, type Provenance } from '#core/content/provenance.ts';
+import type { Fixes } from '#core/materials/fixes.ts';
+import type { DocumentContent } from '#core/materials/document.ts';
+import type { MaterialFacts, MaterialKind } from '#core/materials/material.ts';
+import { mine, type Provenance } from '#core/credits/provenance.ts';
 import type { Page } from '#core/pages/page.ts';
-import type { Height } from '#core/content/height.ts';
-import type { Draft, Site } from '#core/content/site.ts';
-import { draftFromStored, draftToStored } from '#core/stored/stored-draft.ts';
+import type { Height } from '#core/access/height.ts';
+import type { KeptDraft, Piece } from '#core/stored/draft-pieces.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
-import type { Manifest, ManifestFile } from '#core/release/manifest.ts';
+import type { ManifestFile } from '#core/release/manifest.ts';
 
 const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 const createdAt = () => when('created_at').notNull().defaultNow();
@@ -30,12 +29,6 @@ const createdAt = () => when('created_at').notNull().defaultNow();
 const revision = () => bigint('revision', { mode: 'number' }).notNull();
 /** Ranks are compared byte by byte, whatever the server's language. */
 const rankText = customType<{ data: string }>({ dataType: () => 'text COLLATE "C"' });
-
-const draftJson = customType<{ data: Draft; driverData: unknown }>({
-  dataType: () => 'jsonb',
-  toDriver: (draft) => JSON.stringify(draftToStored(draft)),
-  fromDriver: draftFromStored,
-});
 
 const tsvector = customType<{ data: string }>({ dataType: () => 'tsvector' });
 
@@ -51,15 +44,19 @@ export const accounts = pgTable(
   (table) => [uniqueIndex('account_email').on(table.email)],
 );
 
-export const sessions = pgTable('session', {
-  /** SHA-256 of the cookie's value: a stolen table opens nothing. */
-  tokenHash: text('token_hash').primaryKey(),
-  accountId: text('account_id')
-    .notNull()
-    .references(() => accounts.id, { onDelete: 'cascade' }),
-  createdAt: createdAt(),
-  expiresAt: when('expires_at').notNull(),
-});
+export const sessions = pgTable(
+  'session',
+  {
+    /** SHA-256 of the cookie's value: a stolen table opens nothing. */
+    tokenHash: text('token_hash').primaryKey(),
+    accountId: text('account_id')
+      .notNull()
+      .references(() => accounts.id, { onDelete: 'cascade' }),
+    createdAt: createdAt(),
+    expiresAt: when('expires_at').notNull(),
+  },
+  (table) => [index('session_expires').on(table.expiresAt)],
+);
 
 export const sites = pgTable(
   'site',
@@ -72,7 +69,8 @@ export const sites = pgTable(
     height: text('height').$type<Height>().notNull(),
     address: text('address'),
     searchEngines: boolean('search_engines').notNull(),
-    theme: text('theme').$type<Site['theme']>().notNull(),
+    /** See siteOf. */
+    look: jsonb('look').$type<object>().notNull(),
     evidenceWanted: integer('evidence_wanted').notNull().default(3),
     revision: revision(),
     /** The release readers see; null until the first publish. */
@@ -81,7 +79,14 @@ export const sites = pgTable(
     ceilingsKnown: boolean('ceilings_known').notNull().default(false),
     createdAt: createdAt(),
   },
-  (table) => [uniqueIndex('site_address').on(table.address), index('site_account').on(table.accountId)],
+  (table) => [
+    uniqueIndex('site_address').on(table.address),
+    index('site_account').on(table.accountId),
+    // The server's own list.
+    index('site_listed')
+      .on(table.id)
+      .where(sql`height = 'public' and address is not null`),
+  ],
 );
 
 /** Addresses a site had before; they lead on to the one it has now. */
@@ -164,6 +169,7 @@ export const materials = pgTable(
     uniqueIndex('material_original')
       .on(table.accountId, table.kind, table.original)
       .where(sql`kind <> 'note'`),
+    index('material_account').on(table.accountId, table.revision),
   ],
 );
 
@@ -181,7 +187,7 @@ export const linkKeys = pgTable(
     key: text('key').notNull(),
     createdAt: createdAt(),
   },
-  (table) => [uniqueIndex('link_key_key').on(table.key)],
+  (table) => [uniqueIndex('link_key_key').on(table.key), index('link_key_site').on(table.siteId)],
 );
 
 export const edits = pgTable(
@@ -275,12 +281,32 @@ export const releases = pgTable(
     /** Counts from 1 for each site. */
     number: integer('number').notNull(),
     name: text('name').notNull(),
-    /** What readers could be shown when it was made: told against the draft to say what waits. */
-    source: draftJson('source').notNull(),
-    manifest: jsonb('manifest').$type<Manifest>().notNull(),
+    /** What readers could be shown when it was made, by its pieces: told against the draft to say what waits. */
+    source: jsonb('source').$type<KeptDraft>().notNull(),
+    /** See storedManifest. */
+    manifest: jsonb('manifest').$type<object>().notNull(),
     createdAt: createdAt(),
   },
   (table) => [uniqueIndex('release_number').on(table.siteId, table.number)],
+);
+
+/** What releases are made of: a page, part or material is kept once for all releases of its site that have it so. */
+export const releasePieces = pgTable(
+  'release_piece',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** SHA-256 of its content as text. */
+    name: text('name').notNull(),
+    thing: text('thing').notNull(),
+    kind: text('kind').$type<Piece['kind']>().notNull(),
+    content: jsonb('content').$type<object>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.siteId, table.name] }),
+    index('release_piece_thing').on(table.siteId, table.thing),
+  ],
 );
 
 /**

@@ -20,8 +20,9 @@ export default function prepare() {
     });
   // What looks into files runs as a program of its own, in tests as well; bundling it takes a moment.
   const reading = join(root, 'dist/reading.js');
+  const looking = join(root, 'dist/looking.js');
   const code = ['server', 'core', 'contract'].map((folder) => newest(join(root, folder)));
-  if (!existsSync(reading) || statSync(reading).mtimeMs < Math.max(...code))
+  if (!existsSync(reading) || !existsSync(looking) || statSync(reading).mtimeMs < Math.max(...code))
     execFileSync(process.execPath, ['--import', 'tsx', join(root, 'build/reading-program.ts')], {
       cwd: root,
       stdio: 'inherit',

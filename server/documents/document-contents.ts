@@ -1,17 +1,12 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import { type DocumentContent, documentContentSchema } from '#core/content/document.ts';
+import { type DocumentContent, documentContentSchema } from '#core/materials/document.ts';
 import type { Executor } from '../db/connect.ts';
 import { documentContents } from '../db/schema.ts';
 import type { BlobStore } from '../media/blob-store.ts';
-import type { StoredContent } from '../reading/read-file.ts';
+import type { StoredContent } from './stored-content.ts';
 
 /** Counts up when reading the same file would give something else, so that old readings are not taken for new ones. */
 const version = 1;
-
-/** Hashes of the pictures that stand in a document, once each. */
-export const piecePictures = ({ pieces }: Pick<DocumentContent, 'pieces'>): string[] => [
-  ...new Set(pieces.flatMap((piece) => (piece.type === 'picture' ? [piece.picture] : []))),
-];
 
 /** Remembers what was read out of a document, by its file. */
 export async function rememberContent(

@@ -3,7 +3,7 @@ import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { uncoveredText } from '#core/content/uncovered-words.ts';
+import { uncoveredText } from '#core/materials/uncovered-words.ts';
 import { byPandoc, ours, run, words } from '../testing/block-structure.ts';
 import { FolderBlobStore } from '../media/blob-store.ts';
 import { drawPage } from './draw-page.ts';

@@ -1,4 +1,4 @@
-import type { PageWord } from '#core/content/document.ts';
+import type { PageWord } from '#core/materials/document.ts';
 import { type OpenPdf, withPage } from './pdfium.ts';
 
 /** To the units below: more digits would only be kept, and mean nothing. */

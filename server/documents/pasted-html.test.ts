@@ -3,7 +3,7 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { richTextSchema } from '#core/content/rich-text.ts';
+import { richTextSchema } from '#core/words/rich-text.ts';
 import { pastedPieces } from '#core/words/pasted-pieces.ts';
 import { byPandoc, ours, run } from '../testing/block-structure.ts';
 

@@ -8,8 +8,8 @@ import {
   type DocumentFacts,
   type DocumentPiece,
   emptyDocument,
-} from '#core/content/document.ts';
-import type { Block } from '#core/content/rich-text.ts';
+} from '#core/materials/document.ts';
+import type { Block } from '#core/words/rich-text.ts';
 import { type Structure, structureFromHtml } from '#core/words/blocks-from-html.ts';
 import { cut } from '#core/words/cut.ts';
 import { Problem } from '../http/problem.ts';

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { type DocumentContent, type DocumentFacts, pageSizePx } from '#core/content/document.ts';
+import { type DocumentContent, type DocumentFacts, pageSizePx } from '#core/materials/document.ts';
 import { Problem } from '../http/problem.ts';
 import type { RawPixels } from '../media/fixed-pixels.ts';
 import { drawPage } from './draw-page.ts';

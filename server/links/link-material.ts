@@ -1,6 +1,6 @@
 import { and, eq } from 'drizzle-orm';
-import type { LinkFacts } from '#core/content/link.ts';
-import type { Material } from '#core/content/material.ts';
+import type { LinkFacts } from '#core/materials/link.ts';
+import type { Material } from '#core/materials/material.ts';
 import { hostOf } from '#core/links/host-of.ts';
 import { cut } from '#core/words/cut.ts';
 import { shortened } from '#core/words/shortened.ts';

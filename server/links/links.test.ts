@@ -7,7 +7,7 @@ import sharp from 'sharp';
 import { addLink, addNote, addPictureFromWeb, readLinkAgain } from '#contract/links-and-notes.ts';
 import { changeMaterial, deleteMaterials, findInWords } from '#contract/materials.ts';
 import { webAddressIn, webAddressSchema } from '#contract/web-address.ts';
-import type { LinkFacts } from '#core/content/link.ts';
+import type { LinkFacts } from '#core/materials/link.ts';
 import { TestServer } from '../testing/test-server.ts';
 import { Outgoing, type OutgoingError } from './outgoing.ts';
 import { type LinkDeps, readLink } from './read-link.ts';

@@ -1,5 +1,5 @@
 import { Readable } from 'node:stream';
-import { mine } from '#core/content/provenance.ts';
+import { mine } from '#core/credits/provenance.ts';
 import { Problem } from '../http/problem.ts';
 import { type ImportDeps, importMaterial, type Imported } from '../media/import-material.ts';
 import { OutgoingError } from './outgoing.ts';

@@ -1,5 +1,5 @@
 import { Readable } from 'node:stream';
-import { type LinkFacts, type LinkState } from '#core/content/link.ts';
+import { type LinkFacts, type LinkState } from '#core/materials/link.ts';
 import { cut } from '#core/words/cut.ts';
 import { mayBeFramed } from '#core/links/framing.ts';
 import { readEmbed } from '#core/links/oembed.ts';

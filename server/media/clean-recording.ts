@@ -12,7 +12,7 @@ import {
   WavOutputFormat,
   WebMOutputFormat,
 } from 'mediabunny';
-import type { ClipFacts, SoundFacts } from '#core/content/material.ts';
+import type { ClipFacts, SoundFacts } from '#core/materials/material.ts';
 
 const formatOf = (format: SoundFacts['format'] | ClipFacts['format']): OutputFormat => {
   switch (format) {

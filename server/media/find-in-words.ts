@@ -1,7 +1,7 @@
 import { and, eq, ne, or, isNull, sql } from 'drizzle-orm';
-import { emptyDocument } from '#core/content/document.ts';
-import type { Material } from '#core/content/material.ts';
-import { searchableText } from '#core/content/uncovered-words.ts';
+import { emptyDocument } from '#core/materials/document.ts';
+import type { Material } from '#core/materials/material.ts';
+import { searchableText } from '#core/materials/uncovered-words.ts';
 import { captionLines } from '#core/words/web-vtt.ts';
 import { queryWords } from '#core/words/plain-words.ts';
 import { wellFormed } from '#core/words/well-formed.ts';

@@ -1,4 +1,4 @@
-import type { BlackOut, Fixes } from '#core/content/fixes.ts';
+import type { BlackOut, Fixes } from '#core/materials/fixes.ts';
 import { fixedFrame, shownSize } from '#core/gallery/fixed-frame.ts';
 import { openPicture } from './heic.ts';
 import { fromRaw, rawOf, type RawPixels } from './raw-pixels.ts';

@@ -8,7 +8,7 @@ import { deleteMaterials, stopUpload } from '#contract/materials.ts';
 import { createProject } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { undoEdit } from '#contract/undo.ts';
-import type { Material, PictureFacts } from '#core/content/material.ts';
+import type { Material, PictureFacts } from '#core/materials/material.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 import { titleFromFileName } from './title-from-file-name.ts';
 

@@ -1,7 +1,7 @@
 import { open } from 'node:fs/promises';
 import { fileTypeFromFile } from 'file-type';
-import type { DocumentFormat } from '#core/content/document.ts';
-import type { pictureFormats } from '#core/content/material.ts';
+import type { DocumentFormat } from '#core/materials/document.ts';
+import type { pictureFormats } from '#core/materials/material.ts';
 import { looksLikeText } from '../documents/text-of.ts';
 import { Problem } from '../http/problem.ts';
 

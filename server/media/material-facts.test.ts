@@ -3,8 +3,8 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { changeMaterial, changeMaterials } from '#contract/materials.ts';
 import { undoEdit } from '#contract/undo.ts';
-import type { Material } from '#core/content/material.ts';
-import { mine } from '#core/content/provenance.ts';
+import type { Material } from '#core/materials/material.ts';
+import { mine } from '#core/credits/provenance.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
 const pictures = join(import.meta.dirname, '../../demo/pictures');

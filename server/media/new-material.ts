@@ -1,5 +1,5 @@
-import type { Material, MaterialKind } from '#core/content/material.ts';
-import { mine } from '#core/content/provenance.ts';
+import type { Material, MaterialKind } from '#core/materials/material.ts';
+import { mine } from '#core/credits/provenance.ts';
 import { newId } from '../db/new-id.ts';
 
 export type KindAndFacts = {

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { PreviewSize } from '#contract/material-paths.ts';
-import { burntIn, type Fixes, hasBurntIn } from '#core/content/fixes.ts';
+import { burntIn, type Fixes, hasBurntIn } from '#core/materials/fixes.ts';
 import type { PictureSource } from '#core/gallery/picture-source.ts';
 import type { Database } from '../db/connect.ts';
 import { derivatives } from '../db/schema.ts';

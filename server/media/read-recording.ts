@@ -1,5 +1,5 @@
 import { ALL_FORMATS, EncodedPacketSink, FilePathSource, Input, type InputTrack } from 'mediabunny';
-import type { ClipFacts, SoundFacts } from '#core/content/material.ts';
+import type { ClipFacts, SoundFacts } from '#core/materials/material.ts';
 import { Problem } from '../http/problem.ts';
 
 /** Codecs of clips that browsers play without asking anything of the computer (common practice). */

@@ -1,7 +1,4 @@
-import { and, eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
-import { availableParallelism } from 'node:os';
-import pLimit from 'p-limit';
 import type { Readable } from 'node:stream';
 import { z } from 'zod';
 import {
@@ -16,26 +13,24 @@ import {
 } from '#contract/materials.ts';
 import { patchSchema } from '#contract/patch.ts';
 import { lookAtPictures, makeContactSheet } from '#contract/pictures.ts';
-import { emptyDocument } from '#core/content/document.ts';
-import { fixesSchema } from '#core/content/fixes.ts';
+import { emptyDocument } from '#core/materials/document.ts';
+import { fixesSchema } from '#core/materials/fixes.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
 import { isShown } from '#core/pages/page.ts';
 import { noCover } from '#core/pages/cover.ts';
-import { partialDateSchema } from '#core/content/partial-date.ts';
+import { partialDateSchema } from '#core/dates/partial-date.ts';
 import { withoutMaterial } from '#core/parts/without-material.ts';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { fixesOfPage, pageSource, type PictureSource } from '#core/gallery/picture-source.ts';
-import { withTags } from '#core/content/tags.ts';
+import { withTags } from '#core/materials/tags.ts';
 import { wellFormed } from '#core/words/well-formed.ts';
-import { idSchema } from '#core/content/id.ts';
+import { idSchema } from '#core/id.ts';
 import { makerOf } from '../accounts/sessions.ts';
-import type { Database, Transaction } from '../db/connect.ts';
+import type { Database } from '../db/connect.ts';
 import { type EditResult, noEdit } from '../db/edit.ts';
 import { joinedChange } from '../db/joined-change.ts';
-import { materialOf } from '../db/rows/material-row.ts';
 import { readPages } from '../db/rows/page-row.ts';
-import { materials } from '../db/schema.ts';
 import { contentsOf, contentText } from '../documents/document-contents.ts';
 import type { BlobStore } from './blob-store.ts';
 import { handle } from '../http/handle.ts';
@@ -46,15 +41,12 @@ import { patchAfter } from '../sites/site-state.ts';
 import { importMaterial, type ImportDeps, replaceFile } from './import-material.ts';
 import { findInWords as wordsFound } from './find-in-words.ts';
 import { mediaType } from './media-type.ts';
+import { ownMaterial } from './own-material.ts';
 import { sendRanged } from '../http/send-ranged.ts';
-import { PictureLook } from './picture-look.ts';
+import type { Looking } from '../looking/looking.ts';
+import { PictureLook } from '../looking/picture-look.ts';
 import { RunningUploads } from './running-uploads.ts';
 import { previewWithFixes } from './previews.ts';
-
-async function tagsOf(tx: Transaction, material: string): Promise<string[]> {
-  const [row] = await tx.select({ tags: materials.tags }).from(materials).where(eq(materials.id, material));
-  return row?.tags ?? [];
-}
 
 const fileParams = z.object({ material: idSchema, as: z.enum(['download', 'play', 'captions']) });
 const previewParams = z.object({ material: idSchema, size: z.enum(['480', '1400']) });
@@ -113,10 +105,10 @@ async function previewSource(
   }
 }
 
-export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
+export function mediaRoutes(app: FastifyInstance, deps: ImportDeps & { looking: Looking }): void {
   const { db, commands } = deps;
   const uploadsNow = new RunningUploads();
-  const look = new PictureLook({ ...deps, looking: pLimit(availableParallelism()) });
+  const look = new PictureLook(deps);
 
   // An upload is the file itself, one a request: progress, retry and cancel are then the browser's own.
   app.register(async (uploads) => {
@@ -175,11 +167,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
         );
         const scope = { site: params.site, account: makerOf(request).id };
         await ownSite(db, scope.account, scope.site);
-        const [row] = await db
-          .select({ id: materials.id, kind: materials.kind, title: materials.title })
-          .from(materials)
-          .where(and(eq(materials.accountId, scope.account), eq(materials.id, params.material)));
-        if (!row) throw notFound('This material');
+        const row = await ownMaterial(db, scope.account, params.material, 'This material');
         const result = await replaceFile(deps, scope, row, { name, stream: request.body as Readable });
         return patchSchema.parse(await patchAfter(db, scope, result));
       },
@@ -206,7 +194,9 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     const result = await commands.run(scope, body, async (running) => {
       for (const { id, seen } of body.materials) {
         const tags =
-          body.addTags.length > 0 ? { tags: withTags(await tagsOf(running.tx, id), body.addTags) } : {};
+          body.addTags.length > 0
+            ? { tags: withTags((await running.find('material', id)).row.tags, body.addTags) }
+            : {};
         await running.update('material', id, { ...body.change, ...tags }, seen);
       }
     });
@@ -253,12 +243,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
 
   app.get('/api/materials/:material/file/:as', async (request, reply) => {
     const { material: id, as } = parsed(fileParams, request.params);
-    const [row] = await db
-      .select()
-      .from(materials)
-      .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, id)));
-    const material = row && materialOf(row);
-    if (!material) throw notFound('This file');
+    const material = await ownMaterial(db, makerOf(request).id, id, 'This file');
     reply.header('x-content-type-options', 'nosniff').header('cache-control', 'private, no-cache');
     if (as === 'captions') return reply.type('text/vtt; charset=utf-8').send(material.transcript);
     const recording = material.kind === 'sound' || material.kind === 'clip';
@@ -284,12 +269,8 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
   handle(app, bringPictures, async ({ params }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
     await ownSite(db, scope.account, scope.site);
-    const [row] = await db
-      .select()
-      .from(materials)
-      .where(and(eq(materials.accountId, scope.account), eq(materials.id, params.material)));
-    if (!row) throw notFound('This document');
-    const content = (await contentsOf(db, deps.blobs, [row.original])).get(row.original) ?? emptyDocument;
+    const { original } = await ownMaterial(db, scope.account, params.material, 'This document');
+    const content = (await contentsOf(db, deps.blobs, [original])).get(original) ?? emptyDocument;
     const pictures: Record<string, string> = {};
     const all: EditResult = { ...noEdit, changes: [] };
     for (const piece of content.pieces) {
@@ -308,12 +289,8 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
    */
   app.get(getDocument.path, async (request, reply) => {
     const { material } = parsed(getDocument.params, request.params);
-    const [row] = await db
-      .select({ original: materials.original })
-      .from(materials)
-      .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, material)));
-    if (!row) throw notFound('This document');
-    const content = await contentText(db, deps.blobs, row.original);
+    const { original } = await ownMaterial(db, makerOf(request).id, material, 'This document');
+    const content = await contentText(db, deps.blobs, original);
     return reply
       .type('application/json; charset=utf-8')
       .send(content ?? Buffer.from(JSON.stringify(emptyDocument)));
@@ -323,12 +300,8 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps): void {
     const maker = makerOf(request).id;
     const { material: id, size } = parsed(previewParams, request.params);
     const { fixes, page, piece } = parsed(previewQuery, request.query);
-    const [row] = await db
-      .select()
-      .from(materials)
-      .where(and(eq(materials.accountId, makerOf(request).id), eq(materials.id, id)));
-    const material = row && materialOf(row);
-    const source = material && (await previewSource(deps, material, { fixes, page, piece }));
+    const material = await ownMaterial(db, maker, id, 'This picture');
+    const source = await previewSource(deps, material, { fixes, page, piece });
     const make =
       source &&
       (() => {

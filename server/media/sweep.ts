@@ -1,7 +1,8 @@
-import { eq, inArray, TransactionRollbackError } from 'drizzle-orm';
-import type { Draft } from '#core/content/site.ts';
-import type { Material } from '#core/content/material.ts';
+import { eq, inArray, sql, TransactionRollbackError } from 'drizzle-orm';
+import type { Material } from '#core/materials/material.ts';
 import type { FileTree } from '#core/release/manifest.ts';
+import { fromStored } from '#core/stored/stored-json.ts';
+import { storedManifest, storedMaterial } from '#core/stored/stored-kinds.ts';
 import type { Database, Executor } from '../db/connect.ts';
 import { forgetOldSteps } from '../db/forget-old-steps.ts';
 import {
@@ -11,6 +12,7 @@ import {
   edits,
   materials,
   pictureFeatures,
+  releasePieces,
   releases,
   renderedPages,
 } from '../db/schema.ts';
@@ -57,10 +59,19 @@ async function originalsIn(db: Executor): Promise<Set<string>> {
     // Recorded whole or by its fields, and by whatever version: a hash is a file that a step may bring back.
     name(JSON.stringify(row?.changes ?? []).match(/\b[0-9a-f]{64}\b/g) ?? []);
   }
+  const ofReleases = await db
+    .select({ material: releasePieces.content })
+    .from(releasePieces)
+    .where(eq(releasePieces.kind, 'material'));
+  for (const { material } of ofReleases) name(ofMaterial(fromStored(storedMaterial, material)));
   for (const { id } of await db.select({ id: releases.id }).from(releases)) {
-    const [row] = await db.select({ source: releases.source }).from(releases).where(eq(releases.id, id));
-    const source: Draft | undefined = row?.source;
-    for (const material of source?.materials ?? []) name(ofMaterial(material));
+    const [row] = await db
+      .select({ materials: sql<unknown[]>`${releases.source} -> 'materials'` })
+      .from(releases)
+      .where(eq(releases.id, id));
+    // Versions that knew no pieces kept the materials themselves here.
+    for (const one of row?.materials ?? [])
+      if (typeof one !== 'string') name(ofMaterial(fromStored(storedMaterial, one)));
   }
   return named;
 }
@@ -74,9 +85,10 @@ async function publishedIn(db: Executor): Promise<Set<string>> {
   };
   for (const { id } of await db.select({ id: releases.id }).from(releases)) {
     const [row] = await db.select({ manifest: releases.manifest }).from(releases).where(eq(releases.id, id));
-    nameTree(row?.manifest.public ?? null);
-    nameTree(row?.manifest.siteLink ?? null);
-    Object.values(row?.manifest.pageLinks ?? {}).forEach(nameTree);
+    const manifest = row && fromStored(storedManifest, row.manifest);
+    nameTree(manifest?.public ?? null);
+    nameTree(manifest?.siteLink ?? null);
+    Object.values(manifest?.pageLinks ?? {}).forEach(nameTree);
   }
   return named;
 }

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { changePage, createProject } from '#contract/pages.ts';
 import { undoEdit } from '#contract/undo.ts';
-import { noFacts } from '#core/content/case-facts.ts';
+import { noFacts } from '#core/pages/case-facts.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { partsChange } from '#core/parts/parts-change.ts';

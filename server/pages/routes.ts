@@ -1,10 +1,9 @@
-import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { generateKeyBetween } from 'fractional-indexing';
 import { changePage, createProject, deletePage, movePart } from '#contract/pages.ts';
 import { pageSlug } from '#core/pages/page-slug.ts';
 import { copyOfPage } from '#core/pages/copy-of-page.ts';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { heldIn } from '#core/parts/held-in.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import { isShown, type PageOf, type ShownPage, shownOn } from '#core/pages/page.ts';
@@ -18,12 +17,14 @@ import type { Commands } from '../commands/commands.ts';
 import type { Database, Transaction } from '../db/connect.ts';
 import { readPages } from '../db/rows/page-row.ts';
 import { newId } from '../db/new-id.ts';
-import { materials, pages, releases, sites } from '../db/schema.ts';
+import { wasReleased } from '../db/release-source.ts';
 import { handle } from '../http/handle.ts';
 import { notFound, Problem } from '../http/problem.ts';
+import { isPublished } from '../sites/site-rows.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { joinedPage } from './joined-page.ts';
 import { emptyPage } from './new-page.ts';
+import { materialsToPlace, placesOf } from './places.ts';
 
 /** A project from materials: the first picture opens the page, the others hang in a gallery, all else stands below. */
 function projectFrom(
@@ -67,10 +68,7 @@ export function pageRoutes(
     let id = '';
     const label = body.copyOf ? 'Copy of a project' : `New project ${body.title}`.trim();
     const result = await commands.run(scope, { label }, async (running) => {
-      const rows = await running.tx
-        .select({ rank: pages.rank, slug: pages.slug })
-        .from(pages)
-        .where(eq(pages.siteId, scope.site));
+      const rows = await placesOf(running.tx, scope.site);
       const last =
         rows
           .map((row) => row.rank)
@@ -80,17 +78,7 @@ export function pageRoutes(
         body.copyOf === undefined ? null : await projectToCopy(running.tx, scope.site, body.copyOf);
       const slug = pageSlug(model?.title || body.title || 'project', new Set(rows.map((row) => row.slug)));
       const rank = generateKeyBetween(last, null);
-      const known = new Map(
-        body.materials.length === 0
-          ? []
-          : (
-              await running.tx
-                .select({ id: materials.id, kind: materials.kind, transcript: materials.transcript })
-                .from(materials)
-                .where(and(eq(materials.accountId, scope.account), inArray(materials.id, body.materials)))
-            ).map((row) => [row.id, row]),
-      );
-      const chosen = body.materials.flatMap((id) => known.get(id) ?? []);
+      const chosen = await materialsToPlace(running.tx, scope.account, body.materials);
       const page = model
         ? copyOfPage(model, { rank, slug }, newId)
         : projectFrom(body.title, chosen, rank, slug);
@@ -101,11 +89,7 @@ export function pageRoutes(
         ];
       id = page.id;
       // Where readers come and go already, nothing new is shown to them before its maker has looked at it.
-      const [site] = await running.tx
-        .select({ live: sites.liveRelease })
-        .from(sites)
-        .where(eq(sites.id, scope.site));
-      const published = site !== undefined && site.live !== null;
+      const published = await isPublished(running.tx, scope.site);
       await running.insert('page', published ? { ...page, height: 'private' } : page);
     });
     return { ...(await patchAfter(db, scope, result)), page: id };
@@ -118,10 +102,7 @@ export function pageRoutes(
       const joining = await joinedPage(running, params.page, body);
       joined = joining.joined;
       const change = { ...joining.change };
-      const rows = await running.tx
-        .select({ id: pages.id, slug: pages.slug, kind: pages.kind })
-        .from(pages)
-        .where(eq(pages.siteId, scope.site));
+      const rows = await placesOf(running.tx, scope.site);
       const others = new Set(rows.filter((row) => row.id !== params.page).map((row) => row.slug));
       const own = rows.find((row) => row.id === params.page);
       if (change.slug !== undefined && others.has(change.slug))
@@ -129,19 +110,9 @@ export function pageRoutes(
           field: 'slug',
         });
       // A page's address follows its title until readers have had it; then it stays, so links keep working.
-      if (change.title && change.slug === undefined && own && !rulesOfPage(own).isFront) {
-        const [released] = await running.tx
-          .select({ id: releases.id })
-          .from(releases)
-          .where(
-            and(
-              eq(releases.siteId, scope.site),
-              sql`${releases.source} -> 'pages' @> ${JSON.stringify([{ id: params.page }])}::jsonb`,
-            ),
-          )
-          .limit(1);
-        if (!released) change.slug = pageSlug(change.title, others);
-      }
+      if (change.title && change.slug === undefined && own && !rulesOfPage(own).isFront)
+        if (!(await wasReleased(running.tx, scope.site, params.page)))
+          change.slug = pageSlug(change.title, others);
       await running.update('page', params.page, change);
     });
     // The same words sent once more, because their first answer was lost in a reload, join nothing.

@@ -9,6 +9,8 @@ import { desc } from 'drizzle-orm';
 import { changeMaterial } from '#contract/materials.ts';
 import { changePage, createProject } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
+import { fromStored } from '#core/stored/stored-json.ts';
+import { storedManifest } from '#core/stored/stored-kinds.ts';
 import { releases } from '../db/schema.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 
@@ -204,11 +206,8 @@ describe('what is blacked out', () => {
     expect((await server.get(`/test-sheet/${download}`)).statusCode).toBe(404);
     // Nothing that any entrance of the live release can hand out holds the numbers, whatever it is.
     const [release] = await server.database.db.select().from(releases).orderBy(desc(releases.id)).limit(1);
-    const trees = [
-      release?.manifest.public,
-      release?.manifest.siteLink,
-      ...Object.values(release?.manifest.pageLinks ?? {}),
-    ];
+    const manifest = fromStored(storedManifest, release?.manifest);
+    const trees = [manifest.public, manifest.siteLink, ...Object.values(manifest.pageLinks)];
     const files = trees.flatMap((tree) => Object.values(tree ?? {}));
     expect(files.length).toBeGreaterThan(10);
     for (const { hash } of files) {

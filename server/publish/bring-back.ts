@@ -3,6 +3,7 @@ import { narrowed } from '#core/release/narrowed.ts';
 import { releasable } from '#core/release/released.ts';
 import { shortened } from '#core/words/shortened.ts';
 import { ceilingsOf } from '../db/ceilings.ts';
+import { sourceOf } from '../db/release-source.ts';
 import { releases, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import type { PublishDeps } from './made-files.ts';
@@ -20,9 +21,10 @@ export async function bringBack(deps: PublishDeps, site: string, id: number): Pr
     .from(releases)
     .where(and(eq(releases.id, id), eq(releases.siteId, site)));
   if (!wanted) throw new Problem(404, 'not-found', 'This release is not here any more.');
+  const had = await sourceOf(deps.db, site, wanted.source);
   const source = await deps.db.transaction(async (tx) => {
     await tx.select({ id: sites.id }).from(sites).where(eq(sites.id, site)).for('update');
-    const lower = narrowed(wanted.source, await ceilingsOf(tx, site));
+    const lower = narrowed(had, await ceilingsOf(tx, site));
     if (!lower) await tx.update(sites).set({ liveRelease: id }).where(eq(sites.id, site));
     return lower;
   });

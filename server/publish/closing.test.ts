@@ -7,12 +7,12 @@ import { deleteMaterials } from '#contract/materials.ts';
 import { changePage, createProject, deletePage, movePart } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Page } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
-import { fromParagraphs } from '#core/content/rich-text.ts';
-import type { Site } from '#core/content/site.ts';
+import { fromParagraphs } from '#core/words/rich-text.ts';
+import type { Site } from '#core/sites/site.ts';
 import { newId } from '../db/new-id.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 

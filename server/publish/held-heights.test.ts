@@ -3,7 +3,7 @@ import { bringBackRelease } from '#contract/publishing.ts';
 import { changePage, createProject } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { undoEdit } from '#contract/undo.ts';
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { PartOf } from '#core/parts/parts.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';

@@ -1,10 +1,10 @@
 import pLimit from 'p-limit';
 import type { SeenMaterial, SiteView } from '#core/access/seen-by.ts';
-import type { DocumentContent } from '#core/content/document.ts';
+import type { DocumentContent } from '#core/materials/document.ts';
 import { picturesOf, type ShownPicture } from '#core/gallery/picture-source.ts';
 import type { FileTree } from '#core/release/manifest.ts';
 import type { MediaSources } from '#site/render/medium.ts';
-import type { Picture } from '#site/render/page-input.ts';
+import type { Picture } from '#site/render/picture.ts';
 import { decodingWidth } from '../media/decoding-width.ts';
 import { type Derivative, knownDerivatives, recipesFor, rememberDerivatives } from '../media/derive.ts';
 import type { Reading } from '../reading/reading.ts';
@@ -78,7 +78,7 @@ export async function makeFiles(
   return { pictures, files, contents, shownOf, media };
 }
 
-/** The files one entrance may fetch: its pages, their pictures and the shared assets. */
+/** The files one entrance may fetch: its pages with what their theme needs, and their pictures and recordings. */
 export async function entranceTree(
   deps: PublishDeps,
   view: SiteView,
@@ -99,6 +99,5 @@ export async function entranceTree(
       ),
     ),
     ...mediaTree(view, media),
-    ...deps.assets.files,
   };
 }

@@ -7,7 +7,7 @@ import { changePage, createProject } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { newPart } from '#core/parts/new-part.ts';
-import { mine, type Provenance } from '#core/content/provenance.ts';
+import { mine, type Provenance } from '#core/credits/provenance.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 

@@ -7,8 +7,10 @@ import { changeMaterial } from '#contract/materials.ts';
 import { changePage, createProject } from '#contract/pages.ts';
 import { type SiteState } from '#contract/site-state.ts';
 import { changeSite, renewLink } from '#contract/sites.ts';
-import { fromParagraphs } from '#core/content/rich-text.ts';
-import type { Height } from '#core/content/height.ts';
+import { fromParagraphs } from '#core/words/rich-text.ts';
+import type { Height } from '#core/access/height.ts';
+import { fromStored } from '#core/stored/stored-json.ts';
+import { storedManifest } from '#core/stored/stored-kinds.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
@@ -247,7 +249,9 @@ describe('publishing', () => {
     await setHeight(site, 'unlisted');
     await maker.publish(site);
     const first = await server.database.db.query.releases.findMany();
-    const before = first.find((release) => release.siteId === site)?.manifest.siteLink ?? {};
+    const treeOf = (release?: { manifest: object }) =>
+      (release && fromStored(storedManifest, release.manifest).siteLink) ?? {};
+    const before = treeOf(first.find((release) => release.siteId === site));
     await change(state, satchel, {
       parts: [
         { id: 'words1', kind: 'words', height: 'public', text: fromParagraphs('Sailcloth is very strong.') },
@@ -255,7 +259,7 @@ describe('publishing', () => {
     });
     await maker.publish(site);
     const all = await server.database.db.query.releases.findMany();
-    const after = all.filter((release) => release.siteId === site).at(-1)?.manifest.siteLink ?? {};
+    const after = treeOf(all.filter((release) => release.siteId === site).at(-1));
     const changed = Object.keys(after).filter((path) => after[path]?.hash !== before[path]?.hash);
     expect(changed).toEqual(['satchel/index.html']);
   });

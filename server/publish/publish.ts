@@ -1,5 +1,5 @@
-import type { Id } from '#core/content/id.ts';
-import type { Draft } from '#core/content/site.ts';
+import type { Id } from '#core/id.ts';
+import type { Draft } from '#core/sites/site.ts';
 import type { Page } from '#core/pages/page.ts';
 import { releasable } from '#core/release/released.ts';
 import { ceilingsSince, raiseToPublished } from '../db/ceilings.ts';

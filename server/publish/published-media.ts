@@ -1,7 +1,7 @@
 import { rulesOf } from '#core/parts/parts.ts';
 import { isCovered } from '#core/access/covered.ts';
 import type { SeenMaterial, SeenMaterialOf, SiteView } from '#core/access/seen-by.ts';
-import type { DocumentContent } from '#core/content/document.ts';
+import type { DocumentContent } from '#core/materials/document.ts';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { isWebVtt } from '#core/words/web-vtt.ts';
 import type { BlobStore } from '../media/blob-store.ts';

@@ -1,8 +1,9 @@
-import type { Id } from '#core/content/id.ts';
+import type { Id } from '#core/id.ts';
 import type { SeenMaterial } from '#core/access/seen-by.ts';
 import type { ShownPicture } from '#core/gallery/picture-source.ts';
 import type { ManifestFile } from '#core/release/manifest.ts';
-import { type Picture, pictureOf } from '#site/render/page-input.ts';
+import { pictureOf } from '#site/render/page-inputs.ts';
+import type { Picture } from '#site/render/picture.ts';
 import type { Derivative, PublishedFormat } from '../media/derive.ts';
 
 const endings: Record<PublishedFormat, string> = { avif: 'avif', webp: 'webp', jpeg: 'jpg' };

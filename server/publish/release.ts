@@ -1,13 +1,16 @@
 import { eq, max } from 'drizzle-orm';
 import { entrancesOf } from '#core/access/entrances.ts';
 import type { SiteView } from '#core/access/seen-by.ts';
-import type { Draft } from '#core/content/site.ts';
+import type { Draft } from '#core/sites/site.ts';
 import type { Ceilings } from '#core/release/ceilings.ts';
 import type { Manifest } from '#core/release/manifest.ts';
 import { narrowed, siteReach } from '#core/release/narrowed.ts';
 import { releasable } from '#core/release/released.ts';
+import { stored } from '#core/stored/stored-json.ts';
+import { storedManifest } from '#core/stored/stored-kinds.ts';
 import { ceilingsOf } from '../db/ceilings.ts';
 import type { Transaction } from '../db/connect.ts';
+import { keepSource } from '../db/release-source.ts';
 import { releases, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import { entranceTree, makeFiles, type Progress, type PublishDeps } from './made-files.ts';
@@ -99,7 +102,13 @@ async function attempt(
     const number = (last?.number ?? 0) + 1;
     const [made] = await tx
       .insert(releases)
-      .values({ siteId, number, name, source, manifest })
+      .values({
+        siteId,
+        number,
+        name,
+        source: await keepSource(tx, source),
+        manifest: stored(storedManifest, manifest),
+      })
       .returning({ id: releases.id });
     await tx
       .update(sites)

@@ -1,14 +1,15 @@
 import { createHash } from 'node:crypto';
 import { inArray } from 'drizzle-orm';
 import type { SiteView } from '#core/access/seen-by.ts';
+import { noteLetters } from '#core/look/used-faces.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import type { MediaSources } from '#site/render/medium.ts';
-import { pageInputs, type PageInput } from '#site/render/page-input.ts';
+import { pageInputs } from '#site/render/page-inputs.ts';
 import { renderPage } from '#site/render/render-page.tsx';
 import type { Database } from '../db/connect.ts';
 import { renderedPages } from '../db/schema.ts';
 import type { BlobStore } from '../media/blob-store.ts';
-import type { StoredAssets } from './site-assets.ts';
+import { type StoredAssets, usedAssets } from './site-assets.ts';
 import { storeText } from './store-text.ts';
 
 const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
@@ -24,13 +25,8 @@ export interface RenderDeps {
   publicOrigin: string;
 }
 
-/** Name of what a page is rendered from; equal names mean equal bytes. */
-function inputKey(input: PageInput, { assets, rendererVersion }: RenderDeps): string {
-  return sha256(JSON.stringify([rendererVersion, assets.names, input]), 'hex');
-}
-
 /**
- * The pages of one entrance, by path. A page whose inputs were rendered before is taken from the store; only the
+ * The pages of one entrance and what they link to of their theme, by path. A page whose inputs were rendered before is taken from the store; only the
  * others are rendered.
  *
  * @param base where the entrance stands on the web, if everybody may know
@@ -44,11 +40,15 @@ export async function renderEntrance(
   onPage: (rendered: boolean) => void,
 ): Promise<FileTree> {
   const { db, blobs } = deps;
-  const wanted = pageInputs(view, sources, base).map(({ path, input }) => ({
-    path,
-    input,
-    key: inputKey(input, deps),
-  }));
+  const theme = deps.assets.themes[view.site.look.theme];
+  const letters = { beyondAscii: new Set<number>(), italic: false };
+  const wanted = pageInputs(view, sources, base).map(({ path, input }) => {
+    const text = JSON.stringify(input);
+    noteLetters(letters.beyondAscii, text);
+    letters.italic ||= text.includes('{"type":"italic"}');
+    // Equal keys mean equal bytes.
+    return { path, input, key: sha256(JSON.stringify([deps.rendererVersion, theme.names]) + text, 'hex') };
+  });
   const known = new Map<string, ManifestFile>();
   if (wanted.length > 0)
     for (const row of await db
@@ -61,11 +61,11 @@ export async function renderEntrance(
         ),
       ))
       known.set(row.input, row.file);
-  const tree: FileTree = {};
+  const tree: FileTree = usedAssets(theme, letters);
   for (const { path, input, key } of wanted) {
     let file = known.get(key);
     if (!file) {
-      const { html, style, frames } = renderPage(input, deps.assets.names);
+      const { html, style, frames } = renderPage(input, theme.names);
       file = {
         ...(await storeText(blobs, Buffer.from(html), 'text/html; charset=utf-8')),
         ...(style ? { styleHash: sha256(style, 'base64') } : {}),

@@ -1,4 +1,3 @@
-import { and, desc, eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import {
   bringBackRelease,
@@ -9,22 +8,22 @@ import {
 } from '#contract/publishing.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
-import { releases } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
 import { liveStatement } from '../sites/live-statement.ts';
 import { draftAt, loadDraft, ownSite } from '../sites/load-draft.ts';
+import { studioMemory } from '../sites/studio-memory.ts';
 import { PublishJobs } from './jobs.ts';
 import { bringBack } from './bring-back.ts';
 import type { PublishDeps } from './made-files.ts';
 import { publish } from './publish.ts';
+import { releaseNumbered, releasesOf } from './release-rows.ts';
 
 /** Pages that readers have by now: only those that they never had can be kept back. */
-async function releasedPages(db: Database, live: number | null): Promise<Set<string>> {
-  if (live === null) return new Set();
-  const [row] = await db.select({ source: releases.source }).from(releases).where(eq(releases.id, live));
-  return new Set(row?.source.pages.map(({ id }) => id));
+async function releasedPages(db: Database, site: string, live: number | null): Promise<Set<string>> {
+  const source = live === null ? null : await studioMemory(db).released.load(db, site, live);
+  return new Set(source?.pages.map(({ id }) => id));
 }
 
 export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: PublicSites }): void {
@@ -38,13 +37,13 @@ export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: 
   handle(app, startPublish, async ({ params, body }, request) => {
     const account = makerOf(request).id;
     const { site, ...draft } = await draftAt(db, account, params.site);
-    const had = await releasedPages(db, site.liveRelease);
+    const had = await releasedPages(db, site.id, site.liveRelease);
     const notYet = new Set(body.notYet.filter((page) => !had.has(page)));
     return jobs.start(
       site.id,
       async (progress, signal) => {
         await publish(deps, draft, body.name, progress, signal, notYet);
-        await open.forget();
+        await open.forget([site.id]);
         return liveNow(account, site.id);
       },
       (error) => request.log.error(error),
@@ -63,17 +62,7 @@ export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: 
 
   handle(app, listReleases, async ({ params }, request) => {
     const site = await ownSite(db, makerOf(request).id, params.site);
-    const rows = await db
-      .select({
-        id: releases.id,
-        number: releases.number,
-        name: releases.name,
-        createdAt: releases.createdAt,
-      })
-      .from(releases)
-      .where(eq(releases.siteId, site.id))
-      .orderBy(desc(releases.number))
-      .limit(100);
+    const rows = await releasesOf(db, site.id);
     return rows.map((row) => ({
       number: row.number,
       name: row.name,
@@ -85,13 +74,10 @@ export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: 
   handle(app, bringBackRelease, async ({ params }, request) => {
     const account = makerOf(request).id;
     const site = await ownSite(db, account, params.site);
-    const [release] = await db
-      .select({ id: releases.id })
-      .from(releases)
-      .where(and(eq(releases.siteId, site.id), eq(releases.number, params.number)));
-    if (!release) throw notFound('This release');
-    await bringBack(deps, site.id, release.id);
-    await open.forget();
+    const release = await releaseNumbered(db, site.id, params.number);
+    if (release === null) throw notFound('This release');
+    await bringBack(deps, site.id, release);
+    await open.forget([site.id]);
     return liveNow(account, site.id);
   });
 }

@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import { narrowed } from '#core/release/narrowed.ts';
 import { releasable } from '#core/release/released.ts';
 import { ceilingsOf } from '../db/ceilings.ts';
+import { sourceOf } from '../db/release-source.ts';
 import { releases, sites } from '../db/schema.ts';
 import type { PublishDeps } from './made-files.ts';
 import { ceilingsInside, release } from './release.ts';
@@ -18,7 +19,8 @@ export async function tidy(deps: PublishDeps, site: string): Promise<boolean> {
     .innerJoin(releases, eq(releases.id, sites.liveRelease))
     .where(eq(sites.id, site));
   if (!live) return false;
-  const lower = narrowed(live.source, await ceilingsOf(deps.db, site));
+  const source = await sourceOf(deps.db, site, live.source);
+  const lower = narrowed(source, await ceilingsOf(deps.db, site));
   if (!lower) return false;
   await release(
     deps,

@@ -11,12 +11,16 @@ const pauseMs = 5000;
  */
 export class Tidying {
   readonly #deps: PublishDeps;
-  readonly #forget: () => Promise<void>;
+  readonly #forget: (site: string) => Promise<void>;
   readonly #log: Pick<FastifyBaseLogger, 'error'>;
   readonly #running = new Map<string, Promise<void>>();
   readonly #failedAt = new Map<string, number>();
 
-  constructor(deps: PublishDeps, forget: () => Promise<void>, log: Pick<FastifyBaseLogger, 'error'>) {
+  constructor(
+    deps: PublishDeps,
+    forget: (site: string) => Promise<void>,
+    log: Pick<FastifyBaseLogger, 'error'>,
+  ) {
     this.#deps = deps;
     this.#forget = forget;
     this.#log = log;
@@ -28,7 +32,7 @@ export class Tidying {
     const mine = before
       .catch(() => undefined)
       .then(async () => {
-        if (await tidy(this.#deps, site)) await this.#forget();
+        if (await tidy(this.#deps, site)) await this.#forget(site);
         this.#failedAt.delete(site);
       });
     this.#running.set(site, mine);

@@ -25,17 +25,19 @@ beforeEach(async () => {
   owner.addContentTypeParser('*', (_request, payload, done) => done(null, payload));
   owner.addHook('onRequest', async ({ url, headers }) => void asked.push({ url, headers }));
   owner.get('/open/*', (_request, reply) =>
-    reply.headers({ [keepHeader]: String(age), etag: '"e"', 'content-type': 'text/html' }).send('for anyone'),
+    reply
+      .headers({ [keepHeader]: `${age} site-1`, etag: '"e"', 'content-type': 'text/html' })
+      .send('for anyone'),
   );
   owner.get('/api/me', (_request, reply) => reply.header('set-cookie', 'a=1').send({ name: 'Wren' }));
-  owner.get('/gone', (_request, reply) => reply.code(404).header(keepHeader, String(age)).send('closed'));
+  owner.get('/gone', (_request, reply) => reply.code(404).header(keepHeader, `${age} site-1`).send('closed'));
   owner.post('/api/files', async ({ body }) => ({
     bytes: (await buffer(body as NodeJS.ReadableStream)).byteLength,
   }));
   const socket = join(folder, 'owner');
   await owner.listen({ path: socket });
   ready = new ReadyResponses(100_000);
-  ready.clear(age);
+  ready.clear(undefined, age);
   reader = await buildReader(socket, ready);
   origin = await reader.listen({ host: '127.0.0.1', port: 0 });
 });
@@ -63,7 +65,7 @@ describe('a reading process', () => {
   });
 
   test('keeps nothing the owner answered before something was closed', async () => {
-    ready.clear(2);
+    ready.clear(['site-2'], 2);
     await ask('/open/page');
     await ask('/open/page');
     expect(asked.length).toBe(2);
@@ -71,7 +73,10 @@ describe('a reading process', () => {
     await ask('/open/page');
     await ask('/open/page');
     expect(asked.length).toBe(3);
-    ready.clear(3);
+    ready.clear(['site-2'], 3);
+    await ask('/open/page');
+    expect(asked.length).toBe(3);
+    ready.clear(['site-1'], 4);
     await ask('/open/page');
     expect(asked.length).toBe(4);
   });

@@ -69,12 +69,12 @@ export async function buildReader(owner: string, ready: ReadyResponses): Promise
           headers: Record<string, string>;
           stream: Readable;
         };
-        const age = headers[keepHeader];
-        if (age === undefined || reply.statusCode !== 200 || request.method !== 'GET')
+        const [age, site] = headers[keepHeader]?.split(' ') ?? [];
+        if (age === undefined || site === undefined || reply.statusCode !== 200 || request.method !== 'GET')
           return void reply.send(stream);
         void buffer(stream).then(
           (body) => {
-            ready.keep(Number(age), url, acceptedCoding(request.headers['accept-encoding']), {
+            ready.keep({ age: Number(age), site }, url, acceptedCoding(request.headers['accept-encoding']), {
               etag: headers['etag'] ?? '',
               headers: Object.entries(ownHeaders(headers)).flat(),
               body,

@@ -15,11 +15,11 @@ process.on('message', (raw) => {
   const message = toReaderSchema.parse(raw);
   switch (message.kind) {
     case 'open':
-      ready.clear(message.age);
+      ready.clear(undefined, message.age);
       void open(message.owner, message.host, message.port);
       break;
     case 'clear':
-      ready.clear(message.age);
+      ready.clear(message.sites, message.age);
       tell({ kind: 'cleared', age: message.age });
       break;
     case 'stop':

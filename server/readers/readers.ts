@@ -48,10 +48,11 @@ export class Readers {
     return this.#open.port;
   }
 
-  /** Makes every reader drop what it keeps; resolves when all have, or are gone. */
-  async clear(age: number): Promise<void> {
+  /** Makes every reader drop what it keeps of these sites; resolves when all have, or are gone. */
+  async clear(sites: readonly string[], age: number): Promise<void> {
     this.#age = age;
-    await Promise.all([...this.#waiting].map(([worker, waiting]) => this.#cleared(worker, waiting, age)));
+    const message = { kind: 'clear' as const, age, sites: [...sites] };
+    await Promise.all([...this.#waiting].map(([worker, waiting]) => this.#cleared(worker, waiting, message)));
   }
 
   /** Lets the readers finish what they are answering and ends them; one that is only starting is ended at once. */
@@ -94,14 +95,14 @@ export class Readers {
     });
   }
 
-  #cleared(worker: Worker, waiting: Set<() => void>, age: number): Promise<void> {
+  #cleared(worker: Worker, waiting: Set<() => void>, message: ToReader): Promise<void> {
     return new Promise((resolve) => {
       const late = setTimeout(() => worker.process.kill('SIGKILL'), patience);
       waiting.add(() => {
         clearTimeout(late);
         resolve();
       });
-      this.#send(worker, { kind: 'clear', age });
+      this.#send(worker, message);
     });
   }
 

@@ -1,13 +1,14 @@
 import type { PreviewSize } from '#contract/material-paths.ts';
-import { piecePictures } from '../documents/document-contents.ts';
+import { piecePictures } from '../documents/piece-pictures.ts';
 import { readDocument } from '../documents/read-document.ts';
+import type { StoredContent } from '../documents/stored-content.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { kindOfFile } from '../media/kind-of-file.ts';
 import type { KindAndFacts } from '../media/new-material.ts';
 import { type Preview, previewFrom } from '../media/preview-from.ts';
 import { readPicture } from '../media/read-picture.ts';
 import { readRecording } from '../media/read-recording.ts';
-import type { FileFromOutside } from './tasks.ts';
+import type { FileFromOutside } from './file-from-outside.ts';
 
 /** A preview that stands in the store. */
 export interface StoredPreview {
@@ -16,14 +17,6 @@ export interface StoredPreview {
   bytes: number;
   widthPx: number;
   heightPx: number;
-}
-
-/** What was read out of a document, as it stands in the store. */
-export interface StoredContent {
-  /** Of the JSON. */
-  hash: string;
-  /** Hashes of pictures that stand in the document, each in the store by itself. */
-  pictures: string[];
 }
 
 export interface ReadFile {

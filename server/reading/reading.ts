@@ -36,7 +36,12 @@ interface Job {
   reject: (error: unknown) => void;
   /** It was ended for its memory once, in a process that had read other things before. */
   again: boolean;
+  /** Nobody waits for it: it is done while there is nothing else, and begun anew where somebody comes. */
+  low: boolean;
 }
+
+/** How long nobody has to have asked for anything before what nobody waits for is begun, in ms. */
+const quietMs = 1500;
 
 interface Process {
   child: ChildProcess;
@@ -44,6 +49,8 @@ interface Process {
   /** Has done something already. */
   used: boolean;
   slow: boolean;
+  /** Ended to make room; its task is done later. */
+  stopped: boolean;
   timer: ReturnType<typeof setTimeout> | undefined;
 }
 
@@ -59,6 +66,8 @@ export class Reading {
   readonly #limits: ReadingLimits;
   readonly #processes = new Set<Process>();
   readonly #waiting: Job[] = [];
+  #lastAsked = 0;
+  #quietTimer: ReturnType<typeof setTimeout> | undefined;
   #closed = false;
 
   /**
@@ -75,9 +84,10 @@ export class Reading {
    * Has a task done.
    *
    * @param by whose it is; a maker's files never take all processes, so that others' are read meanwhile
+   * @param low nobody waits for it
    * @throws Problem with a sentence: what the task refuses, or that it took too long or too much memory
    */
-  run<N extends TaskName>(name: N, input: TaskInput<N>, by: string): Promise<TaskOutput<N>> {
+  run<N extends TaskName>(name: N, input: TaskInput<N>, by: string, low = false): Promise<TaskOutput<N>> {
     return new Promise<TaskOutput<N>>((resolve, reject) => {
       this.#waiting.push({
         name,
@@ -86,7 +96,11 @@ export class Reading {
         resolve: resolve as (output: unknown) => void,
         reject,
         again: false,
+        low,
       });
+      if (!low) this.#lastAsked = Date.now();
+      // Whoever brings files has the machine to themselves.
+      if (name === 'file' || name === 'picture') this.#stopLow();
       this.#next();
     });
   }
@@ -94,6 +108,7 @@ export class Reading {
   /** Ends all processes; what is being read is given up. */
   close(): void {
     this.#closed = true;
+    clearTimeout(this.#quietTimer);
     for (const one of this.#processes) one.child.kill('SIGKILL');
   }
 
@@ -103,14 +118,36 @@ export class Reading {
       return;
     }
     for (;;) {
-      const at = this.#waiting.findIndex(({ by }) => this.#running(by) < this.#limits.width - 1);
-      if (at < 0) return;
+      const at = this.#waiting.findIndex(({ by, low }) => !low && this.#running(by) < this.#limits.width - 1);
+      if (at < 0) return this.#nextLow();
       const idle = [...this.#processes].find(({ job }) => job === null);
       const free = idle ?? (this.#processes.size < this.#limits.width ? this.#start() : null);
       const [job] = free ? this.#waiting.splice(at, 1) : [];
       if (!free || !job) return;
       this.#give(free, job);
     }
+  }
+
+  /** Begins something that nobody waits for, one at a time, where nobody asked for anything else lately. */
+  #nextLow(): void {
+    const at = this.#waiting.findIndex(({ low }) => low);
+    if (at < 0 || [...this.#processes].some(({ job }) => job !== null)) return;
+    const quietIn = this.#lastAsked + quietMs - Date.now();
+    if (quietIn > 0) {
+      clearTimeout(this.#quietTimer);
+      this.#quietTimer = setTimeout(() => this.#next(), quietIn).unref();
+      return;
+    }
+    const [job] = this.#waiting.splice(at, 1);
+    if (job) this.#give([...this.#processes][0] ?? this.#start(), job);
+  }
+
+  #stopLow(): void {
+    for (const one of this.#processes)
+      if (one.job?.low && !one.stopped) {
+        one.stopped = true;
+        one.child.kill('SIGKILL');
+      }
   }
 
   #running(by: string): number {
@@ -127,7 +164,7 @@ export class Reading {
       // What a reader prints of a broken file is nobody's business.
       stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
     });
-    const one: Process = { child, job: null, used: false, slow: false, timer: undefined };
+    const one: Process = { child, job: null, used: false, slow: false, stopped: false, timer: undefined };
     this.#processes.add(one);
     child.on('message', (raw) => this.#answered(one, raw));
     child.on('error', () => this.#ended(one));
@@ -180,7 +217,8 @@ export class Reading {
     const { job } = one;
     one.job = null;
     if (job) {
-      if (!one.slow && one.used && !job.again && !this.#closed)
+      if (one.stopped && !this.#closed) this.#waiting.push(job);
+      else if (!one.slow && one.used && !job.again && !this.#closed)
         // What it had read before may have been in the way: once more, in a new process.
         this.#waiting.unshift({ ...job, again: true });
       else if (this.#closed) job.reject(new Error('The server is stopping.'));

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import type { PictureFacts, SoundFacts, ClipFacts } from '#core/content/material.ts';
+import type { PictureFacts, SoundFacts, ClipFacts } from '#core/materials/material.ts';
 import type { PictureSource } from '#core/gallery/picture-source.ts';
 import type { PreviewSize } from '#contract/material-paths.ts';
 import type { BlobStore } from '../media/blob-store.ts';
@@ -9,17 +9,8 @@ import { kindOfFile } from '../media/kind-of-file.ts';
 import { pixelsOf } from '../media/pixels-of.ts';
 import { type Preview, previewFrom } from '../media/preview-from.ts';
 import { readPicture } from '../media/read-picture.ts';
+import type { FileFromOutside } from './file-from-outside.ts';
 import { readFileFromOutside, storedPreviews, type ReadFile, type StoredPreview } from './read-file.ts';
-
-/** A file whose bytes are in the store's folder: where they are, and how many. */
-export interface FileFromOutside {
-  path: string;
-  hash: string;
-  bytes: number;
-  /** As its maker's computer calls it. */
-  name: string;
-  maxPixels: number;
-}
 
 interface Made {
   hash: string;

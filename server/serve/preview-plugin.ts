@@ -4,10 +4,10 @@ import { z } from 'zod';
 import { draftPaths } from '#contract/material-paths.ts';
 import { entrancesOf } from '#core/access/entrances.ts';
 import { seenBy, type SiteView } from '#core/access/seen-by.ts';
-import { idSchema } from '#core/content/id.ts';
-import type { Draft } from '#core/content/site.ts';
+import { idSchema } from '#core/id.ts';
+import type { Draft } from '#core/sites/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
-import { pageInputs, pathsOf } from '#site/render/page-input.ts';
+import { pageInputs, pathsOf } from '#site/render/page-inputs.ts';
 import { renderPage } from '#site/render/render-page.tsx';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
@@ -127,7 +127,9 @@ export function previewRoutes(
     );
     if (!page) throw notFound('This page');
     // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
-    const { html, style, frames } = renderPage(page.input, assets.names, { text: noticeFor(viewer) });
+    const { html, style, frames } = renderPage(page.input, assets.themes[view.site.look.theme].names, {
+      text: noticeFor(viewer),
+    });
     return reply
       .type('text/html; charset=utf-8')
       .header('cache-control', 'private, no-store')

@@ -33,7 +33,7 @@ describe('ReadyResponses', () => {
 
   test('answers what it keeps, for that coding, path and method only', () => {
     const ready = new ReadyResponses(10_000);
-    ready.keep(ready.age, '/wren/', 'gzip', page);
+    ready.keep({ age: ready.age, site: 'a' }, '/wren/', 'gzip', page);
     expect(ask(ready, '/wren/', { 'accept-encoding': 'gzip' })).toEqual([200, 'page']);
     expect(ask(ready, '/wren/', { 'accept-encoding': 'gzip', 'if-none-match': '"a"' })).toEqual([304]);
     expect(ask(ready, '/wren/')).toBeNull();
@@ -43,15 +43,24 @@ describe('ReadyResponses', () => {
 
   test('an answer begun before something was closed is not kept after it', () => {
     const ready = new ReadyResponses(10_000);
-    const { age } = ready;
-    ready.clear();
-    ready.keep(age, '/wren/', 'identity', page);
+    const begun = { age: ready.age, site: 'a' };
+    ready.clear(['b']);
+    ready.keep(begun, '/wren/', 'identity', page);
     expect(ask(ready, '/wren/')).toBeNull();
+  });
+
+  test('what is closed of one site leaves the answers of others', () => {
+    const ready = new ReadyResponses(10_000);
+    for (const site of ['a', 'b', 'c']) ready.keep({ age: ready.age, site }, `/${site}/`, 'identity', page);
+    ready.clear(['a', 'c']);
+    expect(['/a/', '/b/', '/c/'].map((url) => ask(ready, url) !== null)).toEqual([false, true, false]);
+    ready.clear();
+    expect(ask(ready, '/b/')).toBeNull();
   });
 
   test('never holds more than it may', () => {
     const ready = new ReadyResponses(200);
-    for (let n = 0; n < 100; n++) ready.keep(ready.age, `/${n}/`, 'identity', page);
+    for (let n = 0; n < 100; n++) ready.keep({ age: ready.age, site: 'a' }, `/${n}/`, 'identity', page);
     const held = Array.from({ length: 100 }, (_, n) => ask(ready, `/${n}/`)).filter(Boolean).length;
     expect(held).toBeGreaterThan(0);
     expect(held * page.body.byteLength).toBeLessThanOrEqual(200);

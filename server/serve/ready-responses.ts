@@ -2,6 +2,12 @@ import { LRUCache } from 'lru-cache';
 import Negotiator from 'negotiator';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 
+/** When an answer was begun, and of which site it is. */
+export interface Begun {
+  age: number;
+  site: string;
+}
+
 interface Ready {
   etag: string;
   /** Names and values in turn, as the HTTP module takes them fastest. */
@@ -12,10 +18,10 @@ interface Ready {
 /**
  * Whole responses of public files that were asked for lately, by request path and coding: answering one takes no
  * promise, no route and no header to be put together. Everything in it came out of the ordinary way of serving;
- * it is emptied whenever that way might answer differently.
+ * what is of a site is dropped whenever that way might answer differently for it.
  */
 export class ReadyResponses {
-  readonly #kept: LRUCache<string, Ready>;
+  readonly #kept: LRUCache<string, Ready & { site: string }>;
   /** Counts up with every `clear`, so that an answer begun before it is not kept after it. */
   #age = 0;
 
@@ -32,15 +38,20 @@ export class ReadyResponses {
     return this.#age;
   }
 
-  /** @param age the age that begins now; without it, the next */
-  clear(age = this.#age + 1): void {
-    this.#kept.clear();
+  /**
+   * @param sites whose answers are dropped; those of all when left out
+   * @param age the age that begins now; without it, the next
+   */
+  clear(sites?: readonly string[], age = this.#age + 1): void {
     this.#age = age;
+    if (!sites) return this.#kept.clear();
+    for (const [name, { site }] of [...this.#kept.entries()])
+      if (sites.includes(site)) this.#kept.delete(name);
   }
 
-  /** Keeps a response begun at `age`; forgets it when the store was cleared since. */
-  keep(age: number, url: string, coding: string, ready: Ready): void {
-    if (age === this.#age) this.#kept.set(`${coding} ${url}`, ready);
+  /** Keeps a response; not where anything was dropped since it was begun, be it of another site. */
+  keep({ age, site }: Begun, url: string, coding: string, ready: Ready): void {
+    if (age === this.#age) this.#kept.set(`${coding} ${url}`, { ...ready, site });
   }
 
   /** Answers the request if its response is at hand. */

@@ -1,14 +1,17 @@
 import { createHash } from 'node:crypto';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import { LRUCache } from 'lru-cache';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { closedPageStyle, renderClosedPage } from '#site/render/closed-page.tsx';
 import type { BlobStore } from '../media/blob-store.ts';
 import { sendRanged } from '../http/send-ranged.ts';
 import { keepHeader } from '../readers/messages.ts';
 import { acceptedCoding, type Coding, type ReadyResponses } from './ready-responses.ts';
+import { sitemaps } from './sitemap.ts';
+import type { ListedSite } from './site-list.ts';
 import { ByteCache } from './byte-cache.ts';
 import { pagePolicy } from './page-policy.ts';
-import type { Entrance, Found, ListedSite, PublicSites } from './public-sites.ts';
+import type { Entrance, Found, PublicSites } from './public-sites.ts';
 
 /** Files up to this size are kept in memory; larger ones are streamed from the disk. */
 const keptUpTo = 512 * 1024;
@@ -37,14 +40,6 @@ function formFor(file: ManifestFile, coding: Coding): { hash: string; encoding: 
   if (coding === 'br' && file.br) return { hash: file.br, encoding: 'br' };
   if (coding !== 'identity' && file.gzip) return { hash: file.gzip, encoding: 'gzip' };
   return { hash: file.hash, encoding: null };
-}
-
-/** Pages that search engines may keep, by the sitemap protocol (sitemaps.org). */
-function sitemap(origin: string, sites: readonly ListedSite[]): string {
-  const urls = sites
-    .filter((site) => site.indexable)
-    .flatMap((site) => site.pages.map((page) => `<url><loc>${origin}${site.path}${page}</loc></url>`));
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls.join('')}</urlset>\n`;
 }
 
 /** The public side: releases by address and by link. Knows nothing but manifests and blobs. */
@@ -97,8 +92,12 @@ export function serveSites(
       return reply.headers({ ...headers, 'content-length': file.bytes }).send(blobs.stream(form.hash));
     const body = await cache.read(form.hash);
     headers['content-length'] = String(body.byteLength);
-    if (behindReaders) headers[keepHeader] = String(age);
-    ready.keep(age, request.url, coding, { etag, headers: Object.entries(headers).flat(), body });
+    if (behindReaders) headers[keepHeader] = `${age} ${entrance.site}`;
+    ready.keep({ age, site: entrance.site }, request.url, coding, {
+      etag,
+      headers: Object.entries(headers).flat(),
+      body,
+    });
     return reply.headers(headers).send(body);
   }
 
@@ -152,14 +151,19 @@ export function serveSites(
         `User-agent: *\nDisallow: /l/\nDisallow: /studio/\nDisallow: /api/\nSitemap: ${request.protocol}://${request.host}/sitemap.xml\n`,
       ),
   );
-  let map: { of: readonly ListedSite[]; texts: Map<string, string> } = { of: [], texts: new Map() };
-  app.get('/sitemap.xml', async (request, reply) => {
+  // The same list gives the same maps; they are written once for each name this server is called by.
+  const maps = new LRUCache<string, { of: readonly ListedSite[]; texts: Map<string, string> }>({ max: 8 });
+  const sendMap = async (request: FastifyRequest, reply: FastifyReply, name: string) => {
     const origin = `${request.protocol}://${request.host}`;
-    const sites = await open.listed();
-    // The same list gives the same map; it is written once for each name this server is called by.
-    if (map.of !== sites || map.texts.size > 20) map = { of: sites, texts: new Map() };
-    const text = map.texts.get(origin) ?? sitemap(origin, sites);
-    map.texts.set(origin, text);
-    return reply.type('application/xml').send(text);
-  });
+    const sites = await open.list.all();
+    const known = maps.get(origin);
+    const { texts } = known?.of === sites ? known : { texts: sitemaps(origin, sites) };
+    maps.set(origin, { of: sites, texts });
+    const text = texts.get(name);
+    return text === undefined ? closed(reply) : reply.type('application/xml').send(text);
+  };
+  app.get('/sitemap.xml', (request, reply) => sendMap(request, reply, 'sitemap.xml'));
+  app.get<{ Params: { part: string } }>('/sitemap-:part(^\\d{1,6}$).xml', (request, reply) =>
+    sendMap(request, reply, `sitemap-${request.params.part}.xml`),
+  );
 }

@@ -1,10 +1,10 @@
 import { seenBy, type SiteView } from '#core/access/seen-by.ts';
 import type { Viewer } from '#core/access/viewer.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
-import type { Draft } from '#core/content/site.ts';
+import type { Draft } from '#core/sites/site.ts';
 import type { FileTree } from '#core/release/manifest.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
-import { pageInputs } from '#site/render/page-input.ts';
+import { pageInputs } from '#site/render/page-inputs.ts';
 
 /** Paths that stand for files only in what they are made of: enough to tell whether two pages are made of the same. */
 const stand = {

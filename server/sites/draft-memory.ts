@@ -1,9 +1,9 @@
 import { and, count, eq, gt, sum } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { byRank } from '#core/pages/by-rank.ts';
 import type { Page } from '#core/pages/page.ts';
-import type { Draft } from '#core/content/site.ts';
+import type { Draft } from '#core/sites/site.ts';
 import type { Executor } from '../db/connect.ts';
 import { materialOf } from '../db/rows/material-row.ts';
 import { readPagesSince } from '../db/rows/page-row.ts';

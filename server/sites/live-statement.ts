@@ -1,8 +1,8 @@
 import { and, eq, sql } from 'drizzle-orm';
 import type { Live } from '#contract/site-state.ts';
 import { seenBy } from '#core/access/seen-by.ts';
-import { lowest, reaches } from '#core/content/height.ts';
-import type { Draft } from '#core/content/site.ts';
+import { lowest, reaches } from '#core/access/height.ts';
+import type { Draft } from '#core/sites/site.ts';
 import { differences } from '#core/release/differences.ts';
 import { releasable } from '#core/release/released.ts';
 import { narrowed, siteReach } from '#core/release/narrowed.ts';

@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import type { Draft } from '#core/content/site.ts';
+import type { Draft } from '#core/sites/site.ts';
 import { byRank } from '#core/pages/by-rank.ts';
 import type { Database, Executor } from '../db/connect.ts';
 import { materialOf } from '../db/rows/material-row.ts';

@@ -1,7 +1,8 @@
 import { and, eq } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
-import type { Draft } from '#core/content/site.ts';
+import type { Draft } from '#core/sites/site.ts';
 import type { Executor } from '../db/connect.ts';
+import { sourceOf } from '../db/release-source.ts';
 import { releases } from '../db/schema.ts';
 
 /** A release is never changed, so its copy is read from the database once. */
@@ -18,7 +19,8 @@ export class ReleasedCopies {
       .from(releases)
       .where(and(eq(releases.id, release), eq(releases.siteId, site)));
     if (!row) return null;
-    this.#known.set(key, row.source);
-    return row.source;
+    const source = await sourceOf(db, site, row.source);
+    this.#known.set(key, source);
+    return source;
   }
 }

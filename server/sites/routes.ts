@@ -1,60 +1,22 @@
-import { and, eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { closeNow, shownNow } from '#contract/closing.ts';
 import { changeSite, checkAddress, createSite, getSite, listSites, renewLink } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
-import { addressSchema } from '#core/content/address.ts';
-import { suggestAddresses } from '#core/content/suggest-addresses.ts';
-import type { Site } from '#core/content/site.ts';
+import { addressSchema } from '#core/sites/address.ts';
+import { suggestAddresses } from '#core/sites/suggest-addresses.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { Commands } from '../commands/commands.ts';
-import { nextRevision } from '../db/edit.ts';
 import { freeAddress } from '../db/free-address.ts';
 import { joinedChange } from '../db/joined-change.ts';
-import { newId, newKey } from '../db/new-id.ts';
-import { type RowChange, write } from '../db/rows/rows.ts';
-import { formerAddresses, linkKeys, sites } from '../db/schema.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
-import { emptyPage } from '../pages/new-page.ts';
 import { liveStatement, shownToReaders } from './live-statement.ts';
 import { loadDraft, ownSite } from './load-draft.ts';
+import { makeSite } from './make-site.ts';
+import { isFree, renewKey, sitesOf } from './site-rows.ts';
 import { patchAfter, siteState } from './site-state.ts';
-
-/** Makes a site with its front page. A new site is private. */
-export async function makeSite(db: Database, account: string, title: string): Promise<string> {
-  const site: Site = {
-    id: newId(),
-    title,
-    height: 'private',
-    address: null,
-    searchEngines: false,
-    theme: 'broadsheet',
-    evidenceWanted: 3,
-  };
-  const home = emptyPage('home', 'a0', 'home', title);
-  const scope = { site: site.id, account };
-  await db.transaction(async (tx) => {
-    await tx.insert(sites).values({ ...site, accountId: account, revision: 0, ceilingsKnown: true });
-    await tx.insert(linkKeys).values({ thing: site.id, siteId: site.id, key: newKey() });
-    // No step of undo: a site without its front page would be none.
-    const insert: RowChange = { table: 'page', id: home.id, before: null, after: home };
-    await write(tx, scope, insert, await nextRevision(tx, scope));
-  });
-  return site.id;
-}
-
-async function isFree(db: Database, site: string, address: string): Promise<boolean> {
-  if (!addressSchema.safeParse(address).success) return false;
-  const [taken] = await db.select({ id: sites.id }).from(sites).where(eq(sites.address, address));
-  const [former] = await db
-    .select({ id: formerAddresses.siteId })
-    .from(formerAddresses)
-    .where(eq(formerAddresses.address, address));
-  return (!taken || taken.id === site) && (!former || former.id === site);
-}
 
 export function siteRoutes(
   app: FastifyInstance,
@@ -67,13 +29,7 @@ export function siteRoutes(
 ): void {
   const { db, commands, open, limits } = deps;
 
-  handle(app, listSites, async (_, request) =>
-    db
-      .select({ id: sites.id, title: sites.title })
-      .from(sites)
-      .where(eq(sites.accountId, makerOf(request).id))
-      .orderBy(sites.createdAt),
-  );
+  handle(app, listSites, async (_, request) => sitesOf(db, makerOf(request).id));
 
   handle(app, createSite, async ({ body }, request) => {
     const id = await makeSite(deps.db, makerOf(request).id, body.title);
@@ -141,13 +97,8 @@ export function siteRoutes(
 
   handle(app, renewLink, async ({ params }, request) => {
     const site = await ownSite(db, makerOf(request).id, params.site);
-    const [renewed] = await db
-      .update(linkKeys)
-      .set({ key: newKey(), createdAt: new Date() })
-      .where(and(eq(linkKeys.siteId, site.id), eq(linkKeys.thing, params.thing)))
-      .returning();
-    if (!renewed) throw notFound('This link');
-    await open.forget();
+    if (!(await renewKey(db, site.id, params.thing))) throw notFound('This link');
+    await open.forget([site.id]);
     return liveStatement(db, site, await loadDraft(db, site));
   });
 }

@@ -63,13 +63,15 @@ export class TestServer {
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-'));
     const database = await freshDatabase();
     const blobs = await FolderBlobStore.open(join(folder, 'blobs'));
-    const config = { ...readConfig({ DATA_DIR: folder, ...environment }, root), ...more };
+    // What nobody asked for would be done at any time; a test that is about it says so.
+    const config = { ...readConfig({ DATA_DIR: folder, PREPARE: '0', ...environment }, root), ...more };
     const assets = await storeAssets(join(root, 'dist/site-assets'), blobs);
     const reading = new Reading(join(root, 'dist/reading.js'), join(folder, 'blobs'), config.reading);
     const app = await buildApp({
       db: database.db,
       blobs,
       reading,
+      looking: join(root, 'dist/looking.js'),
       assets,
       config,
       rendererVersion: 'test',

@@ -1,4 +1,4 @@
-import type { Picture } from '../render/page-input.ts';
+import type { Picture } from '../render/picture.ts';
 import { useSlots } from './slots.ts';
 
 /** What stands below a picture; readers get nothing where there are no words. */

@@ -1,5 +1,5 @@
 import { Fragment } from 'react';
-import type { CreditPiece } from '#core/content/credit.ts';
+import type { CreditPiece } from '#core/credits/credit.ts';
 
 /** Who made what is shown here and is not the maker's own: title, author, source, licence, each with its link. */
 export function CreditsView({ credits }: { credits: readonly CreditPiece[][] }) {

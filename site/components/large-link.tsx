@@ -1,4 +1,4 @@
-import type { Picture } from '../render/page-input.ts';
+import type { Picture } from '../render/picture.ts';
 
 /** The address a click on a picture opens without a script: its largest file in the most widely read format. */
 function largest(picture: Picture, toRoot: string): string {

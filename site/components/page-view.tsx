@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { standingBeside } from '#core/parts/beside.ts';
-import { factsLine } from '#core/content/facts-line.ts';
+import { factsLine } from '#core/pages/facts-line.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import type { PageInput, Card } from '../render/page-input.ts';
 import { CreditsView } from './credits-view.tsx';
@@ -210,7 +210,7 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
   const { isWork, isFront } = rulesOfPage(page);
   const opening = <OpeningView input={input} />;
   return (
-    <div className="site" data-theme={input.theme}>
+    <div className="site" data-theme={input.look.theme}>
       <div className="sheet">
         <Top input={input} />
         <Main id={within ? undefined : 'main'}>

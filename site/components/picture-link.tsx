@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { hostOf } from '#core/links/host-of.ts';
-import type { Picture } from '../render/page-input.ts';
+import type { Picture } from '../render/picture.ts';
 import { LargeLink } from './large-link.tsx';
 
 interface PictureLinkProps {

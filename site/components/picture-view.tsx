@@ -1,4 +1,4 @@
-import type { Picture } from '../render/page-input.ts';
+import type { Picture } from '../render/picture.ts';
 import { useProperties, type Properties } from '../render/declarations.ts';
 
 const srcSet = (toRoot: string, files: { url: string; widthPx: number }[]): string =>

@@ -1,4 +1,4 @@
-import type { Picture } from '../render/page-input.ts';
+import type { Picture } from '../render/picture.ts';
 
 /** Starts and stops a picture that moves. Without a script it is a link to the moving picture. */
 export function PlayMoving({ picture, toRoot }: { picture: Picture; toRoot: string }) {

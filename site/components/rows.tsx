@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { frames, rowShares, type PlacedPicture } from '#core/gallery/row-shares.ts';
 import { useProperties, type Properties } from '../render/declarations.ts';
-import type { Picture } from '../render/page-input.ts';
+import type { Picture } from '../render/picture.ts';
 
 const ratioOf = (picture: Picture): number => picture.widthPx / picture.heightPx;
 

@@ -1,6 +1,6 @@
 import { createContext, useContext, type ReactNode } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
-import type { Picture } from '../render/page-input.ts';
+import type { Picture } from '../render/picture.ts';
 
 /**
  * Places where the studio puts its editors in the page it shows. A published page has none: every slot returns

@@ -1,5 +1,5 @@
 import { Fragment, type ReactNode } from 'react';
-import type { Block, Inline, RichText, TableRow } from '#core/content/rich-text.ts';
+import type { Block, Inline, RichText, TableRow } from '#core/words/rich-text.ts';
 
 function InlineView({ node }: { node: Inline }): ReactNode {
   if (node.type === 'hardBreak') return <br />;

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import type { LinkForm } from '#core/parts/link.ts';
 import type { PartKind, SeenPartOf } from '#core/parts/parts.ts';
 import type { Medium } from '../render/medium.ts';
-import type { Picture } from '../render/page-input.ts';
+import type { Picture } from '../render/picture.ts';
 
 export interface PartViewProps<K extends PartKind = PartKind> {
   part: SeenPartOf<K>;

@@ -1,12 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { noFacts } from '#core/content/case-facts.ts';
+import { noFacts } from '#core/pages/case-facts.ts';
+import { firstLook } from '#core/look/look.ts';
 import { noCover } from '#core/pages/cover.ts';
 import { asScriptText, creativeWork } from './creative-work.ts';
 import type { PageInput } from './page-input.ts';
 
 const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
   siteTitle: 'Wren makes',
-  theme: 'broadsheet',
+  look: firstLook,
   path: 'tide-clock/',
   toRoot: '../',
   home: '',

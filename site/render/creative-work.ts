@@ -1,5 +1,5 @@
 import type { CreativeWork, WithContext } from 'schema-dts';
-import { licenceUrl } from '#core/content/licence.ts';
+import { licenceUrl } from '#core/credits/licence.ts';
 import type { PageInput } from './page-input.ts';
 
 /** Leaves out what says nothing. */

@@ -1,8 +1,9 @@
 import type { SeenMaterial } from '#core/access/seen-by.ts';
-import type { DocumentContent } from '#core/content/document.ts';
+import type { DocumentContent } from '#core/materials/document.ts';
 import { picturesOf, type ShownPicture } from '#core/gallery/picture-source.ts';
 import type { MediaSources } from './medium.ts';
-import { type Picture, pictureOf } from './page-input.ts';
+import { pictureOf } from './page-inputs.ts';
+import type { Picture } from './picture.ts';
 
 /** Where the studio's server has what a draft is drawn from, below its root and without a slash at the start. */
 export interface DraftPaths {

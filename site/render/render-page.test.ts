@@ -3,9 +3,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '#core/access/arbitrary-draft.ts';
 import { entrancesOf } from '#core/access/entrances.ts';
-import { noFacts } from '#core/content/case-facts.ts';
-import type { Draft } from '#core/content/site.ts';
-import { type Picture, pageInputs, pictureOf } from './page-input.ts';
+import { noFacts } from '#core/pages/case-facts.ts';
+import type { Draft } from '#core/sites/site.ts';
+import { pageInputs, pictureOf } from './page-inputs.ts';
+import type { Picture } from './picture.ts';
 import { renderPage, type RenderedPage } from './render-page.tsx';
 
 const assets = {

@@ -54,7 +54,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
     </DeclarationsContext>,
   );
   const style = declarations.css() + (notice ? noticeStyle : '');
-  const { page, path, siteTitle, toRoot, base, preview } = input;
+  const { page, path, siteTitle, look, toRoot, base, preview } = input;
   const { isFront, isWork } = rulesOfPage(page);
   const title = isFront || !page.title ? siteTitle : `${page.title}, by ${siteTitle}`;
   const head = renderToStaticMarkup(
@@ -102,7 +102,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
     </>,
   );
   return {
-    html: `<!doctype html>\n<html lang="en"><head>${head}</head><body>${body}</body></html>\n`,
+    html: `<!doctype html>\n<html lang="en" data-theme="${look.theme}"><head>${head}</head><body>${body}</body></html>\n`,
     style,
     frames: framesIn(input).sort(),
   };

@@ -13,7 +13,7 @@ function atTheDoor(answer: (path: string, body: unknown) => Answer, demo = false
   globalThis.fetch = jest.fn((url: unknown, init?: RequestInit) => {
     const path = String(url);
     const body = typeof init?.body === 'string' ? (JSON.parse(init.body) as unknown) : null;
-    if (path !== '/api/public-sites') asked.push({ path, body });
+    if (!isList(path)) asked.push({ path, body });
     const given = answer(path, body);
     const status = given.status ?? 200;
     const reply = { ok: status < 400, status, json: () => Promise.resolve(given.body), headers: new Map() };
@@ -27,7 +27,8 @@ function atTheDoor(answer: (path: string, body: unknown) => Answer, demo = false
   );
   return { asked, client, user: userEvent.setup() };
 }
-const noSites = { body: [] };
+const isList = (path: string) => path.startsWith('/api/public-sites/');
+const noSites = { body: { sites: [], next: null } };
 const wren = { account: { id: 'account-1', name: 'Wren', email: 'wren@demo.example' }, demo: false };
 const fill = async (user: ReturnType<typeof userEvent.setup>, password: string) => {
   await user.type(screen.getByLabelText(/^Name your work/), 'Wren');
@@ -38,9 +39,7 @@ const fill = async (user: ReturnType<typeof userEvent.setup>, password: string) 
 
 describe('the door', () => {
   test('a new account is made from a name, an address and a password, and opens the studio', async () => {
-    const { user, asked, client } = atTheDoor((path) =>
-      path === '/api/public-sites' ? noSites : { body: wren },
-    );
+    const { user, asked, client } = atTheDoor((path) => (isList(path) ? noSites : { body: wren }));
     await fill(user, 'a long enough password');
     await waitFor(() => expect(client.getQueryData(['me'])).toEqual(wren));
     expect(asked).toEqual([
@@ -52,7 +51,7 @@ describe('the door', () => {
   });
 
   test('an answer to who this is that was asked for before and comes after does not sign out again', async () => {
-    const { user, client } = atTheDoor((path) => (path === '/api/public-sites' ? noSites : { body: wren }));
+    const { user, client } = atTheDoor((path) => (isList(path) ? noSites : { body: wren }));
     let late = (_: unknown): void => {};
     const asking = client.fetchQuery({
       queryKey: ['me'],
@@ -76,7 +75,7 @@ describe('the door', () => {
 
   test('an address that has an account already is told beside the address', async () => {
     const { user } = atTheDoor((path) =>
-      path === '/api/public-sites'
+      isList(path)
         ? noSites
         : {
             status: 409,
@@ -90,7 +89,7 @@ describe('the door', () => {
 
   test('who was here before signs in; a wrong password says so and keeps the address', async () => {
     const { user } = atTheDoor((path) =>
-      path === '/api/public-sites'
+      isList(path)
         ? noSites
         : { status: 401, body: { code: 'wrong', message: 'The address or the password is wrong.' } },
     );
@@ -105,7 +104,7 @@ describe('the door', () => {
   test('the demo is one press, pressed twice it is entered once, and is offered only where there is one', async () => {
     let go = () => {};
     const { user, asked } = atTheDoor((path) => {
-      if (path === '/api/public-sites') return noSites;
+      if (isList(path)) return noSites;
       return { body: new Promise((resolve) => (go = () => resolve(wren))) };
     }, true);
     const demo = screen.getByRole<HTMLButtonElement>('button', { name: /demo maker/ });
@@ -114,10 +113,18 @@ describe('the door', () => {
     go();
   });
 
-  test('sites that are open to everyone are led to', async () => {
-    atTheDoor(() => ({ body: [{ title: 'Wren makes', path: '/wren-makes/' }] }));
-    const link = await screen.findByRole('link', { name: 'Wren makes' });
-    expect(link.getAttribute('href')).toBe('/wren-makes/');
+  test('sites that are open to everyone are led to, a part of the list at a time', async () => {
+    const { user } = atTheDoor((path) => {
+      const from = Number(path.split('/').at(-1));
+      const sites = [{ title: `Wren makes ${from}`, path: `/wren-makes-${from}/` }];
+      return { body: { sites, next: from === 0 ? 40 : null } };
+    });
+    const link = await screen.findByRole('link', { name: 'Wren makes 0' });
+    expect(link.getAttribute('href')).toBe('/wren-makes-0/');
     expect(screen.queryByRole('button', { name: /demo maker/ })).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'More sites' }));
+    await screen.findByRole('link', { name: 'Wren makes 40' });
+    expect(screen.getByRole('link', { name: 'Wren makes 0' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'More sites' })).toBeNull();
   });
 });

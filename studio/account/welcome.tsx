@@ -1,8 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { z } from 'zod';
 import {
   createAccount,
   type NewAccount,
@@ -10,12 +9,11 @@ import {
   signInToDemo,
   type Me,
 } from '#contract/account.ts';
+import { listPublicSites } from '#contract/public-sites.ts';
 import { call, Refusal } from '../api/call.ts';
 import { Field } from '../ui/field.tsx';
 import { KiteMark } from '../ui/kite-mark.tsx';
 import { SignInForm } from './sign-in-form.tsx';
-
-const publicSitesSchema = z.array(z.object({ title: z.string(), path: z.string() }));
 
 function useEnter() {
   const client = useQueryClient();
@@ -74,10 +72,13 @@ export function Welcome({ demo }: { demo: boolean }) {
   const [known, setKnown] = useState(false);
   const enter = useEnter();
   const enterDemo = useMutation({ mutationFn: () => call(signInToDemo), onSuccess: enter });
-  const open = useQuery({
+  const open = useInfiniteQuery({
     queryKey: ['public-sites'],
-    queryFn: async () => publicSitesSchema.parse(await (await fetch('/api/public-sites')).json()),
+    initialPageParam: 0,
+    queryFn: ({ pageParam }) => call(listPublicSites, { params: { from: String(pageParam) } }),
+    getNextPageParam: ({ next }) => next,
   });
+  const openSites = open.data?.pages.flatMap(({ sites }) => sites) ?? [];
   return (
     <main className="grid min-h-full content-start gap-x-24 gap-y-10 px-6 py-12 md:grid-cols-[minmax(0,30rem)_22rem] md:justify-center md:py-[14vh]">
       <div className="grid content-start gap-5">
@@ -122,13 +123,13 @@ export function Welcome({ demo }: { demo: boolean }) {
         </p>
       </section>
       {/* It arrives later, so it stands where it moves nothing that somebody is about to press. */}
-      {open.data && open.data.length > 0 && (
+      {openSites.length > 0 && (
         <section aria-labelledby="open-sites" className="border-t border-line pt-5 md:col-start-1">
           <h2 id="open-sites" className="text-base">
             Sites open to everyone here
           </h2>
           <ul className="mt-1">
-            {open.data.map((site) => (
+            {openSites.map((site) => (
               <li key={site.path}>
                 <a className="link inline-block py-1" href={site.path}>
                   {site.title}
@@ -136,6 +137,16 @@ export function Welcome({ demo }: { demo: boolean }) {
               </li>
             ))}
           </ul>
+          {open.hasNextPage && (
+            <button
+              type="button"
+              className="btn mt-2"
+              disabled={open.isFetchingNextPage}
+              onClick={() => void open.fetchNextPage()}
+            >
+              More sites
+            </button>
+          )}
         </section>
       )}
     </main>

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Patch } from '#contract/patch.ts';
 import { Refusal } from './call.ts';
-import { type Pending, SaveQueue } from './save-queue.ts';
+import type { Pending } from './pending.ts';
+import { SaveQueue } from './save-queue.ts';
 import { UnsentNotes } from './unsent-notes.ts';
 
 const patch = (revision: number): Patch => ({

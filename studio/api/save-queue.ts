@@ -2,35 +2,11 @@ import { changeMaterial } from '#contract/materials.ts';
 import { changePage } from '#contract/pages.ts';
 import { type Patch } from '#contract/patch.ts';
 import { changeSite } from '#contract/sites.ts';
-import type { Material } from '#core/content/material.ts';
-import type { Page } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { partsChange } from '#core/parts/parts-change.ts';
-import type { Site } from '#core/content/site.ts';
 import { call, Refusal } from './call.ts';
+import type { Pending, RowKind, Rows } from './pending.ts';
 import type { UnsentNotes } from './unsent-notes.ts';
-
-interface Rows {
-  site: Site;
-  page: Page;
-  material: Material;
-}
-export type RowKind = keyof Rows;
-
-/** A change that is on the screen and not yet on the server. */
-export interface Pending {
-  kind: RowKind;
-  id: string;
-  change: Record<string, unknown>;
-  /** How the changed fields were before, so that the change can be joined with those of others. */
-  was: Record<string, unknown>;
-  /** Its maker was asked and wants it, whatever others wrote. */
-  overwrite?: boolean;
-  label: string;
-  mergeKey: string;
-  /** The revision the maker was looking at when the change began: what arrives later does not move it. */
-  seen: number;
-}
 
 export type SaveState =
   | { kind: 'saved'; at: number | null }

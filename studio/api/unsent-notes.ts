@@ -1,4 +1,4 @@
-import type { Pending } from './save-queue.ts';
+import type { Pending } from './pending.ts';
 
 /** This visit to the studio: of one tab, until it is closed or loaded anew. */
 const thisVisit = crypto.randomUUID();

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { framedBy, linkFactsSchema, linkStates } from '#core/content/link.ts';
-import { sampleLinkFacts } from '#core/content/sample-link.ts';
-import type { Material } from '#core/content/material.ts';
-import { sampleSound } from '#core/content/sample-sound.ts';
+import { framedBy, linkFactsSchema, linkStates } from '#core/materials/link.ts';
+import { sampleLinkFacts } from '#core/materials/sample-link.ts';
+import type { Material } from '#core/materials/material.ts';
+import { sampleSound } from '#core/materials/sample-sound.ts';
 import { countKinds, kindLabel } from '../ui/kind-names.ts';
 import { linkSentence } from './link-words.ts';
 

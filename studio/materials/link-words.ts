@@ -1,4 +1,4 @@
-import { framedBy, type LinkFacts, type LinkState } from '#core/content/link.ts';
+import { framedBy, type LinkFacts, type LinkState } from '#core/materials/link.ts';
 
 const troubles: Record<Exclude<LinkState, 'read'>, string> = {
   gone: 'The page answers that it is not there any more. Readers would meet the same; check the address.',

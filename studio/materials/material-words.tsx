@@ -1,7 +1,8 @@
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { useSite } from '../api/site-context.tsx';
 import { materialName } from '../ui/material-picture.tsx';
 import { TitleField } from './title-field.tsx';
+import { TextField } from '../ui/text-field.tsx';
 
 /** Title, caption and alt text of a picture, in Gather and wherever it is placed. */
 export function MaterialWords({ material, brief = false }: { material: Material; brief?: boolean }) {
@@ -16,30 +17,23 @@ export function MaterialWords({ material, brief = false }: { material: Material;
   return (
     <>
       {!brief && <TitleField title={material.title} onChange={(title) => change('title', title)} />}
-      <label className="field">
-        <span className="field-name">Caption</span>
-        <textarea
-          className="input"
-          rows={2}
-          value={material.caption}
-          maxLength={600}
-          onChange={(event) => change('caption', event.target.value)}
-        />
-      </label>
+      <TextField
+        label="Caption"
+        rows={2}
+        most={600}
+        value={material.caption}
+        onChange={(caption) => change('caption', caption)}
+      />
       {/* A link's still stands beside its title, so it has nothing more to say. */}
       {material.kind !== 'link' && (
-        <label className="field">
-          <span className="field-name">
-            Alt text <em>for people who can’t see it</em>
-          </span>
-          <textarea
-            className="input"
-            rows={2}
-            value={material.alt}
-            maxLength={600}
-            onChange={(event) => change('alt', event.target.value)}
-          />
-        </label>
+        <TextField
+          label="Alt text"
+          hint="for people who can’t see it"
+          rows={2}
+          most={600}
+          value={material.alt}
+          onChange={(alt) => change('alt', alt)}
+        />
       )}
     </>
   );

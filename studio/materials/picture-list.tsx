@@ -1,12 +1,13 @@
 import { arrayMove, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, GripVertical, Plus, X } from 'lucide-react';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { useSite } from '../api/site-context.tsx';
 import { materialName, MaterialPicture } from '../ui/material-picture.tsx';
 import { Sortable } from '../ui/sortable.tsx';
 import { MaterialWords } from './material-words.tsx';
 import { PickMaterials } from './pick-materials.tsx';
+import './picture-list.css';
 
 interface PictureListProps {
   pictures: readonly string[];

@@ -1,8 +1,8 @@
 import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { getDocument } from '#contract/materials.ts';
-import type { DocumentContent } from '#core/content/document.ts';
-import type { Material } from '#core/content/material.ts';
+import type { DocumentContent } from '#core/materials/document.ts';
+import type { Material } from '#core/materials/material.ts';
 import { call } from '../api/call.ts';
 
 /** What was read out of the documents given, by the hash of their files; what is still on its way is missing. */

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { lookAtPictures, type PicturesLookedAt } from '#contract/pictures.ts';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { call } from '../api/call.ts';
 
 const nothing: PicturesLookedAt = { unread: 0, groups: [], warnings: {} };

@@ -1,7 +1,5 @@
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
-import { useFocusBack } from '../ui/use-focus-back.ts';
+import { Dialog } from '../ui/dialog.tsx';
 
 interface WriteDialogProps {
   title: string;
@@ -16,7 +14,6 @@ interface WriteDialogProps {
 
 /** The frame around something typed in Gather: kept by one button or Enter, with what went wrong beside it. */
 export function WriteDialog({ title, keep, busyWords, onKeep, onClose, children }: WriteDialogProps) {
-  const focusBack = useFocusBack();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState('');
   const onSubmit = async () => {
@@ -29,41 +26,30 @@ export function WriteDialog({ title, keep, busyWords, onKeep, onClose, children 
     else onClose();
   };
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog" aria-describedby={undefined} {...focusBack}>
-          <form
-            className="grid gap-3"
-            noValidate
-            onSubmit={(event) => {
-              event.preventDefault();
-              void onSubmit();
-            }}
-          >
-            <div className="flex items-start justify-between gap-4">
-              <Dialog.Title>{title}</Dialog.Title>
-              <Dialog.Close className="icon-btn -mt-1 -mr-2" aria-label="Close">
-                <X size={18} aria-hidden="true" />
-              </Dialog.Close>
-            </div>
-            {children({ id: 'write-problem', invalid: problem !== '' })}
-            {problem && (
-              <p id="write-problem" className="field-problem" role="alert">
-                {problem}
-              </p>
-            )}
-            <p className="flex items-center gap-3">
-              <button type="submit" className="btn go" disabled={busy}>
-                {keep}
-              </button>
-              <span className="note" role="status">
-                {busy && busyWords}
-              </span>
-            </p>
-          </form>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Dialog title={title} onClose={onClose}>
+      <form
+        className="grid gap-3"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void onSubmit();
+        }}
+      >
+        {children({ id: 'write-problem', invalid: problem !== '' })}
+        {problem && (
+          <p id="write-problem" className="field-problem" role="alert">
+            {problem}
+          </p>
+        )}
+        <p className="flex items-center gap-3">
+          <button type="submit" className="btn go" disabled={busy}>
+            {keep}
+          </button>
+          <span className="note" role="status">
+            {busy && busyWords}
+          </span>
+        </p>
+      </form>
+    </Dialog>
   );
 }

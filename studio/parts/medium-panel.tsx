@@ -2,7 +2,7 @@ import { TextQuote } from 'lucide-react';
 import { useState } from 'react';
 import { isCovered } from '#core/access/covered.ts';
 import { bringPictures, getDocument } from '#contract/materials.ts';
-import { slideFormats } from '#core/content/document.ts';
+import { slideFormats } from '#core/materials/document.ts';
 import { partsFromPieces } from '#core/words/parts-from-pieces.ts';
 import { call } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';

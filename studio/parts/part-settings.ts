@@ -1,7 +1,7 @@
 import type { ComponentType, ReactNode } from 'react';
 import type { ShownPage } from '#core/pages/page.ts';
 import type { Part, PartKind, PartOf } from '#core/parts/parts.ts';
-import type { Block } from '#core/content/rich-text.ts';
+import type { Block } from '#core/words/rich-text.ts';
 import type { Point } from '../ui/drop-files.tsx';
 import type { Fetched } from '../ui/fetched.tsx';
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { newPart } from '#core/parts/new-part.ts';
 import { type Part, type PartKind, partSchema } from '#core/parts/parts.ts';
-import { fromParagraphs } from '#core/content/rich-text.ts';
-import { sampleSound } from '#core/content/sample-sound.ts';
+import { fromParagraphs } from '#core/words/rich-text.ts';
+import { sampleSound } from '#core/materials/sample-sound.ts';
 import { drawingOf } from '#site/parts/parts.ts';
 import { partSettings, settingsOf } from './parts.ts';
 import { partState } from './part-state.ts';

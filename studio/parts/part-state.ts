@@ -1,4 +1,4 @@
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { isEmptyPart } from '#core/parts/is-empty-part.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import { type Part, rulesOf } from '#core/parts/parts.ts';

@@ -17,7 +17,7 @@ import {
 } from 'lucide-react';
 import { allBlank } from '#core/parts/part-rules.ts';
 import { isKnownPart, type Part, type PartKind } from '#core/parts/parts.ts';
-import { countWords } from '#core/content/rich-text.ts';
+import { countWords } from '#core/words/rich-text.ts';
 import { plural } from '#core/words/plural.ts';
 import { fetched } from '../ui/fetched.tsx';
 import type { PartSettings } from './part-settings.ts';

@@ -6,6 +6,7 @@ import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import type { Patch } from '#contract/patch.ts';
 import type { SiteState } from '#contract/site-state.ts';
+import { firstLook } from '#core/look/look.ts';
 import { SiteProvider } from '../api/site-context.tsx';
 import { standInForBrowser } from './browser-stand-ins.ts';
 
@@ -18,7 +19,7 @@ export const emptySite: SiteState = {
     height: 'public',
     address: 'wren-makes',
     searchEngines: false,
-    theme: 'broadsheet',
+    look: firstLook,
     evidenceWanted: 3,
   },
   pages: [],

@@ -1,4 +1,4 @@
-import { noFacts } from '#core/content/case-facts.ts';
+import { noFacts } from '#core/pages/case-facts.ts';
 import { noCover } from '#core/pages/cover.ts';
 import type { PageOf } from '#core/pages/page.ts';
 

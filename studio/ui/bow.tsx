@@ -1,3 +1,5 @@
+import './bow.css';
+
 /** A bow on a kite's tail. */
 export function Bow({
   size = 26,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { partialDateInWords } from '#core/content/partial-date-in-words.ts';
-import { readPartialDate } from '#core/content/read-partial-date.ts';
+import { partialDateInWords } from '#core/dates/partial-date-in-words.ts';
+import { readPartialDate } from '#core/dates/read-partial-date.ts';
 import { Field } from './field.tsx';
 
 interface DateFieldProps {

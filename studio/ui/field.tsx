@@ -13,8 +13,7 @@ export function Field({ label, hint, problem, ...input }: FieldProps) {
   return (
     <div className="field">
       <label className="field-name" htmlFor={id}>
-        {label}
-        {hint && <em>{hint}</em>}
+        {label} {hint && <em>{hint}</em>}
       </label>
       <input
         id={id}

@@ -1,6 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { LogOut, Menu as MenuIcon, Redo2 } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useEffect } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { type Me, signOut } from '#contract/account.ts';
@@ -8,6 +7,7 @@ import { call, Refusal } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
 import { Finding } from './finder/finding.tsx';
 import { KiteMark } from './kite-mark.tsx';
+import { Menu, MenuItem, MenuLabel, MenuRule } from './menu.tsx';
 import { rooms } from './rooms.ts';
 import { Strip } from './strip.tsx';
 import { problemNotice } from './notice.ts';
@@ -37,23 +37,21 @@ function Account() {
     .join('')
     .toUpperCase();
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="who-badge" aria-label={`${initials}: your account, ${name}`}>
-        {initials}
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content className="menu" side="right" align="end" sideOffset={8}>
-          <DropdownMenu.Label className="px-3 py-2">
-            <b>{name}</b>
-            <small className="block text-ink-3">{me?.account?.email}</small>
-          </DropdownMenu.Label>
-          <DropdownMenu.Item className="menu-item" onSelect={() => leave.mutate()}>
-            <LogOut size={18} aria-hidden="true" />
-            Sign out
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <Menu
+      side="right"
+      align="end"
+      opener={
+        <button type="button" className="who-badge" aria-label={`${initials}: your account, ${name}`}>
+          {initials}
+        </button>
+      }
+    >
+      <MenuLabel>
+        <b>{name}</b>
+        <small className="block text-ink-3">{me?.account?.email}</small>
+      </MenuLabel>
+      <MenuItem icon={LogOut} name="Sign out" onSelect={() => leave.mutate()} />
+    </Menu>
   );
 }
 
@@ -116,39 +114,29 @@ function BottomRooms({ base }: { base: string }) {
           {name}
         </NavLink>
       ))}
-      <DropdownMenu.Root>
-        <DropdownMenu.Trigger>
-          <span className="icon">
-            <MenuIcon size={20} strokeWidth={1.75} aria-hidden="true" />
-          </span>
-          All rooms
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content className="menu" side="top" sideOffset={6}>
-            {rooms.map(({ path, name, icon: Icon }) => (
-              <DropdownMenu.Item
-                key={path}
-                className="menu-item"
-                onSelect={() => void navigate(`${base}/${path}`)}
-              >
-                <Icon size={20} aria-hidden="true" />
-                {name}
-              </DropdownMenu.Item>
-            ))}
-            <DropdownMenu.Separator className="my-1 border-t border-line" />
-            <DropdownMenu.Item className="menu-item" disabled={!history.redo} onSelect={() => void redo()}>
-              <Redo2 size={20} aria-hidden="true" />
-              <span className="min-w-0 truncate">
-                {history.redo ? `Redo: ${history.redo.label}` : 'Nothing to redo'}
-              </span>
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className="menu-item" onSelect={() => leave.mutate()}>
-              <LogOut size={20} aria-hidden="true" />
-              Sign out
-            </DropdownMenu.Item>
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+      <Menu
+        side="top"
+        opener={
+          <button type="button">
+            <span className="icon">
+              <MenuIcon size={20} strokeWidth={1.75} aria-hidden="true" />
+            </span>
+            All rooms
+          </button>
+        }
+      >
+        {rooms.map(({ path, name, icon }) => (
+          <MenuItem key={path} icon={icon} name={name} onSelect={() => void navigate(`${base}/${path}`)} />
+        ))}
+        <MenuRule />
+        <MenuItem
+          icon={Redo2}
+          name={history.redo ? `Redo: ${history.redo.label}` : 'Nothing to redo'}
+          disabled={!history.redo}
+          onSelect={() => void redo()}
+        />
+        <MenuItem icon={LogOut} name="Sign out" onSelect={() => leave.mutate()} />
+      </Menu>
     </nav>
   );
 }

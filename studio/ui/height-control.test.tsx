@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 import { standInForBrowser } from '../testing/browser-stand-ins.ts';
 import { HeightChip, HeightRow } from './height-control.tsx';
 

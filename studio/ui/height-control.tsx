@@ -1,7 +1,7 @@
-import { Check, ChevronDown } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
+import { ChevronDown } from 'lucide-react';
+import { Menu, MenuChoice, MenuChoices } from './menu.tsx';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
-import { type Height, heightLevel } from '#core/content/height.ts';
+import { type Height, heightLevel } from '#core/access/height.ts';
 import { HeightGlyph } from './height-glyph.tsx';
 import { fromTheTop, heightMeanings, heightNames } from './height-names.ts';
 
@@ -51,49 +51,45 @@ interface HeightRowProps {
 export function HeightRow({ effective, onChange, of, compact = false }: HeightRowProps) {
   const cap = effective.heldBy ? effective.height : null;
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className={compact ? 'height-chip' : 'height-row'}>
-        <span className="sr-only">Height of {of}: </span>
-        <HeightGlyph height={effective.height} asked={effective.chosen} size={compact ? 24 : 34} />
-        {compact ? (
-          <span>{heightNames[effective.height]}</span>
-        ) : (
-          <span className="min-w-0 flex-1">
-            <b>{heightNames[effective.height]}</b>
-            <small>{heightSentence(effective)}</small>
-          </span>
-        )}
-        <ChevronDown size={compact ? 13 : 16} aria-hidden="true" />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content className="menu" align="start" sideOffset={4}>
-          <DropdownMenu.RadioGroup
-            value={effective.chosen}
-            onValueChange={(value) => onChange(value as Height)}
-            aria-label={`Height of ${of}`}
-          >
-            {fromTheTop.map((height) => {
-              const waits = cap !== null && heightLevel(height) > heightLevel(cap);
-              return (
-                <DropdownMenu.RadioItem key={height} value={height} className="menu-item">
-                  <HeightGlyph height={height} size={30} />
-                  <span className="flex-1">
-                    <b>{heightNames[height]}</b>
-                    <small>
-                      {waits
-                        ? `waits until ${holderName(effective)} is ${heightNames[height]}`
-                        : heightMeanings[height]}
-                    </small>
-                  </span>
-                  <DropdownMenu.ItemIndicator>
-                    <Check size={18} aria-hidden="true" />
-                  </DropdownMenu.ItemIndicator>
-                </DropdownMenu.RadioItem>
-              );
-            })}
-          </DropdownMenu.RadioGroup>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <Menu
+      opener={
+        <button type="button" className={compact ? 'height-chip' : 'height-row'}>
+          <span className="sr-only">Height of {of}: </span>
+          <HeightGlyph height={effective.height} asked={effective.chosen} size={compact ? 24 : 34} />
+          {compact ? (
+            <span>{heightNames[effective.height]}</span>
+          ) : (
+            <span className="min-w-0 flex-1">
+              <b>{heightNames[effective.height]}</b>
+              <small>{heightSentence(effective)}</small>
+            </span>
+          )}
+          <ChevronDown size={compact ? 13 : 16} aria-hidden="true" />
+        </button>
+      }
+    >
+      <MenuChoices
+        label={`Height of ${of}`}
+        value={effective.chosen}
+        onChange={(value) => onChange(value as Height)}
+      >
+        {fromTheTop.map((height) => {
+          const waits = cap !== null && heightLevel(height) > heightLevel(cap);
+          return (
+            <MenuChoice
+              key={height}
+              value={height}
+              sign={<HeightGlyph height={height} size={30} />}
+              name={heightNames[height]}
+              note={
+                waits
+                  ? `waits until ${holderName(effective)} is ${heightNames[height]}`
+                  : heightMeanings[height]
+              }
+            />
+          );
+        })}
+      </MenuChoices>
+    </Menu>
   );
 }

@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 import { HeightGauge } from './height-gauge.tsx';
 
 /** The gauge of a site, with every height that was applied. */

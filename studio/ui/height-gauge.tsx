@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useRef, useState } from 'react';
-import { type Height, heightLevel } from '#core/content/height.ts';
+import { type Height, heightLevel } from '#core/access/height.ts';
 import { fromTheTop, heightNames } from './height-names.ts';
 
 const gaugeWords: Record<Height, string> = {

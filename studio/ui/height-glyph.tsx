@@ -1,4 +1,4 @@
-import { type Height, heightLevel } from '#core/content/height.ts';
+import { type Height, heightLevel } from '#core/access/height.ts';
 
 const kiteTop = (height: Height): number => 16.3 - heightLevel(height) * 5.5;
 

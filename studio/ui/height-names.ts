@@ -1,4 +1,4 @@
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 
 export const heightNames: Record<Height, string> = {
   public: 'Public',

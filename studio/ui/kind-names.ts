@@ -1,6 +1,6 @@
 import { hostOf } from '#core/links/host-of.ts';
-import type { LinkState } from '#core/content/link.ts';
-import type { Material, MaterialKind } from '#core/content/material.ts';
+import type { LinkState } from '#core/materials/link.ts';
+import type { Material, MaterialKind } from '#core/materials/material.ts';
 
 export const kindNames: Record<MaterialKind, string> = {
   picture: 'picture',

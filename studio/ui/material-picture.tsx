@@ -1,9 +1,10 @@
 import { AudioLines, Clapperboard, FileText, Link2, Presentation, StickyNote } from 'lucide-react';
 import { previewPath, type PreviewSize } from '#contract/material-paths.ts';
-import { pageSizePx, slideFormats } from '#core/content/document.ts';
-import type { Material } from '#core/content/material.ts';
+import { pageSizePx, slideFormats } from '#core/materials/document.ts';
+import type { Material } from '#core/materials/material.ts';
 import { type Size, shownSize } from '#core/gallery/fixed-frame.ts';
 import { kindNames } from './kind-names.ts';
+import './material-picture.css';
 
 /** What a material is called where a name is needed. */
 export const materialName = (material: Material): string =>

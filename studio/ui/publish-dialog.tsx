@@ -1,18 +1,17 @@
-import { ExternalLink, X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
+import { ExternalLink } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { pagesWithoutCredit } from '#core/check/pages-without-credit.ts';
-import { reaches } from '#core/content/height.ts';
+import { reaches } from '#core/access/height.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { useSite } from '../api/site-context.tsx';
 import { SiteAddressField } from './site-address-field.tsx';
+import { Dialog } from './dialog.tsx';
 import { CopyLink } from './copy-link.tsx';
 import { DifferenceList } from './difference-list.tsx';
 import { HeightRow } from './height-control.tsx';
 import { heightNames } from './height-names.ts';
 import { nothingWaits } from './live-words.ts';
-import { useFocusBack } from './use-focus-back.ts';
 import { usePublish } from './use-publish.ts';
 
 /** Projects that stay out because they are Private themselves, each with the way in. */
@@ -63,7 +62,6 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
   const { job, problem, start, cancel, reset } = usePublish();
   const [name, setName] = useState('');
   const [notYet, setNotYet] = useState<ReadonlySet<string>>(new Set());
-  const focusBack = useFocusBack();
   // What is decided here is decided on what stands now, whichever tab or device it came from.
   const opened = useEffectEvent(() => void refresh());
   useEffect(() => {
@@ -96,154 +94,148 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
     onClose();
   };
   return (
-    <Dialog.Root open={open} onOpenChange={(wanted) => !wanted && close()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog" aria-describedby={undefined} {...focusBack}>
-          <div className="mb-3 flex items-start justify-between gap-4">
-            <Dialog.Title>{done ? `Release ${live.release?.number ?? ''} is live` : 'Publish'}</Dialog.Title>
-            <Dialog.Close className="icon-btn -mt-1 -mr-2" aria-label="Close" disabled={running}>
-              <X size={18} aria-hidden="true" />
-            </Dialog.Close>
+    <Dialog
+      title={done ? `Release ${live.release?.number ?? ''} is live` : 'Publish'}
+      open={open}
+      busy={running}
+      onClose={close}
+    >
+      {running && (
+        <div role="status" className="grid gap-3">
+          <p>
+            {job.step}
+            {job.total > 0 && `: ${job.done} of ${job.total}`}
+          </p>
+          <div className="meter" aria-hidden="true">
+            <i style={{ width: `${job.total > 0 ? (100 * job.done) / job.total : 4}%` }} />
           </div>
-          {running && (
-            <div role="status" className="grid gap-3">
-              <p>
-                {job.step}
-                {job.total > 0 && `: ${job.done} of ${job.total}`}
+          <p className="note">Readers go on seeing what they saw until all of it is ready.</p>
+          <button type="button" className="btn justify-self-start" onClick={() => void cancel()}>
+            Stop
+          </button>
+        </div>
+      )}
+      {done && (
+        <div className="grid gap-4">
+          {path ? (
+            <>
+              <p role="status">
+                {live.addressPath
+                  ? 'Anyone can open it at its address.'
+                  : 'Anyone with this link can open it. It stands in no list, and the link stays the same when you publish again.'}
               </p>
-              <div className="meter" aria-hidden="true">
-                <i style={{ width: `${job.total > 0 ? (100 * job.done) / job.total : 4}%` }} />
-              </div>
-              <p className="note">Readers go on seeing what they saw until all of it is ready.</p>
-              <button type="button" className="btn justify-self-start" onClick={() => void cancel()}>
-                Stop
-              </button>
+              <CopyLink path={path} label="Link for readers" />
+              <p>
+                <a className="btn go" href={path} target="_blank" rel="noreferrer">
+                  <ExternalLink size={16} aria-hidden="true" />
+                  See what readers see
+                </a>
+              </p>
+            </>
+          ) : (
+            <p role="status">
+              Nobody can open it: the site is {heightNames[site.height]}. Raise it and publish again to let
+              people in.
+            </p>
+          )}
+        </div>
+      )}
+      {!running && !done && (
+        <div className="grid gap-4">
+          <div>
+            <p className="field-name">Who can open the site</p>
+            <HeightRow
+              effective={effectiveHeight(state, {})}
+              of="the site"
+              onChange={(height) => changeSite({ height }, 'Height of the site')}
+            />
+            {site.height === 'private' && (
+              <p className="note mt-1">
+                While the site is Private, nobody can open what you publish. Unlisted is right for a tutor or
+                a first look: only people you give the link to.
+              </p>
+            )}
+            {site.height === 'invited' && (
+              <p className="note mt-1">
+                Passes are not built yet, so nobody could open an Invited site. Choose Unlisted to share a
+                link.
+              </p>
+            )}
+          </div>
+          {site.height === 'public' && <SiteAddressField />}
+          <div>
+            <p className="field-name">Publishing will change</p>
+            {live.waiting.length > 0 ? (
+              <DifferenceList list={live.release ? going : live.waiting} />
+            ) : (
+              <p className="note">{settled ? nothingWaits(live) : 'Saving your last words…'}</p>
+            )}
+          </div>
+          {live.release && first.length > 0 && (
+            <fieldset>
+              <legend className="field-name">For the first time</legend>
+              <p className="note">No reader has had these pages yet. Leave out what is not ready.</p>
+              <ul>
+                {first.map(({ page, title }) => (
+                  <li key={page}>
+                    <label className="flex min-h-9 items-center gap-3">
+                      <input
+                        type="checkbox"
+                        className="h-5 w-5 accent-[var(--ink)]"
+                        checked={!notYet.has(page ?? '')}
+                        onChange={(event) => choose(page ?? '', event.target.checked)}
+                      />
+                      <span>
+                        Publish <b>{title}</b>
+                        {notYet.has(page ?? '') && <em> not yet</em>}
+                      </span>
+                    </label>
+                  </li>
+                ))}
+              </ul>
+            </fieldset>
+          )}
+          <PrivatePages open={nothing} />
+          {uncredited.length > 0 && (
+            <div role="note" className="border-l-4 border-clay pl-3">
+              <p className="field-name">Needed</p>
+              <p className="note">
+                Someone else’s work is shown without a source or licence:{' '}
+                {uncredited
+                  .map(({ title, count }) => `${count} on ${title || 'an untitled page'}`)
+                  .join(', ')}
+                . Say where it is from in Gather, under Facts, Whose work; or publish anyway.
+              </p>
             </div>
           )}
-          {done && (
-            <div className="grid gap-4">
-              {path ? (
-                <>
-                  <p role="status">
-                    {live.addressPath
-                      ? 'Anyone can open it at its address.'
-                      : 'Anyone with this link can open it. It stands in no list, and the link stays the same when you publish again.'}
-                  </p>
-                  <CopyLink path={path} label="Link for readers" />
-                  <p>
-                    <a className="btn go" href={path} target="_blank" rel="noreferrer">
-                      <ExternalLink size={16} aria-hidden="true" />
-                      See what readers see
-                    </a>
-                  </p>
-                </>
-              ) : (
-                <p role="status">
-                  Nobody can open it: the site is {heightNames[site.height]}. Raise it and publish again to
-                  let people in.
-                </p>
-              )}
-            </div>
+          <label className="field">
+            <span className="field-name">
+              Name this release <em>if you like</em>
+            </span>
+            <input
+              className="input"
+              value={name}
+              maxLength={120}
+              onChange={(event) => setName(event.target.value)}
+            />
+          </label>
+          {problem && (
+            <p className="field-problem" role="alert">
+              {problem}
+            </p>
           )}
-          {!running && !done && (
-            <div className="grid gap-4">
-              <div>
-                <p className="field-name">Who can open the site</p>
-                <HeightRow
-                  effective={effectiveHeight(state, {})}
-                  of="the site"
-                  onChange={(height) => changeSite({ height }, 'Height of the site')}
-                />
-                {site.height === 'private' && (
-                  <p className="note mt-1">
-                    While the site is Private, nobody can open what you publish. Unlisted is right for a tutor
-                    or a first look: only people you give the link to.
-                  </p>
-                )}
-                {site.height === 'invited' && (
-                  <p className="note mt-1">
-                    Passes are not built yet, so nobody could open an Invited site. Choose Unlisted to share a
-                    link.
-                  </p>
-                )}
-              </div>
-              {site.height === 'public' && <SiteAddressField />}
-              <div>
-                <p className="field-name">Publishing will change</p>
-                {live.waiting.length > 0 ? (
-                  <DifferenceList list={live.release ? going : live.waiting} />
-                ) : (
-                  <p className="note">{settled ? nothingWaits(live) : 'Saving your last words…'}</p>
-                )}
-              </div>
-              {live.release && first.length > 0 && (
-                <fieldset>
-                  <legend className="field-name">For the first time</legend>
-                  <p className="note">No reader has had these pages yet. Leave out what is not ready.</p>
-                  <ul>
-                    {first.map(({ page, title }) => (
-                      <li key={page}>
-                        <label className="flex min-h-9 items-center gap-3">
-                          <input
-                            type="checkbox"
-                            className="h-5 w-5 accent-[var(--ink)]"
-                            checked={!notYet.has(page ?? '')}
-                            onChange={(event) => choose(page ?? '', event.target.checked)}
-                          />
-                          <span>
-                            Publish <b>{title}</b>
-                            {notYet.has(page ?? '') && <em> not yet</em>}
-                          </span>
-                        </label>
-                      </li>
-                    ))}
-                  </ul>
-                </fieldset>
-              )}
-              <PrivatePages open={nothing} />
-              {uncredited.length > 0 && (
-                <div role="note" className="border-l-4 border-clay pl-3">
-                  <p className="field-name">Needed</p>
-                  <p className="note">
-                    Someone else’s work is shown without a source or licence:{' '}
-                    {uncredited
-                      .map(({ title, count }) => `${count} on ${title || 'an untitled page'}`)
-                      .join(', ')}
-                    . Say where it is from in Gather, under Facts, Whose work; or publish anyway.
-                  </p>
-                </div>
-              )}
-              <label className="field">
-                <span className="field-name">
-                  Name this release <em>if you like</em>
-                </span>
-                <input
-                  className="input"
-                  value={name}
-                  maxLength={120}
-                  onChange={(event) => setName(event.target.value)}
-                />
-              </label>
-              {problem && (
-                <p className="field-problem" role="alert">
-                  {problem}
-                </p>
-              )}
-              <button
-                type="button"
-                className="btn go justify-self-start"
-                disabled={nothing}
-                onClick={() => void start(name, [...notYet])}
-              >
-                {nothing
-                  ? 'Nothing to publish'
-                  : `Publish release ${next}${uncredited.length > 0 ? ' anyway' : ''}`}
-              </button>
-            </div>
-          )}
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+          <button
+            type="button"
+            className="btn go justify-self-start"
+            disabled={nothing}
+            onClick={() => void start(name, [...notYet])}
+          >
+            {nothing
+              ? 'Nothing to publish'
+              : `Publish release ${next}${uncredited.length > 0 ? ' anyway' : ''}`}
+          </button>
+        </div>
+      )}
+    </Dialog>
   );
 }

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { checkAddress } from '#contract/sites.ts';
-import { suggestAddresses } from '#core/content/suggest-addresses.ts';
+import { suggestAddresses } from '#core/sites/suggest-addresses.ts';
 import { call } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
 

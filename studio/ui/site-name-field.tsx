@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { siteContentSchema } from '#core/content/site.ts';
+import { siteContentSchema } from '#core/sites/site.ts';
 import { useSite } from '../api/site-context.tsx';
 import { Field } from './field.tsx';
 

@@ -1,10 +1,11 @@
 import { Eye, Redo2, Undo2, User, Link2, Footprints } from 'lucide-react';
-import { DropdownMenu, Popover } from 'radix-ui';
+import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { useSite } from '../api/site-context.tsx';
 import { useActions } from './finder/actions-context.tsx';
 import { DifferenceList } from './difference-list.tsx';
 import { fetched } from './fetched.tsx';
+import { Menu, MenuLink } from './menu.tsx';
 import { liveWords, nothingWaits, waitingWords } from './live-words.ts';
 
 /** Fetched when somebody publishes for the first time since the studio was opened. */
@@ -109,32 +110,19 @@ export function Strip() {
         >
           <Redo2 size={18} aria-hidden="true" />
         </button>
-        <DropdownMenu.Root>
-          <DropdownMenu.Trigger className="btn bare max-md:px-2" aria-label="See it as…">
-            <Eye size={18} aria-hidden="true" />
-            <span className="max-md:hidden">See it as…</span>
-          </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content className="menu" align="end" sideOffset={6}>
-              {readers.map(({ viewer, icon: Icon, name, note }) => (
-                <DropdownMenu.Item key={viewer} asChild>
-                  <a
-                    className="menu-item"
-                    href={`/studio/see/${site.id}/${viewer}/`}
-                    target="_blank"
-                    rel="noreferrer"
-                  >
-                    <Icon size={20} aria-hidden="true" />
-                    <span>
-                      <b>{name}</b>
-                      <small>{note}</small>
-                    </span>
-                  </a>
-                </DropdownMenu.Item>
-              ))}
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
+        <Menu
+          align="end"
+          opener={
+            <button type="button" className="btn bare max-md:px-2" aria-label="See it as…">
+              <Eye size={18} aria-hidden="true" />
+              <span className="max-md:hidden">See it as…</span>
+            </button>
+          }
+        >
+          {readers.map(({ viewer, ...line }) => (
+            <MenuLink key={viewer} {...line} href={`/studio/see/${site.id}/${viewer}/`} />
+          ))}
+        </Menu>
         <button type="button" className="btn go" onClick={() => setPublishing('open')}>
           Publish
         </button>

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { readTags, withoutTag, withTags } from '#core/content/tags.ts';
+import { readTags, withoutTag, withTags } from '#core/materials/tags.ts';
 import { Field } from './field.tsx';
 
 interface TagFieldProps {

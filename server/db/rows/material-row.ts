@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { fromStored, stored } from '#core/stored/stored-json.ts';
 import { storedMaterial } from '#core/stored/stored-kinds.ts';
 import { materials } from '../schema.ts';

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '#core/access/arbitrary-draft.ts';
 import type { Page, PageOf } from '#core/pages/page.ts';
-import { fromParagraphs } from '#core/content/rich-text.ts';
+import { fromParagraphs } from '#core/words/rich-text.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { applied, changesNothing, inverse, joined, readRecorded, recorded } from './recorded-change.ts';
 import type { RowChange } from './rows.ts';

@@ -1,8 +1,8 @@
 import { and, eq } from 'drizzle-orm';
-import type { Site } from '#core/content/site.ts';
+import type { Site } from '#core/sites/site.ts';
 import { formerAddresses, sites } from '../schema.ts';
 import { fromStored, stored } from '#core/stored/stored-json.ts';
-import { storedSite } from '#core/stored/stored-kinds.ts';
+import { storedLook, storedSite } from '#core/stored/stored-kinds.ts';
 import type { RowKind } from './row-kind.ts';
 
 export const siteOf = (row: typeof sites.$inferSelect): Site => ({
@@ -11,9 +11,12 @@ export const siteOf = (row: typeof sites.$inferSelect): Site => ({
   height: row.height,
   address: row.address,
   searchEngines: row.searchEngines,
-  theme: row.theme,
+  look: fromStored(storedLook, row.look),
   evidenceWanted: row.evidenceWanted,
 });
+
+/** A site as its row keeps it. */
+export const columnsOf = ({ look, ...site }: Site) => ({ ...site, look: stored(storedLook, look) });
 
 /** The site itself. Its row comes with the account and goes with it, and is held by every edit from the start. */
 export const siteRow: RowKind<Site> = {
@@ -40,7 +43,7 @@ export const siteRow: RowKind<Site> = {
           .onConflictDoNothing();
       if (after.address) await tx.delete(formerAddresses).where(eq(formerAddresses.address, after.address));
     }
-    await tx.update(sites).set(after).where(eq(sites.id, after.id));
+    await tx.update(sites).set(columnsOf(after)).where(eq(sites.id, after.id));
   },
   remove: () => {
     throw new Error('A site is not deleted by an edit.');

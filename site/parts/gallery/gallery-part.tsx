@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { type Properties, useProperties } from '../../render/declarations.ts';
-import type { Picture } from '../../render/page-input.ts';
+import type { Picture } from '../../render/picture.ts';
 import { Caption } from '../../components/caption.tsx';
 import { LargeLink } from '../../components/large-link.tsx';
 import { focusAt, PictureView } from '../../components/picture-view.tsx';

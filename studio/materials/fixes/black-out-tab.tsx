@@ -1,8 +1,8 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { previewPath } from '#contract/material-paths.ts';
-import type { BlackOut, Region } from '#core/content/fixes.ts';
-import type { Material } from '#core/content/material.ts';
+import type { BlackOut, Region } from '#core/materials/fixes.ts';
+import type { Material } from '#core/materials/material.ts';
 import { RegionFields } from './region-fields.tsx';
 import { RegionStage } from './region-stage.tsx';
 import type { FixesState } from './use-fixes.ts';

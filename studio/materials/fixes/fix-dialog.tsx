@@ -1,18 +1,19 @@
-import { ChevronLeft, ChevronRight, X } from 'lucide-react';
-import { Dialog, Tabs } from 'radix-ui';
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { Tabs } from 'radix-ui';
 import { useState } from 'react';
-import { pageSizePx } from '#core/content/document.ts';
-import type { Material, MaterialOf } from '#core/content/material.ts';
-import { hasBurntIn } from '#core/content/fixes.ts';
+import { pageSizePx } from '#core/materials/document.ts';
+import type { Material, MaterialOf } from '#core/materials/material.ts';
+import { hasBurntIn } from '#core/materials/fixes.ts';
+import { DialogFrame, DialogHead } from '../../ui/dialog.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
-import { useFocusBack } from '../../ui/use-focus-back.ts';
 import { useBlackOutTab } from './black-out-tab.tsx';
 import { useFocusTab } from './focus-tab.tsx';
 import { useFrameTab } from './frame-tab.tsx';
 import { useLightTab } from './light-tab.tsx';
 import { usePageTurnTab } from './page-turn-tab.tsx';
 import { type FixesState, useFixes } from './use-fixes.ts';
+import './fixes.css';
 
 const tabs = [
   { key: 'frame', name: 'Turn and crop' },
@@ -23,31 +24,17 @@ const tabs = [
 
 /** Settings on an untouched original: everything here can be changed again at any time. */
 export function FixDialog({ material, onClose }: { material: Material; onClose: () => void }) {
-  const focusBack = useFocusBack();
   return (
-    <Dialog.Root open onOpenChange={(wanted) => !wanted && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog fix-dialog" aria-describedby={undefined} {...focusBack}>
-          {material.kind === 'picture' && <FixPicture material={material} />}
-          {material.kind === 'document' && <FixPages material={material} />}
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <DialogFrame className="fix-dialog" onClose={onClose}>
+      {material.kind === 'picture' && <FixPicture material={material} />}
+      {material.kind === 'document' && <FixPages material={material} />}
+    </DialogFrame>
   );
 }
 
-function Head({ material }: { material: Material }) {
-  return (
-    <header className="fix-head">
-      <Dialog.Title className="truncate">Fix {materialName(material)}</Dialog.Title>
-      <SaveWords />
-      <Dialog.Close className="icon-btn" aria-label="Close">
-        <X size={18} aria-hidden="true" />
-      </Dialog.Close>
-    </header>
-  );
-}
+const Head = ({ material }: { material: Material }) => (
+  <DialogHead className="fix-head" title={`Fix ${materialName(material)}`} tools={<SaveWords />} />
+);
 
 function BackToOriginal({ state }: { state: FixesState }) {
   return (

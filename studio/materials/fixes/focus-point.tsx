@@ -1,8 +1,9 @@
 import { previewPath } from '#contract/material-paths.ts';
-import type { Fixes } from '#core/content/fixes.ts';
-import type { MaterialOf } from '#core/content/material.ts';
+import type { Fixes } from '#core/materials/fixes.ts';
+import type { MaterialOf } from '#core/materials/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { NumberField } from './number-field.tsx';
+import './fixes.css';
 
 interface Point {
   x: number;

@@ -1,4 +1,4 @@
-import type { MaterialOf } from '#core/content/material.ts';
+import type { MaterialOf } from '#core/materials/material.ts';
 import { FocusFields, FocusStage, middle } from './focus-point.tsx';
 import type { FixesState } from './use-fixes.ts';
 

@@ -1,8 +1,8 @@
 import { RotateCcw, RotateCw } from 'lucide-react';
 import { useState } from 'react';
 import { previewPath } from '#contract/material-paths.ts';
-import type { Region } from '#core/content/fixes.ts';
-import type { MaterialOf } from '#core/content/material.ts';
+import type { Region } from '#core/materials/fixes.ts';
+import type { MaterialOf } from '#core/materials/material.ts';
 import { cropOfRatio, cropRatios, fixedFrame, quartersOf, withFrame } from '#core/gallery/fixed-frame.ts';
 import { RegionFields } from './region-fields.tsx';
 import { RegionStage } from './region-stage.tsx';

@@ -1,6 +1,6 @@
 import { previewPath } from '#contract/material-paths.ts';
-import { mostLight } from '#core/content/fixes.ts';
-import type { MaterialOf } from '#core/content/material.ts';
+import { mostLight } from '#core/materials/fixes.ts';
+import type { MaterialOf } from '#core/materials/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { Slider } from './slider.tsx';
 import type { FixesState } from './use-fixes.ts';

@@ -1,6 +1,6 @@
 import { RotateCcw, RotateCw } from 'lucide-react';
 import { previewPath } from '#contract/material-paths.ts';
-import type { MaterialOf } from '#core/content/material.ts';
+import type { MaterialOf } from '#core/materials/material.ts';
 import { pageSource, withPageTurned } from '#core/gallery/picture-source.ts';
 import type { FixesState } from './use-fixes.ts';
 

@@ -1,4 +1,4 @@
-import type { Region } from '#core/content/fixes.ts';
+import type { Region } from '#core/materials/fixes.ts';
 import { NumberField } from './number-field.tsx';
 
 interface RegionFieldsProps {

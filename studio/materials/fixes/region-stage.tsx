@@ -1,5 +1,5 @@
 import { type PointerEvent, type ReactNode, useRef } from 'react';
-import type { Region } from '#core/content/fixes.ts';
+import type { Region } from '#core/materials/fixes.ts';
 import { type Handle, movedRegion, pulledRegion, regionBetween } from '#core/gallery/region.ts';
 
 interface RegionStageProps {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { type Fixes, fixesSchema } from '#core/content/fixes.ts';
-import type { Material } from '#core/content/material.ts';
+import { type Fixes, fixesSchema } from '#core/materials/fixes.ts';
+import type { Material } from '#core/materials/material.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
 

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { materialsOn } from '#core/pages/materials-on.ts';
-import { missingProvenance } from '#core/content/provenance.ts';
+import { missingProvenance } from '#core/credits/provenance.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
 import type { PartPanelProps } from '../part-settings.ts';

@@ -3,6 +3,8 @@ import { Link } from 'react-router';
 import { mostInGallery } from '#core/parts/gallery.ts';
 import { PictureList } from '../../materials/picture-list.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
+import { Field } from '../../ui/field.tsx';
+import { Segments } from '../../ui/segments.tsx';
 
 const layouts = [
   { layout: 'rows', name: 'Rows', icon: Rows3 },
@@ -20,48 +22,31 @@ const captions = [
 export function GalleryPanel({ part, onChange }: PartPanelProps<'gallery'>) {
   return (
     <div className="grid gap-3">
-      <label className="field max-w-md">
-        <span className="field-name">
-          Heading of the gallery <em>if it needs one</em>
-        </span>
-        <input
-          className="input"
-          value={part.title}
-          maxLength={120}
-          onChange={(event) => onChange({ ...part, title: event.target.value })}
-        />
-      </label>
+      <Field
+        label="Heading of the gallery"
+        hint="if it needs one"
+        value={part.title}
+        maxLength={120}
+        onChange={(event) => onChange({ ...part, title: event.target.value })}
+      />
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
         <div className="grid gap-1">
           <span className="field-name">Pictures in</span>
-          <div className="seg" role="group" aria-label="Layout of the gallery">
-            {layouts.map(({ layout, name, icon: Icon }) => (
-              <button
-                key={layout}
-                type="button"
-                aria-pressed={part.layout === layout}
-                onClick={() => onChange({ ...part, layout })}
-              >
-                <Icon size={15} aria-hidden="true" />
-                {name}
-              </button>
-            ))}
-          </div>
+          <Segments
+            label="Layout of the gallery"
+            value={part.layout}
+            options={layouts.map(({ layout, ...shown }) => ({ value: layout, ...shown }))}
+            onChange={(layout) => onChange({ ...part, layout })}
+          />
         </div>
         <div className="grid gap-1">
           <span className="field-name">Captions</span>
-          <div className="seg" role="group" aria-label="Captions">
-            {captions.map(({ way, name }) => (
-              <button
-                key={way}
-                type="button"
-                aria-pressed={part.captions === way}
-                onClick={() => onChange({ ...part, captions: way })}
-              >
-                {name}
-              </button>
-            ))}
-          </div>
+          <Segments
+            label="Captions"
+            value={part.captions}
+            options={captions.map(({ way, name }) => ({ value: way, name }))}
+            onChange={(way) => onChange({ ...part, captions: way })}
+          />
         </div>
         {part.layout === 'one-large' && (
           <label className="check">

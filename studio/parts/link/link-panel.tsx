@@ -2,13 +2,14 @@ import { Link2 } from 'lucide-react';
 import { useState } from 'react';
 import type { LinkForm } from '#core/parts/link.ts';
 import type { PartOf } from '#core/parts/parts.ts';
-import { framedBy } from '#core/content/link.ts';
+import { framedBy } from '#core/materials/link.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { linkSentence } from '../../materials/link-words.ts';
 import { MaterialWords } from '../../materials/material-words.tsx';
 import { WriteLink } from '../../materials/write-link.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
+import { Segments } from '../../ui/segments.tsx';
 
 const forms: readonly { form: LinkForm; name: string }[] = [
   { form: 'in-place', name: 'In place' },
@@ -41,26 +42,22 @@ export function LinkPanel({ part, onChange }: PartPanelProps<'link'>) {
             From Gather
           </button>
         </PickMaterials>
-        <div className="seg" role="group" aria-label="Form of the link">
-          {forms.map(({ form, name }) => (
-            <button key={form} type="button" aria-pressed={part.form === form} onClick={() => set({ form })}>
-              {name}
-            </button>
-          ))}
-        </div>
+        <Segments
+          label="Form of the link"
+          value={part.form}
+          options={forms.map(({ form, name }) => ({ value: form, name }))}
+          onChange={(form) => set({ form })}
+        />
         {part.form === 'button' && (
-          <div className="seg" role="group" aria-label="Where the button stands">
-            {sides.map((align) => (
-              <button
-                key={align}
-                type="button"
-                aria-pressed={part.align === align}
-                onClick={() => set({ align })}
-              >
-                {align[0]?.toUpperCase() + align.slice(1)}
-              </button>
-            ))}
-          </div>
+          <Segments
+            label="Where the button stands"
+            value={part.align}
+            options={sides.map((align) => ({
+              value: align,
+              name: align[0]?.toUpperCase() + align.slice(1),
+            }))}
+            onChange={(align) => set({ align })}
+          />
         )}
       </div>
       {facts && (part.form === 'in-place' || facts.state !== 'read') && (

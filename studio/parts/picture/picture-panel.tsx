@@ -6,6 +6,7 @@ import { MaterialWords } from '../../materials/material-words.tsx';
 import { WebAddressField } from '../../ui/web-address-field.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
+import { Segments } from '../../ui/segments.tsx';
 
 const widths = [
   { width: 'text', name: 'In the text' },
@@ -21,18 +22,12 @@ export function PicturePanel({ part, onChange }: PartPanelProps<'picture'>) {
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap gap-3">
-        <div className="seg" role="group" aria-label="Width of the picture">
-          {widths.map(({ width, name }) => (
-            <button
-              key={width}
-              type="button"
-              aria-pressed={part.width === width}
-              onClick={() => onChange({ ...part, width })}
-            >
-              {name}
-            </button>
-          ))}
-        </div>
+        <Segments
+          label="Width of the picture"
+          value={part.width}
+          options={widths.map(({ width, name }) => ({ value: width, name }))}
+          onChange={(width) => onChange({ ...part, width })}
+        />
         <PickMaterials
           title="Choose a picture"
           most={1}

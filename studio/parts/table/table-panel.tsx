@@ -3,7 +3,7 @@ import { Plus, Sigma, X } from 'lucide-react';
 import { type ClipboardEvent, type KeyboardEvent, useRef } from 'react';
 import { flushSync } from 'react-dom';
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import { heightLevel, lowest } from '#core/content/height.ts';
+import { heightLevel, lowest } from '#core/access/height.ts';
 import { totalOf } from '#core/parts/amounts.ts';
 import type { PartOf } from '#core/parts/parts.ts';
 import { cellsOf, mostColumns, mostRows } from '#core/parts/table.ts';
@@ -13,6 +13,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 import { notice } from '../../ui/notice.ts';
+import { Field } from '../../ui/field.tsx';
 
 const newId = () => crypto.randomUUID().slice(0, 13);
 const whyNoSum = {
@@ -80,17 +81,13 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
 
   return (
     <div className="grid gap-3">
-      <label className="field max-w-md">
-        <span className="field-name">
-          Heading of the table <em>if it needs one</em>
-        </span>
-        <input
-          className="input"
-          value={part.title}
-          maxLength={120}
-          onChange={(event) => set({ title: event.target.value })}
-        />
-      </label>
+      <Field
+        label="Heading of the table"
+        hint="if it needs one"
+        value={part.title}
+        maxLength={120}
+        onChange={(event) => set({ title: event.target.value })}
+      />
       <div className="table-editor">
         <table ref={grid}>
           <thead>

@@ -7,7 +7,7 @@ import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 're
 import { useSite } from '../../api/site-context.tsx';
 import { tableNodes } from './table-nodes.ts';
 import { TypingPause } from './typing-pause.ts';
-import { type Block, type RichText, richTextSchema } from '#core/content/rich-text.ts';
+import { type Block, type RichText, richTextSchema } from '#core/words/rich-text.ts';
 
 /** "kite.example" becomes "https://kite.example"; null for what cannot be a link. */
 function linkAddress(typed: string): string | null {

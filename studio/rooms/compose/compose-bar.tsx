@@ -7,6 +7,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { HeightChip } from '../../ui/height-control.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { PageState } from '../../ui/page-state.tsx';
+import { Segments } from '../../ui/segments.tsx';
 
 export const pageWidths = [
   { name: 'Desktop', px: null, icon: Monitor },
@@ -46,19 +47,14 @@ export function ComposeBar({
       <span className="ml-auto">
         <SaveWords />
       </span>
-      <div className="seg max-md:hidden" role="group" aria-label="Width of the page">
-        {pageWidths.map(({ name, icon: Icon }) => (
-          <button
-            key={name}
-            type="button"
-            aria-pressed={width === name}
-            aria-label={name}
-            onClick={() => onWidth(name)}
-          >
-            <Icon size={16} aria-hidden="true" />
-          </button>
-        ))}
-      </div>
+      <Segments
+        label="Width of the page"
+        className="max-md:hidden"
+        signsOnly
+        value={width}
+        options={pageWidths.map(({ name, icon }) => ({ value: name, name, icon }))}
+        onChange={onWidth}
+      />
       <a className="btn sm max-md:hidden" href={seenAt(state.site.id, page)} target="_blank" rel="noreferrer">
         <BookOpen size={16} aria-hidden="true" />
         Read as visitors

@@ -1,16 +1,17 @@
 import { seenBy } from '#core/access/seen-by.ts';
-import type { Id } from '#core/content/id.ts';
+import type { Id } from '#core/id.ts';
 import { isEmptyPart } from '#core/parts/is-empty-part.ts';
 import type { SeenPart } from '#core/parts/parts.ts';
 import { seenPart } from '#core/parts/seen-part.ts';
 import { draftPaths } from '#contract/material-paths.ts';
-import type { DocumentContent } from '#core/content/document.ts';
-import { creditsOf } from '#core/content/credits-of.ts';
+import type { DocumentContent } from '#core/materials/document.ts';
+import { creditsOf } from '#core/credits/credits-of.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
 import type { ShownPage } from '#core/pages/page.ts';
-import type { Draft } from '#core/content/site.ts';
+import type { Draft } from '#core/sites/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
-import { type PageInput, pageInputs } from '#site/render/page-input.ts';
+import type { PageInput } from '#site/render/page-input.ts';
+import { pageInputs } from '#site/render/page-inputs.ts';
 
 /**
  * What the composed page is drawn from: the page as its maker sees it, with the studio's previews for pictures and
@@ -37,7 +38,7 @@ export function composeInput(
     ),
   };
   const sources = draftSources(Object.values(view.materials), contents, draftPaths, '/');
-  const found = pageInputs(withEmpty, sources).find(({ input }) => input.page.id === page.id);
+  const [found] = pageInputs(withEmpty, sources, null, page.id);
   const bare = page.parts.filter((_, at) => ofReaders[at] === null).map(({ id }) => id);
   return found ? { input: { ...found.input, toRoot: '' }, bare } : null;
 }

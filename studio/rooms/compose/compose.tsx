@@ -10,7 +10,7 @@ import type { Opening } from '#core/pages/opening.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import type { Part } from '#core/parts/parts.ts';
-import { usedMaterials } from '#core/content/where-used.ts';
+import { usedMaterials } from '#core/materials/where-used.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { pageWords } from '../../pages/page-words.ts';
 import { PageView } from '#site/components/page-view.tsx';
@@ -32,6 +32,7 @@ import { composeInput } from './compose-input.ts';
 import { ComposeSheets, type Sheet } from './compose-sheets.tsx';
 import { ComposedPart } from './composed-part.tsx';
 import { EditableLine } from './editable-line.tsx';
+import { InTheme } from './in-theme.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
 import { useFetchAhead } from '../../ui/fetched.tsx';
 import { settingsOf } from '../../parts/parts.ts';
@@ -48,6 +49,7 @@ import { htmlOfPlainText, usePasting } from './use-pasting.ts';
 import { usePlacing } from './use-placing.ts';
 import type { PartInPlaceProps } from '../../parts/part-settings.ts';
 import { notice, problemNotice } from '../../ui/notice.ts';
+import './compose.css';
 
 /** Compose: one page, edited where it stands, in the site's own look. */
 export function Compose() {
@@ -375,7 +377,9 @@ function ComposePage({ page }: { page: ShownPage }) {
                           if (link && !link.closest('.studio-ui')) event.preventDefault();
                         }}
                       >
-                        <PageView input={composed.input} within />
+                        <InTheme theme={state.site.look.theme}>
+                          <PageView input={composed.input} within />
+                        </InTheme>
                       </div>
                     </SlotsContext>
                   </FilesOver>

@@ -1,11 +1,11 @@
-import { Crosshair, X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
+import { Crosshair } from 'lucide-react';
 import { useState } from 'react';
-import { isPicture } from '#core/content/material.ts';
+import { isPicture } from '#core/materials/material.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
 import { noCover, type Cover } from '#core/pages/cover.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { Dialog } from '../../ui/dialog.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { FocusFields, FocusStage, middle } from '../../materials/fixes/focus-point.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
@@ -47,39 +47,33 @@ export function CoverField({ page }: { page: ShownPage }) {
           </button>
         </PickMaterials>
         {picture && (
-          <Dialog.Root open={aiming} onOpenChange={setAiming}>
-            <Dialog.Trigger className="btn sm">
-              <Crosshair size={15} aria-hidden="true" />
-              Keep in view
-            </Dialog.Trigger>
-            <Dialog.Portal>
-              <Dialog.Overlay className="dialog-shade" />
-              <Dialog.Content className="dialog wide" aria-describedby={undefined}>
-                <div className="mb-3 flex items-center gap-3">
-                  <Dialog.Title className="flex-1">What stays in view</Dialog.Title>
-                  <Dialog.Close className="icon-btn" aria-label="Close">
-                    <X size={18} aria-hidden="true" />
-                  </Dialog.Close>
-                </div>
-                <div className="grid gap-3">
-                  <FocusStage
-                    material={picture}
-                    fixes={picture.fixes}
-                    focus={focus}
-                    onChange={(point) => set({ picture: picture.id, focus: point })}
-                  />
-                  <p className="note">
-                    Press on what must stay in view where only a piece of the cover is shown. It is kept for
-                    this cover only.
-                  </p>
-                  <FocusFields
-                    focus={focus}
-                    onChange={(point) => set({ picture: picture.id, focus: point })}
-                  />
-                </div>
-              </Dialog.Content>
-            </Dialog.Portal>
-          </Dialog.Root>
+          <Dialog
+            title="What stays in view"
+            wide
+            open={aiming}
+            onOpen={() => setAiming(true)}
+            onClose={() => setAiming(false)}
+            opener={
+              <button type="button" className="btn sm">
+                <Crosshair size={15} aria-hidden="true" />
+                Keep in view
+              </button>
+            }
+          >
+            <div className="grid gap-3">
+              <FocusStage
+                material={picture}
+                fixes={picture.fixes}
+                focus={focus}
+                onChange={(point) => set({ picture: picture.id, focus: point })}
+              />
+              <p className="note">
+                Press on what must stay in view where only a piece of the cover is shown. It is kept for this
+                cover only.
+              </p>
+              <FocusFields focus={focus} onChange={(point) => set({ picture: picture.id, focus: point })} />
+            </div>
+          </Dialog>
         )}
         {own !== null && (
           <button type="button" className="btn bare sm" onClick={() => set(noCover)}>

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { Opening } from '#core/pages/opening.ts';
 import { PictureList } from '../../materials/picture-list.tsx';
 import { useDropPlace } from './use-drop-place.ts';
+import { Segments } from '../../ui/segments.tsx';
 
 const layouts = [
   { layout: 'full', name: 'Full picture', needs: 1 },
@@ -33,19 +34,17 @@ export function OpeningPanel({ opening, selected, onSelect, onChange, children }
       </div>
       {selected && (
         <div className="studio-ui part-panel">
-          <div className="seg mb-3" role="group" aria-label="Layout of the opening">
-            {layouts.map(({ layout, name, needs }) => (
-              <button
-                key={layout}
-                type="button"
-                aria-pressed={shownLayout === layout}
-                disabled={opening.pictures.length < needs}
-                onClick={() => onChange({ ...opening, layout })}
-              >
-                {name}
-              </button>
-            ))}
-          </div>
+          <Segments
+            label="Layout of the opening"
+            className="mb-3"
+            value={shownLayout}
+            options={layouts.map(({ layout, name, needs }) => ({
+              value: layout,
+              name,
+              disabled: opening.pictures.length < needs,
+            }))}
+            onChange={(layout) => onChange({ ...opening, layout })}
+          />
           <PictureList
             pictures={opening.pictures}
             most={3}

@@ -1,12 +1,12 @@
 import { ArrowDown, ArrowUp, Columns2, Copy, CornerUpRight, Ellipsis, Rows2, Trash2 } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 import type { Page } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { takesMore } from '#core/parts/with-materials.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
+import { Menu, MenuItem, MenuLabel } from '../../ui/menu.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { settingsOf } from '../../parts/parts.ts';
 import { useDropPlace } from './use-drop-place.ts';
@@ -91,41 +91,36 @@ export function PartFrame(props: PartFrameProps) {
             >
               <ArrowDown size={17} aria-hidden="true" />
             </button>
-            <DropdownMenu.Root>
-              <DropdownMenu.Trigger className="tool" aria-label={`More for this ${name.toLowerCase()} part`}>
-                <Ellipsis size={17} aria-hidden="true" />
-              </DropdownMenu.Trigger>
-              <DropdownMenu.Portal>
-                <DropdownMenu.Content className="menu" align="end">
-                  <DropdownMenu.Item className="menu-item" onSelect={onCopy}>
-                    <Copy size={18} aria-hidden="true" />
-                    <b>Copy it below</b>
-                  </DropdownMenu.Item>
-                  {isBeside ? (
-                    <DropdownMenu.Item className="menu-item" onSelect={() => onBeside(false)}>
-                      <Rows2 size={18} aria-hidden="true" />
-                      <b>Below the part above</b>
-                    </DropdownMenu.Item>
-                  ) : (
-                    mayBeBeside && (
-                      <DropdownMenu.Item className="menu-item" onSelect={() => onBeside(true)}>
-                        <Columns2 size={18} aria-hidden="true" />
-                        <b>Beside the part above</b>
-                      </DropdownMenu.Item>
-                    )
-                  )}
-                  {others.length > 0 && (
-                    <DropdownMenu.Label className="menu-label">Move it to</DropdownMenu.Label>
-                  )}
-                  {others.map((page) => (
-                    <DropdownMenu.Item key={page.id} className="menu-item" onSelect={() => onMoveTo(page.id)}>
-                      <CornerUpRight size={18} aria-hidden="true" />
-                      <span>{pageName(page)}</span>
-                    </DropdownMenu.Item>
-                  ))}
-                </DropdownMenu.Content>
-              </DropdownMenu.Portal>
-            </DropdownMenu.Root>
+            <Menu
+              align="end"
+              opener={
+                <button
+                  type="button"
+                  className="tool"
+                  aria-label={`More for this ${name.toLowerCase()} part`}
+                >
+                  <Ellipsis size={17} aria-hidden="true" />
+                </button>
+              }
+            >
+              <MenuItem icon={Copy} name="Copy it below" onSelect={onCopy} />
+              {isBeside ? (
+                <MenuItem icon={Rows2} name="Below the part above" onSelect={() => onBeside(false)} />
+              ) : (
+                mayBeBeside && (
+                  <MenuItem icon={Columns2} name="Beside the part above" onSelect={() => onBeside(true)} />
+                )
+              )}
+              {others.length > 0 && <MenuLabel>Move it to</MenuLabel>}
+              {others.map((page) => (
+                <MenuItem
+                  key={page.id}
+                  icon={CornerUpRight}
+                  name={pageName(page)}
+                  onSelect={() => onMoveTo(page.id)}
+                />
+              ))}
+            </Menu>
             <button
               type="button"
               className="tool"

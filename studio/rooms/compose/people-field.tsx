@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import { useRef } from 'react';
 import { flushSync } from 'react-dom';
-import type { Companion } from '#core/content/case-facts.ts';
+import type { Companion } from '#core/pages/case-facts.ts';
 
 interface PeopleFieldProps {
   people: readonly Companion[];

@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
 import { memo } from 'react';
 import { movedPart, standingBeside } from '#core/parts/beside.ts';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { useSite } from '../../api/site-context.tsx';

@@ -1,46 +1,10 @@
-import { DragOverlay, useDndMonitor, useDraggable } from '@dnd-kit/core';
+import { DragOverlay, useDndMonitor } from '@dnd-kit/core';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Material } from '#core/content/material.ts';
-import { materialName, MaterialPicture } from '../../ui/material-picture.tsx';
-
-interface TrayItemProps {
-  material: Material;
-  number: number;
-  /** Picked to be placed together with others. */
-  picked: boolean;
-  onPick: () => void;
-  onPlace: () => void;
-}
-
-function TrayItem({ material, number, picked, onPick, onPlace }: TrayItemProps) {
-  const { attributes, listeners, setNodeRef, isDragging } = useDraggable({ id: `tray ${material.id}` });
-  // By keyboard a press places the picture; only the pointer drags it.
-  const { onKeyDown: _byKeyboard, ...byPointer } = listeners ?? {};
-  const { role: _role, 'aria-roledescription': _described, 'aria-describedby': _how, ...rest } = attributes;
-  return (
-    <li ref={setNodeRef} className={isDragging ? 'opacity-40' : ''}>
-      <button
-        type="button"
-        className="tray-item"
-        aria-label={`Place ${materialName(material)} ${number}`}
-        {...rest}
-        {...byPointer}
-        aria-pressed={picked}
-        onKeyDown={(event) => {
-          if (event.key !== ' ') return;
-          event.preventDefault();
-          onPick();
-        }}
-        onClick={(event) => (event.ctrlKey || event.metaKey || event.shiftKey ? onPick() : onPlace())}
-      >
-        <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />{' '}
-        <span className="font-mono">{number}</span>
-      </button>
-    </li>
-  );
-}
+import type { Material } from '#core/materials/material.ts';
+import { MaterialPicture } from '../../ui/material-picture.tsx';
+import { TrayList } from './tray-list.tsx';
 
 interface TrayProps {
   loose: readonly Material[];
@@ -107,8 +71,10 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, o
                 Drag onto the page, or press <span className="kbd">Enter</span> to place {where};{' '}
                 <span className="kbd">Space</span> picks several
               </>
-            ) : (
+            ) : total > 0 ? (
               'Everything gathered is on a page.'
+            ) : (
+              'Nothing is gathered yet. Drop files on the page.'
             )}
           </p>
         )}
@@ -116,24 +82,13 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, o
           All {total} in Gather
         </Link>
       </div>
-      <ul tabIndex={loose.length > 0 ? undefined : -1}>
-        {loose.map((material, at) => (
-          <TrayItem
-            key={material.id}
-            material={material}
-            number={at + 1}
-            picked={picked.includes(material.id)}
-            onPick={() =>
-              onPicked(
-                picked.includes(material.id)
-                  ? picked.filter((one) => one !== material.id)
-                  : [...picked, material.id],
-              )
-            }
-            onPlace={() => onPlace(picked.includes(material.id) ? [...picked] : [material.id])}
-          />
-        ))}
-      </ul>
+      <TrayList
+        loose={loose}
+        picked={picked}
+        dragged={dragged}
+        onPick={(id) => onPicked(picked.includes(id) ? picked.filter((one) => one !== id) : [...picked, id])}
+        onPlace={(id) => onPlace(picked.includes(id) ? [...picked] : [id])}
+      />
       <DragOverlay dropAnimation={null}>
         {inHand && (
           <div className="tray-item in-hand">

@@ -1,5 +1,5 @@
 import { closeNow, shownNow } from '#contract/closing.ts';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { placeAfter } from '#core/parts/beside.ts';
 import { copyOfPart } from '#core/parts/copy-of-part.ts';
 import { heldIn } from '#core/parts/held-in.ts';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { addPictureFromWeb } from '#contract/links-and-notes.ts';
 import type { Part } from '#core/parts/parts.ts';
-import type { Block } from '#core/content/rich-text.ts';
+import type { Block } from '#core/words/rich-text.ts';
 import { partsFromPieces } from '#core/words/parts-from-pieces.ts';
 import { call, Refusal } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';

@@ -1,7 +1,7 @@
-import type { CaseFacts } from '#core/content/case-facts.ts';
-import { partialDateInWords } from '#core/content/partial-date-in-words.ts';
-import { readPartialDate } from '#core/content/read-partial-date.ts';
-import { timeSpan } from '#core/content/time-span.ts';
+import type { CaseFacts } from '#core/pages/case-facts.ts';
+import { partialDateInWords } from '#core/dates/partial-date-in-words.ts';
+import { readPartialDate } from '#core/dates/read-partial-date.ts';
+import { timeSpan } from '#core/pages/time-span.ts';
 import { DateField } from '../../ui/date-field.tsx';
 
 interface WhenFieldsProps {

@@ -3,12 +3,12 @@ import { ArrowLeft, Monitor, Smartphone, Sparkle, Undo2 } from 'lucide-react';
 import { type KeyboardEvent, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { makeContactSheet } from '#contract/pictures.ts';
-import { homes } from '#core/content/group-materials.ts';
-import type { Material } from '#core/content/material.ts';
+import { homes } from '#core/materials/group-materials.ts';
+import type { Material } from '#core/materials/material.ts';
 import { byRank } from '#core/pages/by-rank.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
 import type { PartOf } from '#core/parts/parts.ts';
-import { usedMaterials } from '#core/content/where-used.ts';
+import { usedMaterials } from '#core/materials/where-used.ts';
 import { frames } from '#core/gallery/row-shares.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { call } from '../../api/call.ts';
@@ -20,6 +20,7 @@ import { noteWords, reasonWords } from './reason-words.ts';
 import { RowPreview } from './row-preview.tsx';
 import { SheetCell } from './sheet-cell.tsx';
 import { useChoice } from './use-choice.ts';
+import './contact-sheet.css';
 
 /** How many pictures are proposed, unless the maker wants another number. */
 const usualSize = 6;

@@ -1,7 +1,7 @@
 import { arrayMove, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { materialName } from '../../ui/material-picture.tsx';
 import { Sortable } from '../../ui/sortable.tsx';
 

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { breakIntoRows, ratioRange, type RowFrame } from '#core/gallery/rows.ts';
 import { MaterialPicture, shapeOf } from '../../ui/material-picture.tsx';
 

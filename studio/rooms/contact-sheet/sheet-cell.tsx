@@ -1,4 +1,4 @@
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { materialName, MaterialPicture, shapeOf } from '../../ui/material-picture.tsx';
 
 interface SheetCellProps {

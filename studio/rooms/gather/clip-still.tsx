@@ -1,6 +1,6 @@
 import { Camera } from 'lucide-react';
 import { type RefObject, useState } from 'react';
-import type { MaterialOf } from '#core/content/material.ts';
+import type { MaterialOf } from '#core/materials/material.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';

@@ -1,7 +1,7 @@
 import { Crop, Square } from 'lucide-react';
 import { type RefObject, useMemo, useState } from 'react';
 import { draftPaths } from '#contract/material-paths.ts';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { WordsView } from '#site/components/words-view.tsx';
 import { useSite } from '../../api/site-context.tsx';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';

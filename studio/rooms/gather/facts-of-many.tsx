@@ -1,14 +1,12 @@
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { changeMaterials } from '#contract/materials.ts';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { plural } from '#core/words/plural.ts';
-import { mine, type Provenance } from '#core/content/provenance.ts';
+import { mine, type Provenance } from '#core/credits/provenance.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
-import { useFocusBack } from '../../ui/use-focus-back.ts';
 import { DateField } from '../../ui/date-field.tsx';
+import { Dialog } from '../../ui/dialog.tsx';
 import { ProjectField } from './project-field.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
 import { TagField } from '../../ui/tag-field.tsx';
@@ -17,7 +15,6 @@ import { notice } from '../../ui/notice.ts';
 /** Facts of several materials at once. Only what is touched here is changed; one undo takes all of it back. */
 export function FactsOfMany({ materials, onClose }: { materials: readonly Material[]; onClose: () => void }) {
   const { state, run, seen } = useSite();
-  const focusBack = useFocusBack();
   const [tags, setTags] = useState<string[]>([]);
   const [takenOn, setTakenOn] = useState<string | null>(null);
   const [project, setProject] = useState<string | null>();
@@ -51,51 +48,43 @@ export function FactsOfMany({ materials, onClose }: { materials: readonly Materi
   };
 
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog" aria-describedby={undefined} {...focusBack}>
-          <div className="mb-3 flex items-start justify-between gap-4">
-            <Dialog.Title>Facts of {these}</Dialog.Title>
-            <Dialog.Close className="icon-btn -mt-1 -mr-2" aria-label="Close">
-              <X size={18} aria-hidden="true" />
-            </Dialog.Close>
-          </div>
-          <p className="note mb-3">What you leave alone stays as it is for each of them.</p>
-          <div className="grid gap-4">
-            <ProjectField
-              pages={state.pages}
-              value={project === undefined ? null : (project ?? '')}
-              onChange={setProject}
-            />
-            <TagField tags={tags} onChange={setTags} />
-            <DateField empty="as it is for each" value={takenOn} onChange={setTakenOn} />
-            {provenance ? (
-              <ProvenanceFields
-                value={provenance}
-                ownTitle=""
-                onChange={(change) => setProvenance({ ...provenance, ...change })}
-              />
-            ) : (
-              <button
-                type="button"
-                className="btn justify-self-start"
-                onClick={() => setProvenance({ ...mine, whose: 'someone-else' })}
-              >
-                Say whose work they are
-              </button>
-            )}
-            <button
-              type="button"
-              className="btn go justify-self-start"
-              disabled={!touched || busy}
-              onClick={() => void apply()}
-            >
-              Change {these}
-            </button>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Dialog
+      title={`Facts of ${these}`}
+      description="What you leave alone stays as it is for each of them."
+      onClose={onClose}
+    >
+      <div className="grid gap-4">
+        <ProjectField
+          pages={state.pages}
+          value={project === undefined ? null : (project ?? '')}
+          onChange={setProject}
+        />
+        <TagField tags={tags} onChange={setTags} />
+        <DateField empty="as it is for each" value={takenOn} onChange={setTakenOn} />
+        {provenance ? (
+          <ProvenanceFields
+            value={provenance}
+            ownTitle=""
+            onChange={(change) => setProvenance({ ...provenance, ...change })}
+          />
+        ) : (
+          <button
+            type="button"
+            className="btn justify-self-start"
+            onClick={() => setProvenance({ ...mine, whose: 'someone-else' })}
+          >
+            Say whose work they are
+          </button>
+        )}
+        <button
+          type="button"
+          className="btn go justify-self-start"
+          disabled={!touched || busy}
+          onClick={() => void apply()}
+        >
+          Change {these}
+        </button>
+      </div>
+    </Dialog>
   );
 }

@@ -4,9 +4,9 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { changeMaterials, deleteMaterials } from '#contract/materials.ts';
 import { createProject } from '#contract/pages.ts';
 import { webAddressIn } from '#contract/web-address.ts';
-import { findMaterials } from '#core/content/find-materials.ts';
-import { type Grouping, groupMaterials, type Order, sortMaterials } from '#core/content/group-materials.ts';
-import { usedMaterials } from '#core/content/where-used.ts';
+import { findMaterials } from '#core/materials/find-materials.ts';
+import { type Grouping, groupMaterials, type Order, sortMaterials } from '#core/materials/group-materials.ts';
+import { usedMaterials } from '#core/materials/where-used.ts';
 import { hostOf } from '#core/links/host-of.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { fileSize } from '#core/words/file-size.ts';
@@ -28,6 +28,8 @@ import { useLooks } from '../../materials/use-looks.ts';
 import { Meter } from './meter.tsx';
 import { MaterialFacts } from './material-facts.tsx';
 import { notice, problemNotice, waitingNotice } from '../../ui/notice.ts';
+import '../../materials/tiles.css';
+import './gather.css';
 
 /** Gather: everything collected, and the facts of each. */
 export function Gather() {

@@ -1,5 +1,5 @@
 import { useDroppable } from '@dnd-kit/core';
-import type { MaterialGroup } from '#core/content/group-materials.ts';
+import type { MaterialGroup } from '#core/materials/group-materials.ts';
 import { countKinds } from '../../ui/kind-names.ts';
 
 /** The head of a group; one that is a project takes what is dropped on it. */

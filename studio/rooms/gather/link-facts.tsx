@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import { ExternalLink, RotateCw } from 'lucide-react';
 import { useState } from 'react';
 import { readLinkAgain } from '#contract/links-and-notes.ts';
-import type { MaterialOf } from '#core/content/material.ts';
+import type { MaterialOf } from '#core/materials/material.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';

@@ -1,4 +1,4 @@
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { fileSize } from '#core/words/file-size.ts';
 
 /** How much of what one maker may keep is used. */

@@ -1,5 +1,6 @@
-import type { MaterialContent, MaterialOf } from '#core/content/material.ts';
+import type { MaterialContent, MaterialOf } from '#core/materials/material.ts';
 import { TitleField } from '../../materials/title-field.tsx';
+import { TextField } from '../../ui/text-field.tsx';
 
 /** What a note says, and what it is called. */
 export function NoteWords({
@@ -12,16 +13,13 @@ export function NoteWords({
   return (
     <>
       <TitleField title={note.title} onChange={(title) => onChange({ title })} />
-      <label className="field">
-        <span className="field-name">Words</span>
-        <textarea
-          className="input"
-          rows={8}
-          value={note.transcript}
-          maxLength={200_000}
-          onChange={(event) => onChange({ transcript: event.target.value })}
-        />
-      </label>
+      <TextField
+        label="Words"
+        rows={8}
+        most={200_000}
+        value={note.transcript}
+        onChange={(transcript) => onChange({ transcript })}
+      />
     </>
   );
 }

@@ -1,7 +1,7 @@
 import { useId } from 'react';
-import { creditLine, creditOf } from '#core/content/credit.ts';
-import { type Licence, licenceName, licences } from '#core/content/licence.ts';
-import { missingProvenance, type Provenance } from '#core/content/provenance.ts';
+import { creditLine, creditOf } from '#core/credits/credit.ts';
+import { type Licence, licenceName, licences } from '#core/credits/licence.ts';
+import { missingProvenance, type Provenance } from '#core/credits/provenance.ts';
 
 const answers: [Provenance['whose'], string][] = [
   ['mine', 'Mine'],

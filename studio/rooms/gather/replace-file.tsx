@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { Material } from '#core/content/material.ts';
+import type { Material } from '#core/materials/material.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { replaceFile } from '../../api/upload-file.ts';
 import { notice } from '../../ui/notice.ts';

@@ -1,5 +1,6 @@
 import { LayoutGrid, Rows3 } from 'lucide-react';
-import type { Grouping, Order } from '#core/content/group-materials.ts';
+import type { Grouping, Order } from '#core/materials/group-materials.ts';
+import { Segments } from '../../ui/segments.tsx';
 
 interface SortingProps {
   query: string;
@@ -62,24 +63,16 @@ export function Sorting(props: SortingProps) {
           </option>
         ))}
       </select>
-      <div className="seg" role="group" aria-label="How they are shown">
-        <button
-          type="button"
-          aria-label="As pictures"
-          aria-pressed={view === 'tiles'}
-          onClick={() => onView('tiles')}
-        >
-          <LayoutGrid size={16} aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          aria-label="As a list"
-          aria-pressed={view === 'list'}
-          onClick={() => onView('list')}
-        >
-          <Rows3 size={16} aria-hidden="true" />
-        </button>
-      </div>
+      <Segments
+        label="How they are shown"
+        signsOnly
+        value={view}
+        options={[
+          { value: 'tiles', name: 'As pictures', icon: LayoutGrid },
+          { value: 'list', name: 'As a list', icon: Rows3 },
+        ]}
+        onChange={onView}
+      />
     </search>
   );
 }

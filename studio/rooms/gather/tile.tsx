@@ -1,7 +1,7 @@
 import { useDraggable } from '@dnd-kit/core';
 import { MapPin } from 'lucide-react';
-import { partialDateInWords } from '#core/content/partial-date-in-words.ts';
-import type { Material } from '#core/content/material.ts';
+import { partialDateInWords } from '#core/dates/partial-date-in-words.ts';
+import type { Material } from '#core/materials/material.ts';
 import type { Warning } from '#core/gallery/picture-quality.ts';
 import { kindLabel, kindNames } from '../../ui/kind-names.ts';
 import { hasPicture, materialName, MaterialPicture } from '../../ui/material-picture.tsx';

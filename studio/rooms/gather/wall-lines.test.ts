@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '#core/access/arbitrary-draft.ts';
-import { groupMaterials } from '#core/content/group-materials.ts';
+import { groupMaterials } from '#core/materials/group-materials.ts';
 import { wallLines } from './wall-lines.ts';
 
 describe('lines of the wall', () => {

@@ -1,5 +1,5 @@
-import type { MaterialGroup } from '#core/content/group-materials.ts';
-import type { Material } from '#core/content/material.ts';
+import type { MaterialGroup } from '#core/materials/group-materials.ts';
+import type { Material } from '#core/materials/material.ts';
 import { shapeOf } from '../../ui/material-picture.tsx';
 
 /** A line of the wall: the head of a group, or materials side by side. */

@@ -1,8 +1,8 @@
 import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
-import type { MaterialGroup } from '#core/content/group-materials.ts';
-import type { Material } from '#core/content/material.ts';
+import type { MaterialGroup } from '#core/materials/group-materials.ts';
+import type { Material } from '#core/materials/material.ts';
 import { GroupHead } from './group-head.tsx';
 import { Tile, type TileProps } from './tile.tsx';
 import { type WallLine, wallLines } from './wall-lines.ts';

@@ -1,8 +1,8 @@
 import { rectSortingStrategy } from '@dnd-kit/sortable';
 import { type CSSProperties, type ReactNode, useCallback, useState } from 'react';
-import { groupProjects, type ProjectGrouping } from '#core/content/group-projects.ts';
+import { groupProjects, type ProjectGrouping } from '#core/pages/group-projects.ts';
 import type { WorkPage } from '#core/pages/page.ts';
-import { rankAt } from '#core/content/rank-at.ts';
+import { rankAt } from '#core/pages/rank-at.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Sortable } from '../../ui/sortable.tsx';
 import { Hanging } from './hanging.tsx';

@@ -1,7 +1,6 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { Archive, ArrowLeft, ArrowRight, Copy, Ellipsis, GripVertical, Trash2 } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { createProject, deletePage } from '#contract/pages.ts';
@@ -14,6 +13,7 @@ import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Bow } from '../../ui/bow.tsx';
 import { HeightChip } from '../../ui/height-control.tsx';
+import { Menu, MenuItem } from '../../ui/menu.tsx';
 import { useDeleting } from '../../ui/use-deleting.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { needInWords } from './need-words.ts';
@@ -112,51 +112,39 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
             <GripVertical size={16} aria-hidden="true" />
           </button>
         )}
-        <DropdownMenu.Root>
-          <DropdownMenu.Trigger
-            className="icon-btn sm"
-            aria-label={`More for ${page.title || 'this project'}`}
-          >
-            <Ellipsis size={18} aria-hidden="true" />
-          </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content className="menu" align="end">
-              {onEarlier && (
-                <DropdownMenu.Item className="menu-item" onSelect={onEarlier}>
-                  <ArrowLeft size={18} aria-hidden="true" />
-                  <b>Hang it earlier</b>
-                </DropdownMenu.Item>
-              )}
-              {onLater && (
-                <DropdownMenu.Item className="menu-item" onSelect={onLater}>
-                  <ArrowRight size={18} aria-hidden="true" />
-                  <b>Hang it later</b>
-                </DropdownMenu.Item>
-              )}
-              <DropdownMenu.Item className="menu-item" onSelect={() => void copy()}>
-                <Copy size={18} aria-hidden="true" />
-                <span>
-                  <b>Copy</b>
-                  <small>A second project with the same words and pictures, Private</small>
-                </span>
-              </DropdownMenu.Item>
-              <DropdownMenu.Item className="menu-item" onSelect={putAway}>
-                <Archive size={18} aria-hidden="true" />
-                <span>
-                  <b>Put away</b>
-                  <small>Closed to everybody at once, and off this wall; nothing is deleted</small>
-                </span>
-              </DropdownMenu.Item>
-              <DropdownMenu.Item className="menu-item" onSelect={() => void remove()}>
-                <Trash2 size={18} aria-hidden="true" />
-                <span>
-                  <b>Delete</b>
-                  <small>Undo brings it back; its pictures stay in Gather</small>
-                </span>
-              </DropdownMenu.Item>
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
+        <Menu
+          align="end"
+          opener={
+            <button
+              type="button"
+              className="icon-btn sm"
+              aria-label={`More for ${page.title || 'this project'}`}
+            >
+              <Ellipsis size={18} aria-hidden="true" />
+            </button>
+          }
+        >
+          {onEarlier && <MenuItem icon={ArrowLeft} name="Hang it earlier" onSelect={onEarlier} />}
+          {onLater && <MenuItem icon={ArrowRight} name="Hang it later" onSelect={onLater} />}
+          <MenuItem
+            icon={Copy}
+            name="Copy"
+            note="A second project with the same words and pictures, Private"
+            onSelect={() => void copy()}
+          />
+          <MenuItem
+            icon={Archive}
+            name="Put away"
+            note="Closed to everybody at once, and off this wall; nothing is deleted"
+            onSelect={putAway}
+          />
+          <MenuItem
+            icon={Trash2}
+            name="Delete"
+            note="Undo brings it back; its pictures stay in Gather"
+            onSelect={() => void remove()}
+          />
+        </Menu>
       </div>
       <p className="line-clamp-2 text-[0.8125rem] leading-[1.125rem] text-ink-2">
         {page.summary || 'No one-line summary yet.'}

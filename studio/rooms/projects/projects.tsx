@@ -2,7 +2,7 @@ import { Plus } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { createProject } from '#contract/pages.ts';
-import { type ProjectGrouping, projectGroupings } from '#core/content/group-projects.ts';
+import { type ProjectGrouping, projectGroupings } from '#core/pages/group-projects.ts';
 import { byRank } from '#core/pages/by-rank.ts';
 import { type StarterKey, starterKeys, starterNames } from '#core/parts/starter-names.ts';
 import { isWork } from '#core/pages/page.ts';
@@ -23,6 +23,7 @@ import { Board } from './board.tsx';
 import { PutAway } from './put-away.tsx';
 import { useFetchAhead } from '../../ui/fetched.tsx';
 import { StarterDialog } from './starter-dialog.tsx';
+import './projects.css';
 
 const groupings: [ProjectGrouping, string][] = [
   ['none', 'In one row'],

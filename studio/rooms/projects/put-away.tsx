@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import type { Height } from '#core/content/height.ts';
+import type { Height } from '#core/access/height.ts';
 import type { PageChange, WorkPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { useSite } from '../../api/site-context.tsx';

@@ -3,7 +3,7 @@ import { RefreshCw } from 'lucide-react';
 import { bringBackRelease, listReleases } from '#contract/publishing.ts';
 import { renewLink } from '#contract/sites.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import { reaches } from '#core/content/height.ts';
+import { reaches } from '#core/access/height.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { call, Refusal } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
@@ -16,6 +16,7 @@ import { SaveWords } from '../../ui/save-words.tsx';
 import { SiteAddressField } from '../../ui/site-address-field.tsx';
 import { SiteNameField } from '../../ui/site-name-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
+import './share.css';
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 

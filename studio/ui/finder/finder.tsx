@@ -1,21 +1,66 @@
 import { Command } from 'cmdk';
+import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
+import type { Material } from '#core/materials/material.ts';
+import { type Page, shownOn } from '#core/pages/page.ts';
+import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
+import { findNamed, type Names } from '#core/words/find-named.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { kindNames } from '../kind-names.ts';
 import { materialName } from '../material-picture.tsx';
 import { rooms } from '../rooms.ts';
 import type { Action } from './actions-context.tsx';
-import { shownOn } from '#core/pages/page.ts';
-import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
+import './finder.css';
 
 interface FinderProps {
   actions: readonly Action[];
   onClose: () => void;
 }
 
+/** So many of one kind are shown; whoever looks for another types more of its name. */
+const most = 15;
+
+const known = new WeakMap<object, Names>();
+/** The names of a thing, read from it once. */
+const once = <T extends object>(namesOf: (thing: T) => Names) => {
+  return (thing: T): Names => {
+    const names = known.get(thing) ?? namesOf(thing);
+    known.set(thing, names);
+    return names;
+  };
+};
+const ofAction = once(({ name, also = '' }: Action) => ({ name, also }));
+const ofPage = once((page: Page) => ({ name: pageName(page), also: shownOn(page).summary }));
+const ofRoom = once(({ name }: (typeof rooms)[number]) => ({ name, also: '' }));
+const ofMaterial = once((material: Material) => ({
+  name: materialName(material),
+  also: [material.caption, material.fileName, ...material.tags].join(' '),
+}));
+
+/** One kind of what was found; nothing where none was. */
+function Group<T>({
+  heading,
+  found,
+  children,
+}: {
+  heading: string;
+  found: readonly T[];
+  children: (thing: T, at: number) => ReactNode;
+}) {
+  if (found.length === 0) return null;
+  return (
+    <Command.Group
+      heading={found.length > most ? `${heading}, the first ${most} of ${found.length}` : heading}
+    >
+      {found.slice(0, most).map(children)}
+    </Command.Group>
+  );
+}
+
 /** Finds any page, material, room or action by typing a piece of its name. */
 export function Finder({ actions, onClose }: FinderProps) {
   const { state } = useSite();
+  const [query, setQuery] = useState('');
   const navigate = useNavigate();
   const base = `/${state.site.id}`;
   const go = (to: string) => {
@@ -23,70 +68,73 @@ export function Finder({ actions, onClose }: FinderProps) {
     void navigate(`${base}/${to}`);
   };
   const pages = state.pages.filter((page) => rulesOfPage(page).opens);
+  const { materials } = state;
+  // Read before the first letter is typed, so that it does not wait for thousands of names.
+  useEffect(() => {
+    const timer = setTimeout(() => findNamed(materials, 'a', ofMaterial));
+    return () => clearTimeout(timer);
+  }, [materials]);
   return (
     <Command.Dialog
       open
       label="Find a page, a material or something to do"
       overlayClassName="dialog-shade"
       contentClassName="dialog finder"
+      shouldFilter={false}
       onOpenChange={(open) => {
         if (!open) onClose();
       }}
     >
-      <Command.Input className="input" placeholder="A page, a picture, a room, something to do" />
+      <Command.Input
+        className="input"
+        placeholder="A page, a picture, a room, something to do"
+        value={query}
+        onValueChange={setQuery}
+      />
       <Command.List>
         <Command.Empty>Nothing here is called that.</Command.Empty>
-        {actions.length > 0 && (
-          <Command.Group heading="To do here">
-            {actions.map(({ name, also, run }, at) => (
-              <Command.Item
-                key={`${name} ${at}`}
-                value={`${name} ${at}`}
-                keywords={[name, ...(also ? [also] : [])]}
-                onSelect={() => {
-                  onClose();
-                  run();
-                }}
-              >
-                {name}
-              </Command.Item>
-            ))}
-          </Command.Group>
-        )}
-        <Command.Group heading="Pages">
-          {pages.map((page) => (
+        <Group heading="To do here" found={findNamed(actions, query, ofAction)}>
+          {(action, at) => (
             <Command.Item
-              key={page.id}
-              value={page.id}
-              keywords={[pageName(page), shownOn(page).summary]}
-              onSelect={() => go(`projects/${page.id}`)}
+              key={`${action.name} ${at}`}
+              value={`to do ${at} ${action.name}`}
+              onSelect={() => {
+                onClose();
+                action.run();
+              }}
             >
+              {action.name}
+            </Command.Item>
+          )}
+        </Group>
+        <Group heading="Pages" found={findNamed(pages, query, ofPage)}>
+          {(page) => (
+            <Command.Item key={page.id} value={page.id} onSelect={() => go(`projects/${page.id}`)}>
               {pageName(page)}
               {page.archived && <small>put away</small>}
             </Command.Item>
-          ))}
-        </Command.Group>
-        <Command.Group heading="Rooms">
-          {rooms.map(({ path, name, icon: Icon }) => (
-            <Command.Item key={path} value={`room ${path}`} keywords={[name]} onSelect={() => go(path)}>
+          )}
+        </Group>
+        <Group heading="Rooms" found={findNamed(rooms, query, ofRoom)}>
+          {({ path, name, icon: Icon }) => (
+            <Command.Item key={path} value={`room ${path}`} onSelect={() => go(path)}>
               <Icon size={16} aria-hidden="true" />
               {name}
             </Command.Item>
-          ))}
-        </Command.Group>
-        <Command.Group heading="Gathered">
-          {state.materials.map((material) => (
+          )}
+        </Group>
+        <Group heading="Gathered" found={findNamed(materials, query, ofMaterial)}>
+          {(material) => (
             <Command.Item
               key={material.id}
               value={material.id}
-              keywords={[materialName(material), material.caption, material.fileName, ...material.tags]}
               onSelect={() => go(`gather?look=${material.id}`)}
             >
               {materialName(material)}
               <small>{kindNames[material.kind]}</small>
             </Command.Item>
-          ))}
-        </Command.Group>
+          )}
+        </Group>
       </Command.List>
     </Command.Dialog>
   );

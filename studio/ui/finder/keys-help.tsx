@@ -1,7 +1,7 @@
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
 import { useState } from 'react';
+import { Dialog } from '../dialog.tsx';
 import { setSingleKeys, singleKeysOn } from './single-keys.ts';
+import './finder.css';
 
 const groups: { name: string; keys: [keys: string[], what: string][] }[] = [
   {
@@ -41,55 +41,44 @@ const groups: { name: string; keys: [keys: string[], what: string][] }[] = [
 export function KeysHelp({ onClose }: { onClose: () => void }) {
   const [single, setSingle] = useState(singleKeysOn);
   return (
-    <Dialog.Root open onOpenChange={(wanted) => !wanted && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog wide" aria-describedby={undefined}>
-          <div className="mb-3 flex items-center gap-3">
-            <Dialog.Title className="flex-1">Keys</Dialog.Title>
-            <Dialog.Close className="icon-btn" aria-label="Close">
-              <X size={18} aria-hidden="true" />
-            </Dialog.Close>
-          </div>
-          <div className="keys-help">
-            {groups.map(({ name, keys }) => (
-              <section key={name}>
-                <h3>{name}</h3>
-                <dl>
-                  {keys.map(([pressed, what]) => (
-                    <div key={what}>
-                      <dt>
-                        {pressed.map((key, at) =>
-                          key === 'then' ? (
-                            <span key={at}> then </span>
-                          ) : (
-                            <kbd key={at} className="kbd">
-                              {key}
-                            </kbd>
-                          ),
-                        )}
-                      </dt>
-                      <dd>{what}</dd>
-                    </div>
-                  ))}
-                </dl>
-              </section>
-            ))}
-          </div>
-          <p className="note mt-3">On a Mac it is Cmd instead of Ctrl.</p>
-          <label className="check mt-2">
-            <input
-              type="checkbox"
-              checked={single}
-              onChange={(event) => {
-                setSingleKeys(event.target.checked);
-                setSingle(event.target.checked);
-              }}
-            />
-            Keys pressed alone do something ( / ? G )
-          </label>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Dialog title="Keys" wide onClose={onClose}>
+      <div className="keys-help">
+        {groups.map(({ name, keys }) => (
+          <section key={name}>
+            <h3>{name}</h3>
+            <dl>
+              {keys.map(([pressed, what]) => (
+                <div key={what}>
+                  <dt>
+                    {pressed.map((key, at) =>
+                      key === 'then' ? (
+                        <span key={at}> then </span>
+                      ) : (
+                        <kbd key={at} className="kbd">
+                          {key}
+                        </kbd>
+                      ),
+                    )}
+                  </dt>
+                  <dd>{what}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
+      <p className="note mt-3">On a Mac it is Cmd instead of Ctrl.</p>
+      <label className="check mt-2">
+        <input
+          type="checkbox"
+          checked={single}
+          onChange={(event) => {
+            setSingleKeys(event.target.checked);
+            setSingle(event.target.checked);
+          }}
+        />
+        Keys pressed alone do something ( / ? G )
+      </label>
+    </Dialog>
   );
 }

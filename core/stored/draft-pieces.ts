@@ -1,0 +1,82 @@
+import type { Id } from '../id.ts';
+import type { Draft } from '../sites/site.ts';
+import { isShown } from '../pages/page.ts';
+import { fromStored, stored, Unreadable } from './stored-json.ts';
+import { pageFromStored, storedMaterial, storedPage, storedPart, storedSite } from './stored-kinds.ts';
+
+/** A page, part or material as it is kept, once for all releases that have it so. */
+export interface Piece {
+  /** Made from its content: equal names mean equal content. */
+  name: string;
+  /** Whose content it is. */
+  thing: Id;
+  kind: 'page' | 'part' | 'material';
+  content: object;
+}
+
+/**
+ * A draft as it is kept with a release: its site, and what is in it by the names of pieces. Releases of versions that
+ * knew no pieces have the things themselves in their places.
+ */
+export interface KeptDraft {
+  site: object;
+  pages: (string | object)[];
+  materials: (string | object)[];
+}
+
+/**
+ * Takes a draft apart, so that what two releases have in common is kept once. A page's parts are pieces of their own.
+ *
+ * @param nameOf makes a name from the text of a piece, another one for every text
+ */
+export function draftToPieces(
+  { site, pages, materials }: Draft,
+  nameOf: (text: string) => string,
+): { kept: KeptDraft; pieces: Piece[] } {
+  const pieces = new Map<string, Piece>();
+  const keep = (kind: Piece['kind'], thing: Id, content: object): string => {
+    const name = nameOf(JSON.stringify(content));
+    pieces.set(name, { name, thing, kind, content });
+    return name;
+  };
+  const kept = {
+    site: stored(storedSite, site),
+    pages: pages.map((page) =>
+      keep('page', page.id, {
+        ...stored(storedPage, page),
+        ...(isShown(page) && {
+          parts: page.parts.map((part) => keep('part', part.id, stored(storedPart, part))),
+        }),
+      }),
+    ),
+    materials: materials.map((material) => keep('material', material.id, stored(storedMaterial, material))),
+  };
+  return { kept, pieces: [...pieces.values()] };
+}
+
+/** Names of the pieces that a kept draft, or one of its pages, is made of by itself. */
+export const namesIn = (list: readonly unknown[] | undefined): string[] =>
+  (list ?? []).filter((one) => typeof one === 'string');
+
+/**
+ * Puts a draft together again.
+ *
+ * @param pieces the content of each piece by its name
+ * @throws Unreadable where one is missing, or was kept by a newer version
+ */
+export function draftFromPieces(kept: KeptDraft, pieces: ReadonlyMap<string, object>): Draft {
+  const get = (one: string | object): object => {
+    const content = typeof one === 'string' ? pieces.get(one) : one;
+    if (content === undefined)
+      throw new Unreadable('What was kept cannot be read: a piece of it is missing.');
+    return content;
+  };
+  return {
+    site: fromStored(storedSite, kept.site),
+    pages: kept.pages.map((one) => {
+      const page = get(one) as { parts?: (string | object)[] };
+      return pageFromStored({ ...page, ...(page.parts && { parts: page.parts.map(get) }) });
+    }),
+    materials: kept.materials.map((one) => fromStored(storedMaterial, get(one))),
+  };
+}

@@ -1,0 +1,75 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { changePage, createProject } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
+import { fromParagraphs, type RichText } from '#core/words/rich-text.ts';
+import { TestServer, type TestMaker } from '../testing/test-server.ts';
+
+let server: TestServer;
+let maker: TestMaker;
+
+beforeAll(async () => {
+  server = await TestServer.start();
+  maker = await server.maker();
+});
+afterAll(() => server.stop());
+
+/** The fonts that a page's style sheet names and its reader gets, without the part of their names that is a hash. */
+async function fontsOf(link: string): Promise<string[]> {
+  const page = await server.get(link);
+  const sheet = /href="(assets\/broadsheet-[^"]+\.css)"/.exec(page.body)?.[1] ?? 'none';
+  const { body } = await server.get(link + sheet);
+  const named = new Set([...body.matchAll(/url\("?\.\/([^")]+\.woff2)"?\)/g)].map(([, name]) => name ?? ''));
+  expect(named.size).toBeGreaterThan(4);
+  const got: string[] = [];
+  for (const name of named) {
+    const { statusCode, headers } = await server.get(`${link}assets/${name}`);
+    if (statusCode === 404) continue;
+    expect(headers['content-type']).toBe('font/woff2');
+    got.push(name.replace(/-[A-Z0-9]{8}\.woff2$/, ''));
+  }
+  return got.sort();
+}
+
+test('a release holds the fonts its words need, in each of its entrances', async () => {
+  const state = await maker.site();
+  const site = state.site.id;
+  const { page } = await maker.call(createProject, {
+    params: { site },
+    body: { title: 'Tide clock', materials: [] },
+  });
+  const write = async (text: RichText, height: 'public' | 'private' = 'public') =>
+    maker.call(changePage, {
+      params: { site, page },
+      body: {
+        seen: (await maker.state(site)).revision,
+        label: 'Words',
+        change: { parts: [{ id: 'words1', kind: 'words', height, text }] },
+      },
+    });
+  await maker.call(changeSite, {
+    params: { site },
+    body: { seen: 0, label: 'Open', change: { height: 'unlisted' } },
+  });
+  const published = async () => fontsOf((await maker.publish(site)).live?.siteLinkPath ?? '');
+
+  await write(fromParagraphs('Cut from birch, “slowly”.'));
+  const english = ['instrument-sans-latin-wght-normal', 'newsreader-latin-opsz-normal'];
+  expect(await published()).toEqual(english);
+
+  await write(fromParagraphs('Built in Łódź.'));
+  expect(await published()).toEqual(
+    [...english, 'instrument-sans-latin-ext-wght-normal', 'newsreader-latin-ext-opsz-normal'].sort(),
+  );
+
+  await write({
+    type: 'doc',
+    content: [
+      { type: 'paragraph', content: [{ type: 'text', text: 'slanted', marks: [{ type: 'italic' }] }] },
+    ],
+  });
+  expect(await published()).toEqual([...english, 'newsreader-latin-opsz-italic'].sort());
+
+  // Words that nobody is shown leave no trace in the fonts either.
+  await write(fromParagraphs('Built in Łódź.'), 'private');
+  expect(await published()).toEqual(english);
+});

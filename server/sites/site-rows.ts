@@ -1,0 +1,44 @@
+import { and, eq } from 'drizzle-orm';
+import { addressSchema } from '#core/sites/address.ts';
+import type { Database, Executor } from '../db/connect.ts';
+import { newKey } from '../db/new-id.ts';
+import { formerAddresses, linkKeys, sites } from '../db/schema.ts';
+
+/** A maker's sites, the first one first. */
+export const sitesOf = (db: Database, account: string): Promise<{ id: string; title: string }[]> =>
+  db
+    .select({ id: sites.id, title: sites.title })
+    .from(sites)
+    .where(eq(sites.accountId, account))
+    .orderBy(sites.createdAt);
+
+/** Whether readers have been given anything of a site yet. */
+export async function isPublished(db: Executor, site: string): Promise<boolean> {
+  const [row] = await db.select({ live: sites.liveRelease }).from(sites).where(eq(sites.id, site));
+  return row !== undefined && row.live !== null;
+}
+
+/** Whether a site may take an address: it is one, and no other site has it or had it before. */
+export async function isFree(db: Database, site: string, address: string): Promise<boolean> {
+  if (!addressSchema.safeParse(address).success) return false;
+  const [taken] = await db.select({ id: sites.id }).from(sites).where(eq(sites.address, address));
+  const [former] = await db
+    .select({ id: formerAddresses.siteId })
+    .from(formerAddresses)
+    .where(eq(formerAddresses.address, address));
+  return (!taken || taken.id === site) && (!former || former.id === site);
+}
+
+/**
+ * Gives the link of a site or page another key; the one before opens nothing any more.
+ *
+ * @returns false where the site has no such link
+ */
+export async function renewKey(db: Database, site: string, thing: string): Promise<boolean> {
+  const renewed = await db
+    .update(linkKeys)
+    .set({ key: newKey(), createdAt: new Date() })
+    .where(and(eq(linkKeys.siteId, site), eq(linkKeys.thing, thing)))
+    .returning({ thing: linkKeys.thing });
+  return renewed.length > 0;
+}

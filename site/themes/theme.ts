@@ -1,0 +1,9 @@
+/** What is to be known of a theme beside its sheets. */
+export interface ThemeFacts {
+  /** Its name as a maker reads it. */
+  label: string;
+  /** In one sentence, whom or what it suits. */
+  suits: string;
+  /** Whether its sheet slants words by itself; otherwise only what a maker slanted needs slanted letters. */
+  slants: boolean;
+}

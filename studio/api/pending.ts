@@ -1,0 +1,26 @@
+import type { Material } from '#core/materials/material.ts';
+import type { Page } from '#core/pages/page.ts';
+import type { Site } from '#core/sites/site.ts';
+
+/** What a maker changes, by what it is. */
+export interface Rows {
+  site: Site;
+  page: Page;
+  material: Material;
+}
+export type RowKind = keyof Rows;
+
+/** A change that is on the screen and not yet on the server. */
+export interface Pending {
+  kind: RowKind;
+  id: string;
+  change: Record<string, unknown>;
+  /** How the changed fields were before, so that the change can be joined with those of others. */
+  was: Record<string, unknown>;
+  /** Its maker was asked and wants it, whatever others wrote. */
+  overwrite?: boolean;
+  label: string;
+  mergeKey: string;
+  /** The revision the maker was looking at when the change began: what arrives later does not move it. */
+  seen: number;
+}

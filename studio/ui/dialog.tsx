@@ -1,0 +1,85 @@
+import { X } from 'lucide-react';
+import { Dialog as Radix } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { useFocusBack } from './use-focus-back.ts';
+
+interface FrameProps {
+  open?: boolean;
+  onClose: () => void;
+  /** The button that opens it, and what a press on it does; without one it is opened by whoever draws it. */
+  opener?: ReactNode;
+  onOpen?: () => void;
+  /** Takes most of the window's width. */
+  wide?: boolean;
+  className?: string;
+  /** Whoever opened it puts the focus where it belongs afterwards. */
+  leavesFocus?: boolean;
+  /** A description is inside. */
+  described?: boolean;
+  children: ReactNode;
+}
+
+/** Something that is done over the room, which waits meanwhile. Escape and a press beside it leave it. */
+export function DialogFrame({
+  open = true,
+  onClose,
+  opener,
+  onOpen,
+  wide = false,
+  className = '',
+  leavesFocus = false,
+  described = false,
+  children,
+}: FrameProps) {
+  const focusBack = useFocusBack();
+  return (
+    <Radix.Root open={open} onOpenChange={(wanted) => (wanted ? onOpen?.() : onClose())}>
+      {opener !== undefined && <Radix.Trigger asChild>{opener}</Radix.Trigger>}
+      <Radix.Portal>
+        <Radix.Overlay className="dialog-shade" />
+        <Radix.Content
+          className={`dialog ${wide ? 'wide ' : ''}${className}`.trim()}
+          {...(!described && { 'aria-describedby': undefined })}
+          {...(leavesFocus ? { onCloseAutoFocus: (event: Event) => event.preventDefault() } : focusBack)}
+        >
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}
+
+interface HeadProps {
+  title: ReactNode;
+  /** What stands between the title and the cross. */
+  tools?: ReactNode;
+  /** It cannot be left now. */
+  busy?: boolean;
+  className?: string;
+}
+
+/** A dialog's name, and the cross that closes it. */
+export const DialogHead = ({ title, tools, busy = false, className = '' }: HeadProps) => (
+  <header className={`dialog-head ${className}`.trim()}>
+    <Radix.Title className="min-w-0 flex-1">{title}</Radix.Title>
+    {tools}
+    <Radix.Close className="icon-btn" aria-label="Close" disabled={busy}>
+      <X size={18} aria-hidden="true" />
+    </Radix.Close>
+  </header>
+);
+
+type DialogProps = Omit<FrameProps, 'described'> &
+  Omit<HeadProps, 'className'> & {
+    /** What is to be known first; read out with the title. */
+    description?: ReactNode;
+  };
+
+/** A dialog with its name, the cross, and what it is about. */
+export const Dialog = ({ title, tools, busy = false, description, children, ...frame }: DialogProps) => (
+  <DialogFrame {...frame} described={description !== undefined}>
+    <DialogHead title={title} tools={tools} busy={busy} />
+    {description !== undefined && <Radix.Description className="note mb-3">{description}</Radix.Description>}
+    {children}
+  </DialogFrame>
+);

@@ -1,0 +1,114 @@
+import { Check, type LucideIcon } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+interface MenuProps {
+  /** The button that opens it. */
+  opener: ReactNode;
+  align?: 'start' | 'end';
+  side?: 'top' | 'right' | 'bottom';
+  children: ReactNode;
+}
+
+/** What can be done with something, one line each. */
+export const Menu = ({ opener, align = 'start', side = 'bottom', children }: MenuProps) => (
+  <DropdownMenu.Root>
+    <DropdownMenu.Trigger asChild>{opener}</DropdownMenu.Trigger>
+    <DropdownMenu.Portal>
+      <DropdownMenu.Content className="menu" side={side} align={align} sideOffset={6}>
+        {children}
+      </DropdownMenu.Content>
+    </DropdownMenu.Portal>
+  </DropdownMenu.Root>
+);
+
+interface LineProps {
+  icon: LucideIcon;
+  name: string;
+  /** What it does, where the name alone does not say. */
+  note?: string;
+}
+
+const Line = ({ icon: Icon, name, note }: LineProps) => (
+  <>
+    <Icon size={18} aria-hidden="true" />
+    {note === undefined ? (
+      <span className="min-w-0 truncate">{name}</span>
+    ) : (
+      <span>
+        <b>{name}</b>
+        <small>{note}</small>
+      </span>
+    )}
+  </>
+);
+
+/** A line that does something. */
+export const MenuItem = ({
+  onSelect,
+  disabled = false,
+  ...line
+}: LineProps & { onSelect: () => void; disabled?: boolean }) => (
+  <DropdownMenu.Item className="menu-item" disabled={disabled} onSelect={onSelect}>
+    <Line {...line} />
+  </DropdownMenu.Item>
+);
+
+/** A line that opens an address in a window of its own. */
+export const MenuLink = ({ href, ...line }: LineProps & { href: string }) => (
+  <DropdownMenu.Item asChild>
+    <a className="menu-item" href={href} target="_blank" rel="noreferrer">
+      <Line {...line} />
+    </a>
+  </DropdownMenu.Item>
+);
+
+/** Words over the lines that follow. */
+export const MenuLabel = ({ children }: { children: ReactNode }) => (
+  <DropdownMenu.Label className="menu-label">{children}</DropdownMenu.Label>
+);
+
+/** A line drawn between two kinds of things to do. */
+export const MenuRule = () => <DropdownMenu.Separator className="my-1 border-t border-line" />;
+
+/** Lines of which one is chosen. */
+export const MenuChoices = ({
+  label,
+  value,
+  onChange,
+  children,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  children: ReactNode;
+}) => (
+  <DropdownMenu.RadioGroup value={value} onValueChange={onChange} aria-label={label}>
+    {children}
+  </DropdownMenu.RadioGroup>
+);
+
+/** One of them. */
+export const MenuChoice = ({
+  value,
+  sign,
+  name,
+  note,
+}: {
+  value: string;
+  /** Drawn before its name. */
+  sign: ReactNode;
+  name: string;
+  note: string;
+}) => (
+  <DropdownMenu.RadioItem value={value} className="menu-item">
+    {sign}
+    <span className="flex-1">
+      <b>{name}</b>
+      <small>{note}</small>
+    </span>
+    <DropdownMenu.ItemIndicator>
+      <Check size={18} aria-hidden="true" />
+    </DropdownMenu.ItemIndicator>
+  </DropdownMenu.RadioItem>
+);
