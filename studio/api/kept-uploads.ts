@@ -48,7 +48,7 @@ export async function keepUpload(site: string, { file, madeOn }: Outgoing): Prom
   };
 }
 
-/** How long the files of one tab are waited for, so that they are told of together, in ms. */
+/** How long after the first of some files the others of its tab are waited for, so that they are told of together, in ms. */
 const togetherMs = 1000;
 
 /** Takes a file over once nobody holds it any more; null where it has arrived meanwhile. */
@@ -71,7 +71,7 @@ async function takeOver(id: string): Promise<KeptUpload | null> {
  * just being closed, or reloaded, may hold its files for a moment yet: they are waited for, and so are those of a tab that
  * is still sending and may be closed before they have arrived.
  *
- * @param onLeft called with the files of one tab together, and with later ones as they are left
+ * @param onLeft called with the files that are left at about the same time together
  */
 export async function leftUploads(site: string, onLeft: (left: KeptUpload[]) => void): Promise<void> {
   // Looking must not make the shelf: a page that is left while it makes one, and laid aside by the browser for its Back
@@ -81,15 +81,21 @@ export async function leftUploads(site: string, onLeft: (left: KeptUpload[]) => 
   const db = await open();
   const ids = await db.getAllKeysFromIndex('uploads', 'site', site);
   db.close();
-  let told = false;
-  const first: KeptUpload[] = [];
+  let left: KeptUpload[] = [];
+  let telling: ReturnType<typeof setTimeout> | undefined;
+  const tell = () => {
+    clearTimeout(telling);
+    telling = undefined;
+    const together = left;
+    left = [];
+    if (together.length > 0) onLeft(together);
+  };
   const all = ids.map(async (id) => {
-    const left = await takeOver(id);
-    if (!left) return;
-    if (told) onLeft([left]);
-    else first.push(left);
+    const one = await takeOver(id);
+    if (!one) return;
+    left.push(one);
+    telling ??= setTimeout(tell, togetherMs);
   });
-  await Promise.race([Promise.all(all), new Promise((resolve) => setTimeout(resolve, togetherMs))]);
-  told = true;
-  if (first.length > 0) onLeft(first);
+  await Promise.all(all);
+  tell();
 }
