@@ -24,7 +24,7 @@ export default {
     {
       ...shared,
       displayName: 'unit',
-      testMatch: ['<rootDir>/{core,contract,server,site,studio,demo}/**/*.test.{ts,tsx}'],
+      testMatch: ['<rootDir>/{build,core,contract,server,site,studio,demo}/**/*.test.{ts,tsx}'],
       globalSetup: '<rootDir>/server/db/template.jest.js',
       setupFiles: ['<rootDir>/build/property-seed.jest.ts'],
     },

@@ -39,18 +39,47 @@ async function report(url: string, folder: string): Promise<z.infer<typeof repor
   return reportSchema.parse(JSON.parse(await readFile(path, 'utf8')));
 }
 
-/** The demo's public pages, each three times, the best of them: other things run on this machine as well. */
+/** Lets search engines find the demo site, which asks them away as delivered, and publishes that. */
+async function allowEngines(origin: string): Promise<void> {
+  const signedIn = await fetch(`${origin}/api/session/demo`, { method: 'POST', headers: { origin } });
+  const cookie = signedIn.headers
+    .getSetCookie()
+    .map((one) => one.split(';')[0])
+    .join('; ');
+  const ask = async (method: string, path: string, body?: unknown): Promise<unknown> => {
+    const reply = await fetch(origin + path, {
+      method,
+      headers: { origin, cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    if (!reply.ok) throw new Error(`${method} ${path} was answered ${reply.status}: ${await reply.text()}`);
+    return reply.json();
+  };
+  const [site] = z.array(z.looseObject({ id: z.string() })).parse(await ask('GET', '/api/sites'));
+  const at = `/api/sites/${site?.id}`;
+  await ask('PATCH', at, { seen: 0, label: 'Search engines', change: { searchEngines: true } });
+  const jobSchema = z.looseObject({ id: z.string(), state: z.string() });
+  let job = jobSchema.parse(await ask('POST', `${at}/publish`, {}));
+  while (job.state === 'running') {
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    job = jobSchema.parse(await ask('GET', `${at}/publish/${job.id}`));
+  }
+  if (job.state !== 'done') throw new Error(`The publish ended as ${job.state}.`);
+}
+
+/** The demo's public pages, with search engines allowed, each three times, the best of them: other things run on this machine as well. */
 export async function benchLighthouse(): Promise<Row[]> {
   const server = await BuiltServer.start('demo');
   const folder = await mkdtemp(join(tmpdir(), 'kite-wall-lighthouse-'));
   try {
+    await allowEngines(server.origin);
     const home = `${server.origin}/wren-makes/`;
     const html = await (await fetch(home)).text();
     const projects = [...html.matchAll(/<h2><a href="([\w-]+\/)"/g)].map(([, path]) => path ?? '');
     if (projects.length === 0) throw new Error('The demo site shows no project.');
     const rows: Row[] = [];
     for (const path of ['', ...projects]) {
-      let best = { performance: 0, paint: Number.NaN, others: '' };
+      let best = { performance: 0, paint: Number.NaN, others: [Number.NaN] };
       for (let round = 0; round < 3; round++) {
         const { categories, audits } = await report(home + path, folder);
         const score = (name: string) => categories[name]?.score ?? 0;
@@ -58,17 +87,17 @@ export async function benchLighthouse(): Promise<Row[]> {
         best = {
           performance: score('performance'),
           paint: audits['largest-contentful-paint']?.numericValue ?? Number.NaN,
-          others: ['accessibility', 'best-practices', 'seo'].map((name) => score(name).toFixed(2)).join(', '),
+          others: ['accessibility', 'best-practices', 'seo'].map(score),
         };
       }
       rows.push({
-        what: `Lighthouse of /wren-makes/${path}: accessibility, best practices, search engines ${best.others}`,
+        what: `Lighthouse of /wren-makes/${path}: accessibility, best practices, search engines ${best.others.map((one) => one.toFixed(2)).join(', ')}`,
         ours: `${best.performance.toFixed(2)}, largest paint ${(best.paint / 1000).toFixed(1)} s`,
         against: 'the whole',
         other: '1.00',
         ratio: best.performance,
-        wanted: 'at least 0.97',
-        reached: best.performance >= 0.97,
+        wanted: 'at least 0.97, the others 1.00',
+        reached: best.performance >= 0.97 && best.others.every((one) => one === 1),
       });
     }
     return rows;

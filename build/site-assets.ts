@@ -4,10 +4,10 @@ import { basename, extname, join } from 'node:path';
 import esbuild from 'esbuild';
 import postcss from 'postcss';
 import { themeNames, type ThemeName } from '../core/look/look.ts';
-import { unicodeRange } from '../core/look/unicode-range.ts';
-import { isForAscii } from '../core/look/used-faces.ts';
+import { asUnicodeRange, unicodeRange } from '../core/look/unicode-range.ts';
 import { themes } from '../site/themes/themes.ts';
 import type { SiteAssetsIndex } from '../server/publish/site-assets.ts';
+import { cutFont } from './cut-font.ts';
 
 const root = join(import.meta.dirname, '..');
 
@@ -36,21 +36,48 @@ const shared = {
   write: false as const,
 };
 
-/** The faces that a style sheet names, each a file of one font. */
-function facesIn(sheet: string): SiteAssetsIndex['themes'][ThemeName]['faces'] {
-  const faces: SiteAssetsIndex['themes'][ThemeName]['faces'] = [];
-  postcss.parse(sheet).walkAtRules('font-face', (rule) => {
+type Faces = SiteAssetsIndex['themes'][ThemeName]['faces'];
+
+/**
+ * Cuts the fonts that a style sheet names to what its theme uses of them.
+ *
+ * @param sheet as the bundler made it
+ * @param fonts the contents of the files it names, by name
+ * @param keep saves a file and says under which name
+ * @returns the sheet with the cut files in place of the whole ones, and its faces
+ */
+async function cutFonts(
+  sheet: string,
+  fonts: ReadonlyMap<string, Uint8Array>,
+  weights: readonly [number, number],
+  keep: (name: string, contents: Uint8Array) => Promise<string>,
+): Promise<{ sheet: string; faces: Faces }> {
+  const rules: postcss.AtRule[] = [];
+  const parsed = postcss.parse(sheet);
+  parsed.walkAtRules('font-face', (rule) => void rules.push(rule));
+  const faces: Faces = [];
+  for (const rule of rules) {
     const said = new Map<string, string>();
     rule.walkDecls(({ prop, value }) => void said.set(prop, value));
-    const file = /url\("?([^")]+)"?\)/.exec(said.get('src') ?? '')?.[1];
-    if (file === undefined) throw new Error(`A face without a file: ${rule.toString()}`);
-    faces.push({
-      file: basename(file),
-      italic: said.get('font-style') === 'italic',
-      ranges: unicodeRange(said.get('unicode-range') ?? 'U+0-10FFFF'),
-    });
-  });
-  return faces;
+    const whole = /url\("?\.\/([^")]+)"?\)/.exec(said.get('src') ?? '')?.[1] ?? '';
+    const contents = fonts.get(whole);
+    if (!contents) throw new Error(`A face without a file: ${rule.toString()}`);
+    const ranges = unicodeRange(said.get('unicode-range') ?? 'U+0-10FFFF');
+    const pieces = await cutFont({ ranges, contents: Buffer.from(contents) }, weights);
+    for (const [at, piece] of pieces.entries()) {
+      const name = whole.replace(/-[A-Z0-9]{8}(?=\.woff2$)/, at === 0 ? '' : '-beyond');
+      const file = await keep(name, piece.contents);
+      const cut = rule.clone();
+      cut.walkDecls((declaration) => {
+        if (declaration.prop === 'src') declaration.value = declaration.value.replace(whole, file);
+        if (declaration.prop === 'unicode-range') declaration.value = asUnicodeRange(piece.ranges);
+      });
+      rule.before(cut);
+      faces.push({ file, italic: said.get('font-style') === 'italic', ranges: [...piece.ranges] });
+    }
+    rule.remove();
+  }
+  return { sheet: parsed.toString(), faces };
 }
 
 /**
@@ -90,17 +117,14 @@ export async function buildSiteAssets(out: string): Promise<void> {
       loader: { '.woff2': 'file' },
       plugins: [optionalFonts],
     });
-    for (const { path, contents } of styles.outputFiles)
-      if (path.endsWith('.woff2')) await writeFile(join(out, basename(path)), contents);
-    const sheet = only(styles, '.css');
-    const faces = facesIn(sheet.text);
-    return {
-      css: await save(`${name}.css`, sheet.contents),
-      faces,
-      // What the first paint of an English page needs.
-      preloadFonts: faces.filter((face) => !face.italic && isForAscii(face)).map(({ file }) => file),
-      slants: themes[name].slants,
-    };
+    const fonts = new Map(
+      styles.outputFiles
+        .filter(({ path }) => path.endsWith('.woff2'))
+        .map(({ path, contents }) => [basename(path), contents]),
+    );
+    const { slants, weights } = themes[name];
+    const { sheet, faces } = await cutFonts(only(styles, '.css').text, fonts, weights, save);
+    return { css: await save(`${name}.css`, Buffer.from(sheet)), faces, slants };
   };
 
   const print = await esbuild.build({ ...shared, outdir: out, entryPoints: ['site/styles/print.css'] });

@@ -220,9 +220,12 @@ describe('gathering', () => {
     expect(Math.round(seconds)).toBe(20);
     const clip = await reader.page.$eval('.clip video', (found) => {
       const video = found as HTMLVideoElement;
-      return [video.poster !== '', video.querySelector('track')?.src.endsWith('.vtt')];
+      const still = video.parentElement?.querySelector('img');
+      const covers = still?.getBoundingClientRect().toJSON() as DOMRect;
+      const same = JSON.stringify(covers) === JSON.stringify(video.getBoundingClientRect());
+      return [still?.loading, same, video.querySelector('track')?.src.endsWith('.vtt')];
     });
-    expect(clip).toEqual([true, true]);
+    expect(clip).toEqual(['lazy', true, true]);
     await reader.page.click('.sound summary');
     await reader.reads('What is said');
     expect(await reader.axe()).toEqual([]);

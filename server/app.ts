@@ -163,7 +163,13 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   });
 
   await app.register(async (readers) =>
-    serveSites(readers, { open, blobs, ready, behindReaders: Boolean(deps.readers) }),
+    serveSites(readers, {
+      open,
+      blobs,
+      ready,
+      behindReaders: Boolean(deps.readers),
+      publicOrigin: deps.config.publicOrigin,
+    }),
   );
   app.setNotFoundHandler((request, reply) =>
     request.url.startsWith('/api/')

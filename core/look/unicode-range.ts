@@ -21,3 +21,9 @@ export function unicodeRange(text: string): CodePoints[] {
     return [from, to];
   });
 }
+
+/** Writes code points as the value of a `unicode-range` descriptor; `unicodeRange` reads it back. */
+export function asUnicodeRange(ranges: readonly CodePoints[]): string {
+  const hex = (point: number) => point.toString(16).toUpperCase();
+  return ranges.map(([first, last]) => `U+${hex(first)}${last > first ? `-${hex(last)}` : ''}`).join(',');
+}

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { noteLetters, usedFaces } from './used-faces.ts';
+import { beyondAsciiIn, usedFaces } from './used-faces.ts';
 import { unicodeRange } from './unicode-range.ts';
 
 // Shortened from how font packages for the web commonly cut their files.
@@ -11,11 +11,8 @@ const faces = [
   face('vietnamese', 'U+0102-0103,U+1EA0-1EF9'),
   face('symbols', 'U+1F300-1F6FF'),
 ];
-const used = (text: string, italic = false) => {
-  const beyondAscii = new Set<number>();
-  noteLetters(beyondAscii, text);
-  return usedFaces(faces, { beyondAscii, italic }).map(({ name }) => name);
-};
+const used = (text: string, italic = false) =>
+  usedFaces(faces, { beyondAscii: beyondAsciiIn(text), italic }).map(({ name }) => name);
 
 describe('faces', () => {
   test('what is English needs one', () => {

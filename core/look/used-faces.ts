@@ -13,16 +13,16 @@ export interface Letters {
   italic: boolean;
 }
 
-/** Notes the letters of some text in `beyondAscii`. */
-export function noteLetters(beyondAscii: Set<number>, text: string): void {
-  for (const [letter] of text.matchAll(/[^\0-\x7f]/gu)) beyondAscii.add(letter.codePointAt(0) ?? 0);
+/** The letters of some text beyond ASCII. */
+export function beyondAsciiIn(text: string): Set<number> {
+  return new Set(Array.from(text.matchAll(/[^\0-\x7f]/gu), ([letter]) => letter.codePointAt(0) ?? 0));
 }
 
 const draws = (face: Face, point: number): boolean =>
   face.ranges.some(([first, last]) => first <= point && point <= last);
 
 /** Whether it draws the letters of English. */
-export const isForAscii = (face: Face): boolean => draws(face, 0x61);
+const isForAscii = (face: Face): boolean => draws(face, 0x61);
 
 /**
  * The faces that a browser may ask for: those whose range holds a letter that is there, the slanted ones only where

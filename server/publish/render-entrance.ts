@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto';
 import { inArray } from 'drizzle-orm';
 import type { SiteView } from '#core/access/seen-by.ts';
-import { noteLetters } from '#core/look/used-faces.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import type { MediaSources } from '#site/render/medium.ts';
 import { pageInputs } from '#site/render/page-inputs.ts';
@@ -9,7 +8,7 @@ import { renderPage } from '#site/render/render-page.tsx';
 import type { Database } from '../db/connect.ts';
 import { renderedPages } from '../db/schema.ts';
 import type { BlobStore } from '../media/blob-store.ts';
-import { type StoredAssets, usedAssets } from './site-assets.ts';
+import { lettersIn, pageAssets, type StoredAssets, usedAssets } from './site-assets.ts';
 import { storeText } from './store-text.ts';
 
 const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
@@ -41,13 +40,15 @@ export async function renderEntrance(
 ): Promise<FileTree> {
   const { db, blobs } = deps;
   const theme = deps.assets.themes[view.site.look.theme];
-  const letters = { beyondAscii: new Set<number>(), italic: false };
   const wanted = pageInputs(view, sources, base).map(({ path, input }) => {
     const text = JSON.stringify(input);
-    noteLetters(letters.beyondAscii, text);
-    letters.italic ||= text.includes('{"type":"italic"}');
     // Equal keys mean equal bytes.
-    return { path, input, key: sha256(JSON.stringify([deps.rendererVersion, theme.names]) + text, 'hex') };
+    return {
+      path,
+      input,
+      letters: lettersIn(text),
+      key: sha256(JSON.stringify([deps.rendererVersion, theme.names]) + text, 'hex'),
+    };
   });
   const known = new Map<string, ManifestFile>();
   if (wanted.length > 0)
@@ -61,11 +62,14 @@ export async function renderEntrance(
         ),
       ))
       known.set(row.input, row.file);
-  const tree: FileTree = usedAssets(theme, letters);
-  for (const { path, input, key } of wanted) {
+  const tree: FileTree = usedAssets(theme, {
+    beyondAscii: new Set(wanted.flatMap(({ letters }) => [...letters.beyondAscii])),
+    italic: wanted.some(({ letters }) => letters.italic),
+  });
+  for (const { path, input, letters, key } of wanted) {
     let file = known.get(key);
     if (!file) {
-      const { html, style, frames } = renderPage(input, theme.names);
+      const { html, style, frames } = renderPage(input, pageAssets(theme, letters));
       file = {
         ...(await storeText(blobs, Buffer.from(html), 'text/html; charset=utf-8')),
         ...(style ? { styleHash: sha256(style, 'base64') } : {}),

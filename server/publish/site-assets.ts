@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
 import { z } from 'zod';
 import { themeNames, type ThemeName } from '#core/look/look.ts';
-import { type Face, type Letters, usedFaces } from '#core/look/used-faces.ts';
+import { beyondAsciiIn, type Face, type Letters, usedFaces } from '#core/look/used-faces.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import type { SiteAssets } from '#site/render/page-input.ts';
 import type { BlobStore } from '../media/blob-store.ts';
@@ -24,7 +24,6 @@ const indexSchema = z.object({
     z.object({
       css: z.string(),
       faces: z.array(faceSchema),
-      preloadFonts: z.array(z.string()),
       slants: z.boolean(),
     }),
   ),
@@ -40,7 +39,7 @@ const types: Record<string, string> = {
 /** What pages in one theme link to. */
 export interface ThemeAssets {
   /** Paths below the entrance, for the pages to link to. */
-  names: SiteAssets;
+  names: Omit<SiteAssets, 'preloadFonts'>;
   /** Style sheets and scripts, by those paths. */
   files: FileTree;
   faces: (Face & { path: string; kept: ManifestFile })[];
@@ -58,6 +57,17 @@ export interface StoredAssets {
 export function usedAssets({ files, faces, slants }: ThemeAssets, letters: Letters): FileTree {
   const used = usedFaces(faces, { ...letters, italic: letters.italic || slants });
   return { ...files, ...Object.fromEntries(used.map(({ path, kept }) => [path, kept])) };
+}
+
+/** The letters of a page, from what it is made of as JSON. */
+export const lettersIn = (input: string): Letters => ({
+  beyondAscii: beyondAsciiIn(input),
+  italic: input.includes('{"type":"italic"}'),
+});
+
+/** What a page with these letters links to; what its first paint needs is fetched before the style sheet is read. */
+export function pageAssets({ names, faces }: ThemeAssets, { beyondAscii }: Letters): SiteAssets {
+  return { ...names, preloadFonts: usedFaces(faces, { beyondAscii, italic: false }).map(({ path }) => path) };
 }
 
 /** Puts the built style sheets, fonts and scripts into the store once; every release refers to them. */
@@ -78,7 +88,7 @@ export async function storeAssets(folder: string, blobs: BlobStore): Promise<Sto
     shared[below(name)] = await store(name);
   const themes: Partial<StoredAssets['themes']> = {};
   for (const theme of themeNames) {
-    const { css, faces, preloadFonts, slants } = index.themes[theme];
+    const { css, faces, slants } = index.themes[theme];
     const kept: ThemeAssets['faces'] = [];
     for (const { file, ...face } of faces) kept.push({ ...face, path: below(file), kept: await store(file) });
     themes[theme] = {
@@ -86,7 +96,6 @@ export async function storeAssets(folder: string, blobs: BlobStore): Promise<Sto
         css: below(css),
         printCss: below(index.printCss),
         enhance: below(index.enhance),
-        preloadFonts: preloadFonts.map(below),
       },
       files: { ...shared, [below(css)]: await store(css) },
       faces: kept,

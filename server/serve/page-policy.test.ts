@@ -17,6 +17,7 @@ describe('the policy of a public page', () => {
     for (const [name, values] of policy)
       if (name !== 'default-src') expect([["'self'"], ["'none'"]]).toContainEqual(values);
     expect(policy.has('frame-src')).toBe(false);
+    expect(policy.has('connect-src')).toBe(false);
     expect(JSON.stringify([...policy])).not.toMatch(/unsafe|\*|https?:|data:/);
   });
 
@@ -27,5 +28,10 @@ describe('the policy of a public page', () => {
     expect(policy.get('style-src')).toEqual(["'self'", "'sha256-abc='"]);
     expect(policy.get('frame-src')).toEqual(['https://a.example', 'http://b.example:81']);
     expect(policy.get('script-src')).toEqual(["'self'"]);
+  });
+
+  test('of all a script could ask for, the robots file alone is allowed, on pages that engines may find', () => {
+    const policy = parse(pagePolicy({ robots: 'https://wall.example/robots.txt' }));
+    expect(policy.get('connect-src')).toEqual(['https://wall.example/robots.txt']);
   });
 });

@@ -4,13 +4,18 @@
  *
  * @param styleHash SHA-256 of the style element, base64
  * @param frames origins
+ * @param robots address of the file that search engines ask for first, where they may find the page: what checks a page for
+ *   them from inside a browser reads it there. Never from the request: answers are kept, and a request says of itself
+ *   whatever host it likes.
  */
 export const pagePolicy = ({
   styleHash,
   frames = [],
+  robots,
 }: {
   styleHash?: string;
   frames?: readonly string[];
+  robots?: string;
 }): string =>
   [
     "default-src 'none'",
@@ -20,6 +25,7 @@ export const pagePolicy = ({
     "script-src 'self'",
     `style-src 'self'${styleHash ? ` 'sha256-${styleHash}'` : ''}`,
     ...(frames.length > 0 ? [`frame-src ${frames.join(' ')}`] : []),
+    ...(robots ? [`connect-src ${robots}`] : []),
     "base-uri 'none'",
     "form-action 'none'",
     "frame-ancestors 'self'",

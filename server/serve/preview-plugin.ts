@@ -13,7 +13,7 @@ import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { contentsIn } from '../publish/published-media.ts';
-import type { StoredAssets } from '../publish/site-assets.ts';
+import { lettersIn, pageAssets, type StoredAssets } from '../publish/site-assets.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { pagePolicy } from './page-policy.ts';
 import { parsed } from '../http/parsed.ts';
@@ -127,9 +127,14 @@ export function previewRoutes(
     );
     if (!page) throw notFound('This page');
     // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
-    const { html, style, frames } = renderPage(page.input, assets.themes[view.site.look.theme].names, {
-      text: noticeFor(viewer),
-    });
+    const theme = assets.themes[view.site.look.theme];
+    const { html, style, frames } = renderPage(
+      page.input,
+      pageAssets(theme, lettersIn(JSON.stringify(page.input))),
+      {
+        text: noticeFor(viewer),
+      },
+    );
     return reply
       .type('text/html; charset=utf-8')
       .header('cache-control', 'private, no-store')

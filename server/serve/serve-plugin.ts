@@ -50,12 +50,14 @@ export function serveSites(
     blobs,
     ready,
     behindReaders,
+    publicOrigin,
   }: {
     open: PublicSites;
     blobs: BlobStore;
     ready: ReadyResponses;
     /** Reading processes stand before this server and are told what they may keep. */
     behindReaders: boolean;
+    publicOrigin: string;
   },
 ): void {
   const cache = new ByteCache(blobs, 96 * 1024 * 1024);
@@ -80,7 +82,11 @@ export function serveSites(
     };
     if (file.br || file.gzip) headers['vary'] = 'accept-encoding';
     if (!entrance.indexable) headers['x-robots-tag'] = 'noindex';
-    if (file.type.startsWith('text/html')) headers['content-security-policy'] = pagePolicy(file);
+    if (file.type.startsWith('text/html'))
+      headers['content-security-policy'] = pagePolicy({
+        ...file,
+        ...(entrance.indexable ? { robots: `${publicOrigin}/robots.txt` } : {}),
+      });
     reply.headers(headers);
     if (file.download) headers['content-disposition'] = `attachment; filename="${file.download}"`;
     if (request.headers['if-none-match'] === etag) return reply.code(304).send();

@@ -1,4 +1,6 @@
 import type { ClipMedium, SoundMedium } from '../render/medium.ts';
+import { useProperties } from '../render/declarations.ts';
+import { PictureView } from './picture-view.tsx';
 import { Transcript } from './transcript.tsx';
 
 const captionOf = ({ title, caption }: { title: string; caption: string }) =>
@@ -20,26 +22,34 @@ export function SoundView({ medium, toRoot }: { medium: SoundMedium; toRoot: str
   );
 }
 
-/** A clip with its captions, in its own proportions. */
+/**
+ * A clip with its captions, in its own proportions. Its still is a picture behind it and not its poster: a poster has one
+ * size for every screen and is fetched at once, far down the page too.
+ */
 export function ClipView({ medium, toRoot }: { medium: ClipMedium; toRoot: string }) {
-  const poster = medium.still?.fallback.at(-1);
+  const attach = useProperties();
+  const { still, widthPx, heightPx } = medium;
   return (
     <figure className="clip">
-      {/* eslint-disable-next-line jsx-a11y/media-has-caption -- there are captions if its maker gave any */}
-      <video
-        controls
-        playsInline
-        preload={medium.still ? 'none' : 'metadata'}
-        poster={poster ? toRoot + poster.url : undefined}
-        src={toRoot + medium.url}
-        width={medium.widthPx}
-        height={medium.heightPx}
-        aria-label={medium.alt || medium.title || 'Clip'}
-      >
-        {medium.captions && (
-          <track kind="captions" src={toRoot + medium.captions} srcLang="en" label="Captions" default />
+      <div {...attach({ '--ar': widthPx / heightPx })}>
+        {still && (
+          <PictureView picture={still} toRoot={toRoot} sizes="(min-width: 1100px) 1000px, 92vw" decorative />
         )}
-      </video>
+        {/* eslint-disable-next-line jsx-a11y/media-has-caption -- there are captions if its maker gave any */}
+        <video
+          controls
+          playsInline
+          preload={still ? 'none' : 'metadata'}
+          src={toRoot + medium.url}
+          width={widthPx}
+          height={heightPx}
+          aria-label={medium.alt || medium.title || 'Clip'}
+        >
+          {medium.captions && (
+            <track kind="captions" src={toRoot + medium.captions} srcLang="en" label="Captions" default />
+          )}
+        </video>
+      </div>
       {captionOf(medium)}
       <Transcript lines={medium.transcript} of="What is said and shown" />
     </figure>

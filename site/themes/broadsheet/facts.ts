@@ -4,4 +4,5 @@ export const broadsheet: ThemeFacts = {
   label: 'Broadsheet',
   suits: 'Light, with an editorial serif, for makers whose process reads well.',
   slants: false,
+  weights: [400, 650],
 };
