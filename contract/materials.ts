@@ -45,6 +45,16 @@ export const findInWords = route({
   reply: z.object({ materials: z.array(idSchema) }),
 });
 
+/** What is said in some materials, whole. */
+export const getWords = route({
+  method: 'POST',
+  path: '/api/sites/:site/materials/words',
+  params: atSite,
+  body: z.object({ materials: z.array(idSchema).min(1).max(500) }),
+  /** By the material's id; one that is not there any more is left out. */
+  reply: z.object({ words: z.record(z.string(), z.string()) }),
+});
+
 /** What was read out of a document. */
 export const getDocument = route({
   method: 'GET',

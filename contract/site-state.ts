@@ -54,6 +54,8 @@ export const siteStateSchema = z.object({
   site: siteSchema,
   pages: z.array(pageSchema),
   materials: z.array(materialSchema),
+  /** Ids of materials of whose words only the beginning is here; the rest comes when asked for. */
+  begun: z.array(idSchema),
   history: historySchema,
   live: liveSchema,
   /** How much one maker may keep, and how large one file may be. */

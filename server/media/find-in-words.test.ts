@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { changeMaterial, deleteMaterials, findInWords } from '#contract/materials.ts';
+import { changeMaterial, deleteMaterials, findInWords, getWords } from '#contract/materials.ts';
 import { undoEdit } from '#contract/undo.ts';
-import { type TestMaker, TestServer } from '../testing/test-server.ts';
+import { TestMaker, TestServer } from '../testing/test-server.ts';
 
 const demo = join(import.meta.dirname, '../../demo/pictures');
 let server: TestServer;
@@ -93,5 +93,48 @@ describe('finding in words', () => {
       (await other.call(findInWords, { params: { site: own.site.id }, body: { query: 'sandbags' } }))
         .materials,
     ).toEqual([]);
+  });
+});
+
+describe('long words', () => {
+  const long = `${'The tide comes in and the tide goes out. '.repeat(50)}Then the slip is dry.`;
+  const narration = () => ids.get('narration.mp3') ?? '';
+  const words = (by: TestMaker, at = site) =>
+    by.call(getWords, { params: { site: at }, body: { materials: [narration()] } });
+
+  test('come with the site as their beginning, and whole when they are asked for', async () => {
+    await change(narration(), { transcript: long });
+    const state = await maker.state(site);
+    const told = state.materials.find(({ id }) => id === narration())?.transcript ?? '';
+    expect(told).not.toBe('');
+    expect(told).not.toContain('slip');
+    expect(state.begun).toEqual([narration()]);
+    expect(await words(maker)).toEqual({ words: { [narration()]: long } });
+    expect(await find('slip')).toEqual([narration()]);
+  });
+
+  test('changed as they were whole, they are joined with what others changed of the material', async () => {
+    const { revision } = await maker.state(site);
+    await change(narration(), { title: 'Narration' });
+    await maker.call(changeMaterial, {
+      params: { site, material: narration() },
+      body: {
+        seen: revision,
+        label: 'Words',
+        change: { transcript: `${long} End.` },
+        was: { transcript: long },
+      },
+    });
+    expect((await words(maker)).words[narration()]).toBe(`${long} End.`);
+    const told = (await maker.state(site)).materials.find(({ id }) => id === narration());
+    expect(told?.title).toBe('Narration');
+  });
+
+  test('are told to nobody else', async () => {
+    const other = await server.maker();
+    const theirs = (await other.site()).site.id;
+    expect(await words(other, theirs)).toEqual({ words: {} });
+    await expect(words(other)).rejects.toMatchObject({ status: 404 });
+    await expect(words(new TestMaker(server.app))).rejects.toMatchObject({ status: 401 });
   });
 });

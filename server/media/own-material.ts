@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import type { Material } from '#core/materials/material.ts';
 import type { Executor } from '../db/connect.ts';
 import { materialOf } from '../db/rows/material-row.ts';
@@ -23,4 +23,17 @@ export async function ownMaterial(
     .where(and(eq(materials.accountId, account), eq(materials.id, id)));
   if (!row) throw notFound(what);
   return materialOf(row);
+}
+
+/** What is said in some of a maker's materials, by their ids; those that are not theirs, or not there, are left out. */
+export async function transcriptsOf(
+  db: Executor,
+  account: string,
+  ids: readonly string[],
+): Promise<Record<string, string>> {
+  const rows = await db
+    .select({ id: materials.id, transcript: materials.transcript })
+    .from(materials)
+    .where(and(eq(materials.accountId, account), inArray(materials.id, [...ids])));
+  return Object.fromEntries(rows.map(({ id, transcript }) => [id, transcript]));
 }

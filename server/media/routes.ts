@@ -8,6 +8,7 @@ import {
   deleteMaterials,
   findInWords,
   getDocument,
+  getWords,
   importReplySchema,
   stopUpload,
 } from '#contract/materials.ts';
@@ -41,7 +42,7 @@ import { patchAfter } from '../sites/site-state.ts';
 import { importMaterial, type ImportDeps, replaceFile } from './import-material.ts';
 import { findInWords as wordsFound } from './find-in-words.ts';
 import { mediaType } from './media-type.ts';
-import { ownMaterial } from './own-material.ts';
+import { ownMaterial, transcriptsOf } from './own-material.ts';
 import { sendRanged } from '../http/send-ranged.ts';
 import type { Looking } from '../looking/looking.ts';
 import { PictureLook } from '../looking/picture-look.ts';
@@ -213,6 +214,12 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps & { looking: 
     const account = makerOf(request).id;
     await ownSite(db, account, params.site);
     return { materials: await wordsFound(deps, account, body.query) };
+  });
+
+  handle(app, getWords, async ({ params, body }, request) => {
+    const account = makerOf(request).id;
+    await ownSite(db, account, params.site);
+    return { words: await transcriptsOf(db, account, body.materials) };
   });
 
   handle(app, makeContactSheet, async ({ params, body }, request) => {

@@ -1,5 +1,6 @@
 import type { Patch } from '#contract/patch.ts';
 import type { SiteState } from '#contract/site-state.ts';
+import { withoutLongWords } from '#core/materials/long-words.ts';
 import type { Executor } from '../db/connect.ts';
 import type { EditResult } from '../db/edit.ts';
 import { historyOf } from '../db/history.ts';
@@ -16,7 +17,9 @@ export async function siteState(
   const draft = await studioMemory(db).drafts.load(db, site);
   return {
     revision: site.revision,
-    ...draft,
+    site: draft.site,
+    pages: draft.pages,
+    ...withoutLongWords(draft.materials),
     history: await historyOf(db, site.id),
     live: await liveStatement(db, site, draft),
     limits: { fileBytes: limits.maxFileBytes, totalBytes: limits.maxTotalBytes },

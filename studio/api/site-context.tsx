@@ -13,6 +13,7 @@ import {
 import { useNavigate } from 'react-router';
 import { type Patch } from '#contract/patch.ts';
 import { type Live } from '#contract/site-state.ts';
+import { getWords } from '#contract/materials.ts';
 import { getSite } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import type { Material } from '#core/materials/material.ts';
@@ -24,7 +25,7 @@ import { Loading, Trouble } from '../ui/states.tsx';
 import { call, mendedEvent, Refusal } from './call.ts';
 import { type Direction, type StepQuestion, stepQuestion } from './step-question.ts';
 import { SaveQueue, type SaveState } from './save-queue.ts';
-import { applyPatch, received, seenRevision, type StudioSite } from './studio-site.ts';
+import { applyPatch, received, seenRevision, type StudioSite, withChange, withWords } from './studio-site.ts';
 import { UnsentNotes } from './unsent-notes.ts';
 import { notice, problemNotice } from '../ui/notice.ts';
 
@@ -49,6 +50,8 @@ interface SiteApi {
   refresh(): Promise<void>;
   /** Saves what is pending; whether all of it is saved then. */
   flush(): Promise<boolean>;
+  /** Fetches the whole words of materials of which only the beginning is here; at once where all are whole. */
+  fetchWords(materials: readonly string[]): Promise<void>;
   /** Says that words are being typed which no change holds yet. */
   setTyping(typing: boolean): void;
   /** The revision at which a row was last received, as it is when this is called. */
@@ -69,6 +72,16 @@ export function useSite(): SiteApi {
 }
 
 const key = (id: string) => ['site', id];
+
+/** Whole words of some materials, asked for in lots of what one request may name. */
+async function wordsOf(site: string, materials: readonly string[]): Promise<Record<string, string>> {
+  const all: Record<string, string> = {};
+  for (let from = 0; from < materials.length; from += 500) {
+    const body = { materials: materials.slice(from, from + 500) };
+    Object.assign(all, (await call(getWords, { params: { site }, body })).words);
+  }
+  return all;
+}
 
 export function SiteProvider({ id, children }: { id: string; children: ReactNode }) {
   const client = useQueryClient();
@@ -112,6 +125,9 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       // A save that was answered while this was on its way knows more.
       const known = client.getQueryData<StudioSite>(key(id));
       if (known && known.revision > state.revision) return known;
+      // What was fetched whole stays whole: somebody may be reading it, or typing in it.
+      const open = known ? [...state.begun].filter((one) => !known.begun.has(one)) : [];
+      state = withWords(state, await wordsOf(id, open));
       // Words kept in this browser from before are on the screen again at once.
       for (const { kind, id: row, change } of queue.unsent) state = withChange(state, kind, row, change);
       return state;
@@ -233,6 +249,14 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
               if (queue.unsent.length === 0) await query.refetch();
             },
             flush: () => queue.flush(),
+            fetchWords: async (materials) => {
+              const begun = client.getQueryData<StudioSite>(key(id))?.begun;
+              const words = await wordsOf(
+                id,
+                materials.filter((one) => begun?.has(one)),
+              );
+              client.setQueryData<StudioSite>(key(id), (old) => (old ? withWords(old, words) : old));
+            },
             setTyping,
             seen,
             undo: () => step('undo'),
@@ -285,27 +309,3 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
 /** Each choice of a height is a step of its own: one that is taken back must not take another one along. */
 const stepOf = (change: object, mergeKey: string): string =>
   'height' in change || 'archived' in change ? `${mergeKey} ${crypto.randomUUID()}` : mergeKey;
-
-function withChange(
-  state: StudioSite,
-  kind: 'site' | 'page' | 'material',
-  row: string,
-  change: Record<string, unknown>,
-): StudioSite {
-  switch (kind) {
-    case 'site':
-      return { ...state, site: { ...state.site, ...change } };
-    case 'page':
-      return {
-        ...state,
-        pages: state.pages.map((page) => (page.id === row ? { ...page, ...change } : page)),
-      };
-    case 'material':
-      return {
-        ...state,
-        materials: state.materials.map((material) =>
-          material.id === row ? { ...material, ...change } : material,
-        ),
-      };
-  }
-}

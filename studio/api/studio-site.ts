@@ -3,7 +3,9 @@ import type { SiteState } from '#contract/site-state.ts';
 import { byRank } from '#core/pages/by-rank.ts';
 
 /** The studio's copy of a site, with the revision at which each row was last received. */
-export interface StudioSite extends SiteState {
+export interface StudioSite extends Omit<SiteState, 'begun'> {
+  /** Materials of whose words only the beginning is here; see `useWholeWords`. */
+  begun: ReadonlySet<string>;
   /** Rows not named here were last received with the whole site, at `receivedAt`. */
   seen: Record<string, number>;
   receivedAt: number;
@@ -11,7 +13,7 @@ export interface StudioSite extends SiteState {
 
 /** A freshly loaded site. */
 export function received(state: SiteState): StudioSite {
-  return { ...state, seen: {}, receivedAt: state.revision };
+  return { ...state, begun: new Set(state.begun), seen: {}, receivedAt: state.revision };
 }
 
 /** The revision the maker is looking at for one row. */
@@ -29,6 +31,51 @@ function patched<T extends { id: string }>(rows: readonly T[], changes: Record<s
   return [...kept, ...added];
 }
 
+function without(begun: ReadonlySet<string>, whole: readonly string[]): ReadonlySet<string> {
+  return whole.some((id) => begun.has(id)) ? new Set([...begun].filter((id) => !whole.includes(id))) : begun;
+}
+
+/**
+ * Lays whole words over the beginnings of them.
+ *
+ * @param words by the materials' ids; where a material's words are whole already, they stay
+ */
+export function withWords(site: StudioSite, words: Readonly<Record<string, string>>): StudioSite {
+  const fetched = Object.keys(words).filter((id) => site.begun.has(id));
+  if (fetched.length === 0) return site;
+  return {
+    ...site,
+    begun: without(site.begun, fetched),
+    materials: site.materials.map((material) => {
+      const transcript = site.begun.has(material.id) ? words[material.id] : undefined;
+      return transcript === undefined ? material : { ...material, transcript };
+    }),
+  };
+}
+
+/** Lays a change made here over the studio's copy. */
+export function withChange(
+  site: StudioSite,
+  kind: 'site' | 'page' | 'material',
+  row: string,
+  change: Record<string, unknown>,
+): StudioSite {
+  const changed = <T extends { id: string }>(rows: readonly T[]): T[] =>
+    rows.map((one) => (one.id === row ? { ...one, ...change } : one));
+  switch (kind) {
+    case 'site':
+      return { ...site, site: { ...site.site, ...change } };
+    case 'page':
+      return { ...site, pages: changed(site.pages) };
+    case 'material':
+      return {
+        ...site,
+        materials: changed(site.materials),
+        begun: 'transcript' in change ? without(site.begun, [row]) : site.begun,
+      };
+  }
+}
+
 /**
  * Lays a patch from the server over the studio's copy.
  *
@@ -43,12 +90,14 @@ export function applyPatch(
     Object.fromEntries(Object.entries(rows).filter(([id]) => !keep.has(id)));
   const seen = { ...site.seen };
   for (const id of [...Object.keys(patch.pages), ...Object.keys(patch.materials)]) seen[id] = patch.revision;
+  const changed = wanted(patch.materials);
   return {
     ...site,
     revision: patch.revision,
     site: patch.site && !keep.has(patch.site.id) ? patch.site : site.site,
     pages: patched(site.pages, wanted(patch.pages)).sort(byRank),
-    materials: patched(site.materials, wanted(patch.materials)),
+    materials: patched(site.materials, changed),
+    begun: without(site.begun, Object.keys(changed)),
     history: patch.history,
     live: patch.live,
     seen,

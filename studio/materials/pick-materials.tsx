@@ -9,6 +9,7 @@ import { DialogFrame, DialogHead } from '../ui/dialog.tsx';
 import { DropFiles } from '../ui/drop-files.tsx';
 import { materialName, MaterialPicture, shapeOf } from '../ui/material-picture.tsx';
 import { UploadList } from '../ui/upload-list.tsx';
+import { useFound } from './use-found.ts';
 import './tiles.css';
 
 /** From so many on there is a field to find one in. */
@@ -53,7 +54,8 @@ export function PickMaterials({
         .filter((material) => fits(material) && !without.includes(material.id))
         .sort((a, b) => Number(used.has(a.id)) - Number(used.has(b.id)))
     : [];
-  const found = findMaterials(offered, query);
+  const elsewhere = useFound(state.site.id, query, state.revision);
+  const found = findMaterials(offered, query, elsewhere);
   const done = (ids: readonly string[]) => {
     // What was just brought may be of another kind.
     const fitting = ids.filter((id) => fits(now().materials.find((one) => one.id === id)));

@@ -24,6 +24,7 @@ export const emptySite: SiteState = {
   },
   pages: [],
   materials: [],
+  begun: [],
   history: { undo: null, redo: null },
   live: {
     release: null,

@@ -17,6 +17,7 @@ import { PageView } from '#site/components/page-view.tsx';
 import { type Slots, SlotsContext } from '#site/components/slots.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useWholeWords } from '../../api/use-whole-words.ts';
 import { useTypedIn } from '../../api/use-typed-in.ts';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { DropFiles, type Point } from '../../ui/drop-files.tsx';
@@ -94,6 +95,7 @@ function ComposePage({ page }: { page: ShownPage }) {
     return [...own, ...state.materials.filter(({ id }) => shownBy.has(id))];
   }, [page.parts, state.materials]);
   const contents = useDocuments(state.site.id, documents);
+  useWholeWords(useMemo(() => page.parts.flatMap(materialsOf), [page.parts]));
   // What did not change stays the same thing, so that one more letter draws one part again and not sixty.
   const composed = useShared(useMemo(() => composeInput(state, page, contents), [state, page, contents]));
   const pageHeight = effectiveHeight(state, { page: page.id });

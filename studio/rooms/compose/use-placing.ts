@@ -3,6 +3,7 @@ import type { Opening } from '#core/pages/opening.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { withMaterials } from '#core/parts/with-materials.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { problemNotice } from '../../ui/notice.ts';
 import type { PartSteps } from './use-parts.ts';
 
 /**
@@ -23,7 +24,7 @@ interface Placing {
 
 /** Puts materials where they were meant to go: into the opening, a gallery, an empty part, or as parts of their own. */
 export function usePlacing({ page: { id: pageId }, parts, selected, setOpening, show }: Placing) {
-  const { now } = useSite();
+  const { now, fetchWords } = useSite();
   const pageNow = () =>
     now()
       .pages.filter(isShown)
@@ -37,6 +38,22 @@ export function usePlacing({ page: { id: pageId }, parts, selected, setOpening, 
         layout: opening.layout === 'words' ? 'full' : opening.layout,
         pictures: [...new Set([...pictures, ...opening.pictures])].slice(0, 3),
       });
+  };
+
+  const place = (materials: readonly string[], where: Where) => {
+    const known = materials.flatMap((id) => now().materials.find((one) => one.id === id) ?? []);
+    if (known.length === 0) return;
+    if (where.kind === 'opening' && known.every(({ kind }) => kind === 'picture'))
+      return intoOpening(materials);
+    const list = partsNow();
+    const part = where.kind === 'part' ? list.find(({ id }) => id === where.id) : undefined;
+    const filled = part && withMaterials(part, known);
+    if (filled) return parts.change(filled);
+    const before = where.kind === 'opening' ? null : where.id;
+    const at = list.findIndex(({ id }) => id === before);
+    // The part it was to stand after was taken off meanwhile: at the end, where it is found.
+    const after = before === null ? 0 : at < 0 ? list.length : placeAfter(list, at);
+    show(parts.insertFor(known, after));
   };
 
   return {
@@ -56,19 +73,13 @@ export function usePlacing({ page: { id: pageId }, parts, selected, setOpening, 
       return null;
     },
     put: (materials: readonly string[], where: Where) => {
-      const known = materials.flatMap((id) => now().materials.find((one) => one.id === id) ?? []);
-      if (known.length === 0) return;
-      if (where.kind === 'opening' && known.every(({ kind }) => kind === 'picture'))
-        return intoOpening(materials);
-      const list = partsNow();
-      const part = where.kind === 'part' ? list.find(({ id }) => id === where.id) : undefined;
-      const filled = part && withMaterials(part, known);
-      if (filled) return parts.change(filled);
-      const before = where.kind === 'opening' ? null : where.id;
-      const at = list.findIndex(({ id }) => id === before);
-      // The part it was to stand after was taken off meanwhile: at the end, where it is found.
-      const after = before === null ? 0 : at < 0 ? list.length : placeAfter(list, at);
-      show(parts.insertFor(known, after));
+      const begun = materials.filter((id) => now().begun.has(id));
+      if (begun.length === 0) return place(materials, where);
+      // A note that is placed becomes words of the page: all of them.
+      void fetchWords(begun).then(
+        () => place(materials, where),
+        (error: unknown) => problemNotice(error instanceof Error ? error.message : String(error)),
+      );
     },
   };
 }

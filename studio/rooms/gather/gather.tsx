@@ -22,7 +22,7 @@ import { UploadList } from '../../ui/upload-list.tsx';
 import { Capture } from './capture.tsx';
 import { FactsOfMany } from './facts-of-many.tsx';
 import { Sorting } from './sorting.tsx';
-import { useFound } from './use-found.ts';
+import { useFound } from '../../materials/use-found.ts';
 import { Wall } from './wall.tsx';
 import { useLooks } from '../../materials/use-looks.ts';
 import { Meter } from './meter.tsx';

@@ -20,6 +20,7 @@ import { ProvenanceFields } from './provenance-fields.tsx';
 import { TagField } from '../../ui/tag-field.tsx';
 import { MaterialWords } from '../../materials/material-words.tsx';
 import { useSite } from '../../api/site-context.tsx';
+import { useWholeWords, type WholeWords } from '../../api/use-whole-words.ts';
 import { duration } from '../../ui/kind-names.ts';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
 
@@ -44,6 +45,24 @@ function measure(material: Material): string {
       return words === 1 ? '1 word' : `${words} words`;
     }
   }
+}
+
+/** In the place of long words until they are here. */
+function WordsOnTheWay({ error, again }: Pick<WholeWords, 'error' | 'again'>) {
+  if (!error)
+    return (
+      <p className="note" role="status">
+        Fetching what is said in it…
+      </p>
+    );
+  return (
+    <div role="alert">
+      <p className="field-problem">What is said in it did not come. {error.message}</p>
+      <button type="button" className="btn sm mt-2" onClick={again}>
+        Fetch it again
+      </button>
+    </div>
+  );
 }
 
 /** Everything known about one material, at the side of Gather. */
@@ -73,6 +92,7 @@ export function MaterialFacts({
   const slides =
     material.kind === 'document' && slideFormats.some((format) => format === material.facts.format);
   const fromFile = material.kind !== 'link' && material.kind !== 'note';
+  const words = useWholeWords([material.id]);
   const uses = whereUsed(state.pages, material.id);
   return (
     <aside className="facts-side" aria-label={`Facts of ${materialName(material)}`}>
@@ -113,7 +133,11 @@ export function MaterialFacts({
           </div>
         )}
         {material.kind === 'note' ? (
-          <NoteWords note={material} onChange={(part) => change(part, 'Note')} />
+          words.whole ? (
+            <NoteWords note={material} onChange={(part) => change(part, 'Note')} />
+          ) : (
+            <WordsOnTheWay {...words} />
+          )
         ) : (
           <MaterialWords material={material} />
         )}
@@ -121,13 +145,16 @@ export function MaterialFacts({
         {material.kind === 'clip' && <ClipStill material={material} player={player} />}
         {(material.kind === 'sound' ||
           material.kind === 'clip' ||
-          (material.kind === 'link' && material.facts.player)) && (
-          <TranscriptField
-            key={`${material.id} transcript`}
-            transcript={material.transcript}
-            onChange={(transcript) => change({ transcript }, 'Words')}
-          />
-        )}
+          (material.kind === 'link' && material.facts.player)) &&
+          (words.whole ? (
+            <TranscriptField
+              key={`${material.id} transcript`}
+              transcript={material.transcript}
+              onChange={(transcript) => change({ transcript }, 'Words')}
+            />
+          ) : (
+            <WordsOnTheWay {...words} />
+          ))}
         {slides && (
           <label className="field">
             <span className="field-name">
@@ -189,7 +216,7 @@ export function MaterialFacts({
             <>
               <dt>Size</dt>
               <dd>
-                {measure(material)}
+                {(words.whole || material.kind !== 'note') && measure(material)}
                 {fromFile && `, ${fileSize(material.bytes)} ${material.facts.format.toUpperCase()}`}
               </dd>
             </>
