@@ -1,9 +1,14 @@
 import { sql } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
+import sharp from 'sharp';
 import { changePage, createProject } from '#contract/pages.ts';
+import { changeSite } from '#contract/sites.ts';
+import { newPart } from '#core/parts/new-part.ts';
 import { fromParagraphs } from '#core/words/rich-text.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { partsChange } from '#core/parts/parts-change.ts';
+import { releases as releaseRows } from '../server/db/schema.ts';
+import { vacuum } from '../server/db/vacuum.ts';
 import { newId } from '../server/db/new-id.ts';
 import { TestServer } from '../server/testing/test-server.ts';
 import type { Row } from './table.ts';
@@ -22,7 +27,102 @@ const words = (id: string, word: string): Part => ({
 });
 
 /** What the database grows by with each of many saves of a word on a page of 91 KB, beside what that part takes. */
-export async function benchGrowth(saves = 1000): Promise<Row> {
+export async function benchGrowth(): Promise<Row[]> {
+  return [await growthOfSaves(), await growthOfReleases()];
+}
+
+async function sizeOfDatabase(server: TestServer): Promise<number> {
+  await vacuum(server.database.db);
+  const [row] = await server.database.db
+    .select({ bytes: sql`pg_database_size(current_database())`.mapWith(Number) })
+    .from(sql`(select) as one_row`);
+  return row?.bytes ?? Number.NaN;
+}
+
+/** What the database grows by with each release of one changed word. */
+async function growthOfReleases(pages = 100, releases = 40): Promise<Row> {
+  const server = await TestServer.start();
+  try {
+    const maker = await server.maker();
+    const { site } = await maker.site();
+    const params = { site: site.id };
+    await maker.call(changeSite, {
+      params,
+      body: { seen: 1e9, label: 'Open', change: { height: 'public', address: 'growth' } },
+    });
+    const pictures: string[] = [];
+    for (let n = 0; n < pages * 4; n++) {
+      const file = await sharp({
+        create: { width: 40, height: 30, channels: 3, background: { r: n % 256, g: n >> 8, b: 90 } },
+      })
+        .png()
+        .toBuffer();
+      pictures.push((await maker.upload(site.id, `${n}.png`, file)).material);
+    }
+    const all: { page: string; parts: Part[] }[] = [];
+    for (let n = 0; n < pages; n++) {
+      const { page } = await maker.call(createProject, {
+        params,
+        body: { title: `Clock ${n}`, materials: [] },
+      });
+      const gallery = newPart('gallery', newId(), pictures.slice(n * 4, n * 4 + 4));
+      const parts: Part[] = [
+        { ...gallery, height: 'public' },
+        ...Array.from({ length: 19 }, () => words(newId(), 'word')),
+      ];
+      await maker.call(changePage, {
+        params: { ...params, page },
+        body: { seen: 1e9, label: 'Words', change: { parts, height: 'public' } },
+      });
+      all.push({ page, parts });
+    }
+    const publish = async () => {
+      const { state } = await maker.publish(site.id);
+      if (state !== 'done') throw new Error(`The publish ended as ${state}.`);
+    };
+    await publish();
+    const release = async (n: number) => {
+      const one = all[n % pages];
+      const last = one?.parts.at(-1);
+      if (!one || !last) throw new Error('no page');
+      const parts = one.parts.with(-1, words(last.id, `word ${n}`));
+      await maker.call(changePage, {
+        params: { ...params, page: one.page },
+        body: { seen: 1e9, label: 'Words', change: {}, was: {}, parts: partsChange(one.parts, parts) },
+      });
+      one.parts = parts;
+      await publish();
+    };
+    const day = 10;
+    const some = async (from: number) => {
+      for (let n = 0; n < day; n++) await release(from + n);
+      return sizeOfDatabase(server);
+    };
+    // The first ones take room that later ones use again, once it was swept.
+    await some(0);
+    const before = await some(day);
+    let after = before;
+    for (let n = 2 * day; n < 2 * day + releases; n += day) after = await some(n);
+    const each = (after - before) / releases;
+    const [live] = await server.database.db
+      .select({ bytes: sql`max(pg_column_size(manifest))`.mapWith(Number) })
+      .from(releaseRows);
+    const whole = live?.bytes ?? Number.NaN;
+    return {
+      what: `growth of the database with each release of a changed word on a site of ${pages} pages of 20 parts, over ${releases} releases, swept after every ${day}`,
+      ours: kilobytes(each),
+      against: 'the list of its files, as every release held it',
+      other: kilobytes(whole),
+      ratio: each / whole,
+      wanted: 'at most 0.2 times',
+      reached: each <= 0.2 * whole,
+    };
+  } finally {
+    await server.stop();
+  }
+}
+
+async function growthOfSaves(saves = 1000): Promise<Row> {
   const server = await TestServer.start();
   try {
     const maker = await server.maker();

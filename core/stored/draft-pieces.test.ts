@@ -1,12 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { createHash } from 'node:crypto';
 import { mixedDraftArbitrary } from '../access/arbitrary-draft.ts';
+import { sampleSound } from '../materials/sample-sound.ts';
 import type { Draft } from '../sites/site.ts';
 import { isShown } from '../pages/page.ts';
 import { draftFromPieces, draftToPieces, type KeptDraft, namesIn } from './draft-pieces.ts';
 
 /** As a database gives it back. */
 const kept = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+const nameIn = ({ pieces }: ReturnType<typeof draftToPieces>, thing: string): string =>
+  pieces.find((piece) => piece.thing === thing)?.name ?? '';
 /** The text itself is a name like no other. */
 const apart = (draft: Draft) => draftToPieces(draft, (text) => text);
 const contents = (...drafts: ReturnType<typeof apart>[]) =>
@@ -43,11 +47,34 @@ describe('the pieces of a draft', () => {
     expect(fresh.map(({ kind, thing }) => [kind, thing])).toEqual([
       ['part', part.id],
       ['page', page.id],
+      ['run', after.kept.pages[0]],
     ]);
     // Both are put together again from one heap.
     const heap = contents(before, after);
     expect(draftFromPieces(kept(before.kept), heap)).toEqual(kept(big));
     expect(draftFromPieces(kept(after.kept), heap)).toEqual(kept(changed));
+  });
+
+  test('of a long list are named in runs: one more in the middle leaves most of them as they are', () => {
+    const { site } = fc.sample(mixedDraftArbitrary, { seed: 11, numRuns: 1 })[0] as Draft;
+    const hashed = (draft: Draft) =>
+      draftToPieces(draft, (text) => createHash('sha256').update(text).digest('base64url'));
+    const of = (materials: Draft['materials']) => hashed({ site, pages: [], materials });
+    const many = Array.from({ length: 2000 }, (_, at) => sampleSound(`sound-${at}`));
+    const before = of(many);
+    const longer = many.toSpliced(1000, 0, sampleSound('sound-new'));
+    const after = of(longer);
+    // One name in 64 ends a run: about 31 of 2,000.
+    expect(before.kept.materials.length).toBeGreaterThan(15);
+    expect(before.kept.materials.length).toBeLessThan(60);
+    const known = new Set(before.pieces.map(({ name }) => name));
+    const fresh = after.pieces.filter(({ name }) => !known.has(name)).map(({ kind }) => kind);
+    expect(fresh.filter((kind) => kind === 'material')).toHaveLength(1);
+    expect(fresh.filter((kind) => kind === 'run').length).toBeLessThanOrEqual(2);
+    expect(draftFromPieces(kept(after.kept), contents(after)).materials).toEqual(longer);
+    // As versions that knew no runs kept it.
+    const listed = { ...after.kept, runs: undefined, materials: longer.map((one) => nameIn(after, one.id)) };
+    expect(draftFromPieces(kept(listed), contents(after)).materials).toEqual(longer);
   });
 
   test('a missing one is told, and nothing is made up for it', () => {

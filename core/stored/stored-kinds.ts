@@ -6,6 +6,7 @@ import { isShown, type Page, pageOfCheckedPartsSchema } from '../pages/page.ts';
 import { emptyContents } from '../pages/page-contents.ts';
 import type { PageKind } from '../pages/page-kinds.ts';
 import { type Manifest, manifestSchema } from '../release/manifest.ts';
+import { type ManifestDifference, manifestDifferenceSchema } from '../release/manifest-difference.ts';
 import { type Part, partSchema } from '../parts/parts.ts';
 import { fromStored, stored, type StoredKind } from './stored-json.ts';
 
@@ -31,6 +32,11 @@ export const storedMaterial: StoredKind<Material> = {
   upgrades: [filledIn(() => ({ tags: [], provenance: mine, transcript: '', shownBy: null }))],
 };
 export const storedManifest: StoredKind<Manifest> = { schema: manifestSchema, upgrades: [asItWas] };
+/** A manifest told by what it has otherwise than that of another release. */
+export const storedManifestDifference: StoredKind<ManifestDifference> = {
+  schema: manifestDifferenceSchema,
+  upgrades: [asItWas],
+};
 export const storedPart: StoredKind<Part> = { schema: partSchema, upgrades: [asItWas] };
 /** A page without its parts, which are kept each with the version of its own shape. */
 export const storedPage: StoredKind<Page> = {

@@ -57,8 +57,13 @@ export async function sourceOf(db: Executor, site: string, kept: KeptDraft): Pro
       .where(isNamed(site, names)))
       pieces.set(name, content);
   };
+  const listedIn = (list: 'run' | 'parts') =>
+    [...pieces.values()].flatMap((piece) =>
+      namesIn((piece as Partial<Record<typeof list, unknown[]>>)[list]),
+    );
   await read([...namesIn(kept.pages), ...namesIn(kept.materials)]);
-  await read([...pieces.values()].flatMap((page) => namesIn((page as { parts?: unknown[] }).parts)));
+  if (kept.runs) await read(listedIn('run'));
+  await read(listedIn('parts'));
   return draftFromPieces(kept, pieces);
 }
 

@@ -283,8 +283,10 @@ export const releases = pgTable(
     name: text('name').notNull(),
     /** What readers could be shown when it was made, by its pieces: told against the draft to say what waits. */
     source: jsonb('source').$type<KeptDraft>().notNull(),
-    /** See storedManifest. */
+    /** See storedManifest; where `against` names another release, see storedManifestDifference. */
     manifest: jsonb('manifest').$type<object>().notNull(),
+    /** The release whose manifest this one is told against; null where it is whole, as that of a live one always is. */
+    against: bigint('against', { mode: 'number' }),
     createdAt: createdAt(),
   },
   (table) => [uniqueIndex('release_number').on(table.siteId, table.number)],

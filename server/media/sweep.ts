@@ -2,7 +2,7 @@ import { eq, inArray, sql, TransactionRollbackError } from 'drizzle-orm';
 import type { Material } from '#core/materials/material.ts';
 import type { FileTree } from '#core/release/manifest.ts';
 import { fromStored } from '#core/stored/stored-json.ts';
-import { storedManifest, storedMaterial } from '#core/stored/stored-kinds.ts';
+import { storedManifest, storedManifestDifference, storedMaterial } from '#core/stored/stored-kinds.ts';
 import type { Database, Executor } from '../db/connect.ts';
 import { forgetOldSteps } from '../db/forget-old-steps.ts';
 import {
@@ -84,11 +84,20 @@ async function publishedIn(db: Executor): Promise<Set<string>> {
       for (const one of [hash, br, gzip]) if (one) named.add(one);
   };
   for (const { id } of await db.select({ id: releases.id }).from(releases)) {
-    const [row] = await db.select({ manifest: releases.manifest }).from(releases).where(eq(releases.id, id));
-    const manifest = row && fromStored(storedManifest, row.manifest);
-    nameTree(manifest?.public ?? null);
-    nameTree(manifest?.siteLink ?? null);
-    Object.values(manifest?.pageLinks ?? {}).forEach(nameTree);
+    const [row] = await db
+      .select({ manifest: releases.manifest, against: releases.against })
+      .from(releases)
+      .where(eq(releases.id, id));
+    if (!row) continue;
+    if (row.against === null) {
+      const whole = fromStored(storedManifest, row.manifest);
+      [whole.public, whole.siteLink, ...Object.values(whole.pageLinks)].forEach(nameTree);
+    } else {
+      // What it has in common with the release it is told against is named there.
+      const own = fromStored(storedManifestDifference, row.manifest);
+      for (const one of [own.public, own.siteLink, ...Object.values(own.pageLinks)])
+        nameTree(one?.otherwise ?? null);
+    }
   }
   return named;
 }

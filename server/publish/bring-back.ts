@@ -3,6 +3,7 @@ import { narrowed } from '#core/release/narrowed.ts';
 import { releasable } from '#core/release/released.ts';
 import { shortened } from '#core/words/shortened.ts';
 import { ceilingsOf } from '../db/ceilings.ts';
+import { makeWhole } from '../db/release-manifest.ts';
 import { sourceOf } from '../db/release-source.ts';
 import { releases, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
@@ -25,7 +26,10 @@ export async function bringBack(deps: PublishDeps, site: string, id: number): Pr
   const source = await deps.db.transaction(async (tx) => {
     await tx.select({ id: sites.id }).from(sites).where(eq(sites.id, site)).for('update');
     const lower = narrowed(had, await ceilingsOf(tx, site));
-    if (!lower) await tx.update(sites).set({ liveRelease: id }).where(eq(sites.id, site));
+    if (!lower) {
+      await makeWhole(tx, site, id);
+      await tx.update(sites).set({ liveRelease: id }).where(eq(sites.id, site));
+    }
     return lower;
   });
   if (source)

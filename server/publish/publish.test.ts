@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
@@ -11,6 +12,8 @@ import { fromParagraphs } from '#core/words/rich-text.ts';
 import type { Height } from '#core/access/height.ts';
 import { fromStored } from '#core/stored/stored-json.ts';
 import { storedManifest } from '#core/stored/stored-kinds.ts';
+import { manifestOf } from '../db/release-manifest.ts';
+import { sweep } from '../media/sweep.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
@@ -259,8 +262,58 @@ describe('publishing', () => {
     });
     await maker.publish(site);
     const all = await server.database.db.query.releases.findMany();
-    const after = treeOf(all.filter((release) => release.siteId === site).at(-1));
+    const after = treeOf(all.find((release) => release.siteId === site && release.number === 2));
     const changed = Object.keys(after).filter((path) => after[path]?.hash !== before[path]?.hash);
     expect(changed).toEqual(['satchel/index.html']);
+  });
+
+  test('of several releases one is kept whole, and each is brought back as it was, also after a sweep', async () => {
+    const { site, satchel } = await twoProjects();
+    await setHeight(site, 'unlisted');
+    const link = (await maker.publish(site)).live?.siteLinkPath ?? '';
+    const pages = async () => {
+      const all: Record<string, string> = {};
+      for (const path of ['', 'satchel/']) all[path] = (await server.get(link + path)).body;
+      const names = Object.values(all).flatMap((body) =>
+        [...body.matchAll(/files\/[0-9a-f]+\.\w+/g)].map(([name]) => name),
+      );
+      for (const name of new Set(names)) {
+        const { statusCode, rawPayload } = await server.get(link + name);
+        expect(statusCode).toBe(200);
+        all[name] = createHash('sha256').update(rawPayload).digest('hex');
+      }
+      return all;
+    };
+    const were = [await pages()];
+    for (const summary of ['From an old spinnaker', 'From a new one', '']) {
+      await change(await maker.state(site), satchel, { summary });
+      await maker.publish(site);
+      were.push(await pages());
+    }
+    expect(new Set(were.map((one) => one['satchel/'])).size).toBe(4);
+    const whole = async () =>
+      (await server.database.db.query.releases.findMany())
+        .filter(({ siteId, against }) => siteId === site && against === null)
+        .map(({ number }) => number);
+    expect(await whole()).toEqual([4]);
+    for (const number of [1, 3, 2, 1, 4]) {
+      await maker.call(bringBackRelease, { params: { site, number: String(number) } });
+      expect(await pages()).toEqual(were[number - 1]);
+      expect(await whole()).toEqual([number]);
+      await sweep(
+        {
+          db: server.database.db,
+          blobs: server.blobs,
+          assets: server.assets,
+          limits: { maxTotalBytes: 1e12 },
+        },
+        { freshFor: -1 },
+      );
+      // What readers asked for lately is in memory: whether it is on the disk yet is asked there.
+      for (const { id, siteId } of await server.database.db.query.releases.findMany())
+        if (siteId === site)
+          for (const { hash } of Object.values((await manifestOf(server.database.db, id)).siteLink ?? {}))
+            expect(await server.blobs.has(hash)).toBe(true);
+    }
   });
 });

@@ -10,6 +10,7 @@ import { stored } from '#core/stored/stored-json.ts';
 import { storedManifest } from '#core/stored/stored-kinds.ts';
 import { ceilingsOf } from '../db/ceilings.ts';
 import type { Transaction } from '../db/connect.ts';
+import { tellAgainst } from '../db/release-manifest.ts';
 import { keepSource } from '../db/release-source.ts';
 import { releases, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
@@ -110,10 +111,9 @@ async function attempt(
         manifest: stored(storedManifest, manifest),
       })
       .returning({ id: releases.id });
-    await tx
-      .update(sites)
-      .set({ liveRelease: made?.id ?? null })
-      .where(eq(sites.id, siteId));
+    if (!made) throw new Error('The release was not written.');
+    await tellAgainst(tx, siteId, made.id, manifest);
+    await tx.update(sites).set({ liveRelease: made.id }).where(eq(sites.id, siteId));
     await switched?.(tx);
     return number;
   });
