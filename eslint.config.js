@@ -50,9 +50,14 @@ const direction = Object.entries(mayImport).flatMap(([folder, allowed]) => {
     regex: `(^|/)rooms/|^\\.\\./(${rooms.join('|')})/`,
     message: 'Rooms do not know each other: move what is shared to studio/ui or studio/materials.',
   };
+  const primitives = {
+    regex: '^radix-ui$',
+    message: 'What is built on Radix stands in studio/ui, once for all rooms.',
+  };
   return [
-    { files: ['studio/**/*.{ts,tsx}'], ignores, rules: rule(...patterns, apart) },
-    { files: ['studio/app.tsx'], rules: rule(...patterns) },
+    { files: ['studio/**/*.{ts,tsx}'], ignores, rules: rule(...patterns, apart, primitives) },
+    { files: ['studio/ui/**/*.{ts,tsx}'], ignores, rules: rule(...patterns, apart) },
+    { files: ['studio/app.tsx'], rules: rule(...patterns, primitives) },
   ];
 });
 
@@ -117,6 +122,16 @@ export default tseslint.config(
             'ImportDeclaration[source.value="drizzle-orm"], ImportDeclaration[source.value=/db.schema.ts$/]',
           message: 'A route answers; what it asks of the database stands in a file beside it.',
         },
+      ],
+    },
+  },
+  {
+    files: ['studio/**/*.tsx'],
+    ignores: ['studio/ui/select.tsx', '**/*.test.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'JSXOpeningElement[name.name="select"]', message: 'Use Select of studio/ui.' },
       ],
     },
   },

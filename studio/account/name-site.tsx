@@ -7,6 +7,7 @@ import { createSite } from '#contract/sites.ts';
 import { call } from '../api/call.ts';
 import { Field } from '../ui/field.tsx';
 import { KiteMark } from '../ui/kite-mark.tsx';
+import { Button } from '../ui/button.tsx';
 
 /** The first thing after an account: a name for the site. */
 export function NameSite() {
@@ -37,9 +38,9 @@ export function NameSite() {
           problem={errors.title?.message}
           {...form.register('title')}
         />
-        <button type="submit" className="btn go justify-self-start" disabled={isSubmitting}>
+        <Button type="submit" look="go" className="justify-self-start" disabled={isSubmitting}>
           Start the site
-        </button>
+        </Button>
       </form>
       <p className="note">
         The site is Private: nobody else can see anything until you raise it and publish.

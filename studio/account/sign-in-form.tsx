@@ -3,6 +3,7 @@ import { useForm } from 'react-hook-form';
 import { type Me, signIn, type SignIn, signInSchema } from '#contract/account.ts';
 import { call } from '../api/call.ts';
 import { Field } from '../ui/field.tsx';
+import { Button } from '../ui/button.tsx';
 
 /** E-mail and password, at the door and wherever a session ends. */
 export function SignInForm({ email = '', onSignedIn }: { email?: string; onSignedIn: (me: Me) => void }) {
@@ -31,9 +32,9 @@ export function SignInForm({ email = '', onSignedIn }: { email?: string; onSigne
         autoComplete="current-password"
         {...form.register('password')}
       />
-      <button className="btn go" type="submit" disabled={isSubmitting}>
+      <Button look="go" type="submit" disabled={isSubmitting}>
         {isSubmitting ? 'Opening' : 'Sign in'}
-      </button>
+      </Button>
     </form>
   );
 }

@@ -14,6 +14,7 @@ import { call, Refusal } from '../api/call.ts';
 import { Field } from '../ui/field.tsx';
 import { KiteMark } from '../ui/kite-mark.tsx';
 import { SignInForm } from './sign-in-form.tsx';
+import { Button } from '../ui/button.tsx';
 
 function useEnter() {
   const client = useQueryClient();
@@ -60,9 +61,9 @@ function NewAccountForm() {
         autoComplete="new-password"
         {...form.register('password')}
       />
-      <button className="btn go" type="submit" disabled={isSubmitting}>
+      <Button look="go" type="submit" disabled={isSubmitting}>
         {isSubmitting ? 'Making your account' : 'Create account'}
-      </button>
+      </Button>
     </form>
   );
 }
@@ -92,14 +93,9 @@ export function Welcome({ demo }: { demo: boolean }) {
         </p>
         {demo && (
           <div className="grid justify-items-start gap-2 border-t border-line pt-5">
-            <button
-              type="button"
-              className="btn ink"
-              disabled={enterDemo.isPending}
-              onClick={() => enterDemo.mutate()}
-            >
+            <Button look="ink" disabled={enterDemo.isPending} onClick={() => enterDemo.mutate()}>
               Look around as Wren, the demo maker
-            </button>
+            </Button>
             <p className="note">One click, no account. What you change stays on this server.</p>
             {enterDemo.error && (
               <p className="field-problem" role="alert">
@@ -138,14 +134,13 @@ export function Welcome({ demo }: { demo: boolean }) {
             ))}
           </ul>
           {open.hasNextPage && (
-            <button
-              type="button"
-              className="btn mt-2"
+            <Button
+              className="mt-2"
               disabled={open.isFetchingNextPage}
               onClick={() => void open.fetchNextPage()}
             >
               More sites
-            </button>
+            </Button>
           )}
         </section>
       )}

@@ -11,6 +11,7 @@ import { materialName, MaterialPicture, shapeOf } from '../ui/material-picture.t
 import { UploadList } from '../ui/upload-list.tsx';
 import { useFound } from './use-found.ts';
 import './tiles.css';
+import { Button } from '../ui/button.tsx';
 
 /** From so many on there is a field to find one in. */
 const manyFrom = 24;
@@ -90,9 +91,9 @@ export function PickMaterials({
               title={title}
               tools={
                 kind !== 'link' && (
-                  <button type="button" className="btn" onClick={choose}>
+                  <Button onClick={choose}>
                     <UploadIcon size={16} aria-hidden="true" /> Bring new ones
-                  </button>
+                  </Button>
                 )
               }
             />
@@ -158,20 +159,15 @@ export function PickMaterials({
               })}
             </ul>
             {found.length > shown && (
-              <button type="button" className="btn sm mt-3" onClick={() => setShown(shown + atOnce)}>
+              <Button small className="mt-3" onClick={() => setShown(shown + atOnce)}>
                 Show {Math.min(atOnce, found.length - shown)} more
-              </button>
+              </Button>
             )}
             {most > 1 && (
               <div className="mt-4 flex items-center gap-3">
-                <button
-                  type="button"
-                  className="btn go"
-                  disabled={picked.length === 0}
-                  onClick={() => done(picked)}
-                >
+                <Button look="go" disabled={picked.length === 0} onClick={() => done(picked)}>
                   Place {picked.length || ''} {picked.length === 1 ? 'picture' : 'pictures'}
-                </button>
+                </Button>
               </div>
             )}
           </>

@@ -8,6 +8,8 @@ import { Sortable } from '../ui/sortable.tsx';
 import { MaterialWords } from './material-words.tsx';
 import { PickMaterials } from './pick-materials.tsx';
 import './picture-list.css';
+import { Button } from '../ui/button.tsx';
+import { IconButton } from '../ui/icon-button.tsx';
 
 interface PictureListProps {
   pictures: readonly string[];
@@ -41,15 +43,9 @@ function Line({
       className="picture-line"
       style={{ transform: CSS.Transform.toString(transform), transition: transition ?? undefined }}
     >
-      <button
-        type="button"
-        className="icon-btn sm cursor-grab"
-        aria-label={`Move ${name}`}
-        {...attributes}
-        {...listeners}
-      >
+      <IconButton small className="cursor-grab" label={`Move ${name}`} {...attributes} {...listeners}>
         <GripVertical size={16} aria-hidden="true" />
-      </button>
+      </IconButton>
       <MaterialPicture material={material} alt="" className="h-20 w-24 object-cover" />
       {withWords ? (
         <div className="grid min-w-0 flex-1 gap-2 sm:grid-cols-2">
@@ -59,27 +55,15 @@ function Line({
         <p className="min-w-0 flex-1 truncate">{name}</p>
       )}
       <div className="flex flex-none flex-col">
-        <button
-          type="button"
-          className="icon-btn sm"
-          aria-label={`${name} earlier`}
-          disabled={at === 0}
-          onClick={() => onMove(at - 1)}
-        >
+        <IconButton small label={`${name} earlier`} disabled={at === 0} onClick={() => onMove(at - 1)}>
           <ArrowUp size={16} aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          className="icon-btn sm"
-          aria-label={`${name} later`}
-          disabled={at === count - 1}
-          onClick={() => onMove(at + 1)}
-        >
+        </IconButton>
+        <IconButton small label={`${name} later`} disabled={at === count - 1} onClick={() => onMove(at + 1)}>
           <ArrowDown size={16} aria-hidden="true" />
-        </button>
-        <button type="button" className="icon-btn sm" aria-label={`Take ${name} out`} onClick={onRemove}>
+        </IconButton>
+        <IconButton small label={`Take ${name} out`} onClick={onRemove}>
           <X size={16} aria-hidden="true" />
-        </button>
+        </IconButton>
       </div>
     </li>
   );
@@ -118,9 +102,9 @@ export function PictureList({ pictures, most, onChange, of, withWords = true }: 
           without={pictures}
           onPick={(ids) => onChange([...pictures, ...ids])}
         >
-          <button type="button" className="btn sm justify-self-start">
+          <Button small className="justify-self-start">
             <Plus size={15} aria-hidden="true" /> Add pictures
-          </button>
+          </Button>
         </PickMaterials>
       )}
     </div>

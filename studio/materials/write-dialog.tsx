@@ -1,5 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { Dialog } from '../ui/dialog.tsx';
+import { Button } from '../ui/button.tsx';
 
 interface WriteDialogProps {
   title: string;
@@ -42,9 +43,9 @@ export function WriteDialog({ title, keep, busyWords, onKeep, onClose, children 
           </p>
         )}
         <p className="flex items-center gap-3">
-          <button type="submit" className="btn go" disabled={busy}>
+          <Button type="submit" look="go" disabled={busy}>
             {keep}
-          </button>
+          </Button>
           <span className="note" role="status">
             {busy && busyWords}
           </span>

@@ -10,6 +10,7 @@ import { kindNames } from '../ui/kind-names.ts';
 import { MaterialWords } from '../materials/material-words.tsx';
 import { PickMaterials } from '../materials/pick-materials.tsx';
 import type { PartPanelProps } from './part-settings.ts';
+import { Button } from '../ui/button.tsx';
 
 /** Below a selected document, sound or clip: which one, and what readers may do with it. */
 export function MediumPanel({
@@ -51,15 +52,13 @@ export function MediumPanel({
           most={1}
           onPick={([id]) => id && onChange({ ...part, material: id })}
         >
-          <button type="button" className="btn sm">
-            {material ? `Another ${name}` : `Choose a ${name}`}
-          </button>
+          <Button small>{material ? `Another ${name}` : `Choose a ${name}`}</Button>
         </PickMaterials>
         {words && (
-          <button type="button" className="btn sm" disabled={busy} onClick={() => void makeWords()}>
+          <Button small disabled={busy} onClick={() => void makeWords()}>
             <TextQuote size={15} aria-hidden="true" />
             Make words of it
-          </button>
+          </Button>
         )}
         {part.kind === 'document' && material && (
           <label className="check">

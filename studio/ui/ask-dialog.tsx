@@ -1,6 +1,7 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useFocusBack } from './use-focus-back.ts';
+import { Button } from './button.tsx';
 
 export interface Answer {
   /** What it does, as a verb: "Delete for readers now". */
@@ -41,11 +42,15 @@ export function AskDialog({
             <div className="grid gap-2">{children}</div>
           </Dialog.Description>
           <div className="mt-5 flex flex-wrap gap-2">
-            <Dialog.Close className="btn">{leave}</Dialog.Close>
+            <Button asChild>
+              <Dialog.Close>{leave}</Dialog.Close>
+            </Button>
             {answers.map(({ name, run }) => (
-              <Dialog.Close key={name} className="btn ink" onClick={run}>
-                {name}
-              </Dialog.Close>
+              <Button asChild look="ink">
+                <Dialog.Close key={name} onClick={run}>
+                  {name}
+                </Dialog.Close>
+              </Button>
             ))}
           </div>
         </Dialog.Content>

@@ -1,5 +1,6 @@
 import { Check, Copy } from 'lucide-react';
 import { useState } from 'react';
+import { Button } from './button.tsx';
 
 /** A link in full, with a button that copies it. */
 export function CopyLink({ path, label }: { path: string; label: string }) {
@@ -23,10 +24,10 @@ export function CopyLink({ path, label }: { path: string; label: string }) {
         aria-label={label}
         onFocus={(event) => event.target.select()}
       />
-      <button type="button" className="btn" onClick={() => void copy()}>
+      <Button onClick={() => void copy()}>
         {copied ? <Check size={16} aria-hidden="true" /> : <Copy size={16} aria-hidden="true" />}
         <span aria-live="polite">{copied ? 'Copied' : 'Copy'}</span>
-      </button>
+      </Button>
     </div>
   );
 }

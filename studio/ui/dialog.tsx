@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import { Dialog as Radix } from 'radix-ui';
+import { IconButton } from './icon-button.tsx';
 import type { ReactNode } from 'react';
 import { useFocusBack } from './use-focus-back.ts';
 
@@ -63,8 +64,10 @@ export const DialogHead = ({ title, tools, busy = false, className = '' }: HeadP
   <header className={`dialog-head ${className}`.trim()}>
     <Radix.Title className="min-w-0 flex-1">{title}</Radix.Title>
     {tools}
-    <Radix.Close className="icon-btn" aria-label="Close" disabled={busy}>
-      <X size={18} aria-hidden="true" />
+    <Radix.Close asChild>
+      <IconButton label="Close" disabled={busy}>
+        <X size={18} aria-hidden="true" />
+      </IconButton>
     </Radix.Close>
   </header>
 );

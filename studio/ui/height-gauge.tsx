@@ -1,6 +1,7 @@
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { type Height, heightLevel } from '#core/access/height.ts';
 import { fromTheTop, heightNames } from './height-names.ts';
+import { Button } from './button.tsx';
 
 const gaugeWords: Record<Height, string> = {
   public: 'Open sky. At your address, listed here, and findable if you wish.',
@@ -98,14 +99,12 @@ export function HeightGauge({ height, onChange }: { height: Height; onChange: (h
               : `The site is ${heightNames[height]} now. ${raising[chosen]}`}
           </p>
           <div className="flex flex-wrap gap-2">
-            <button type="button" className="btn ink" onClick={() => apply(chosen)}>
+            <Button look="ink" onClick={() => apply(chosen)}>
               {isLower(chosen)
                 ? `Lower it to ${heightNames[chosen]} now`
                 : `Raise it to ${heightNames[chosen]}`}
-            </button>
-            <button type="button" className="btn" onClick={() => apply(height)}>
-              Keep {heightNames[height]}
-            </button>
+            </Button>
+            <Button onClick={() => apply(height)}>Keep {heightNames[height]}</Button>
           </div>
         </div>
       )}

@@ -13,6 +13,7 @@ import { HeightRow } from './height-control.tsx';
 import { heightNames } from './height-names.ts';
 import { nothingWaits } from './live-words.ts';
 import { usePublish } from './use-publish.ts';
+import { Button } from './button.tsx';
 
 /** Projects that stay out because they are Private themselves, each with the way in. */
 function PrivatePages({ open }: { open: boolean }) {
@@ -33,9 +34,8 @@ function PrivatePages({ open }: { open: boolean }) {
         {out.map((page) => (
           <li key={page.id} className="flex items-center gap-3">
             <span className="min-w-0 flex-1 truncate">{pageName(page)}</span>
-            <button
-              type="button"
-              className="btn sm"
+            <Button
+              small
               onClick={() => {
                 // The line goes away; the focus stays with the list.
                 summary.current?.focus();
@@ -48,7 +48,7 @@ function PrivatePages({ open }: { open: boolean }) {
               }}
             >
               Publish it too<span className="sr-only">: {pageName(page)}</span>
-            </button>
+            </Button>
           </li>
         ))}
       </ul>
@@ -110,9 +110,9 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
             <i style={{ width: `${job.total > 0 ? (100 * job.done) / job.total : 4}%` }} />
           </div>
           <p className="note">Readers go on seeing what they saw until all of it is ready.</p>
-          <button type="button" className="btn justify-self-start" onClick={() => void cancel()}>
+          <Button className="justify-self-start" onClick={() => void cancel()}>
             Stop
-          </button>
+          </Button>
         </div>
       )}
       {done && (
@@ -126,10 +126,12 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
               </p>
               <CopyLink path={path} label="Link for readers" />
               <p>
-                <a className="btn go" href={path} target="_blank" rel="noreferrer">
-                  <ExternalLink size={16} aria-hidden="true" />
-                  See what readers see
-                </a>
+                <Button asChild look="go">
+                  <a href={path} target="_blank" rel="noreferrer">
+                    <ExternalLink size={16} aria-hidden="true" />
+                    See what readers see
+                  </a>
+                </Button>
               </p>
             </>
           ) : (
@@ -224,16 +226,16 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
               {problem}
             </p>
           )}
-          <button
-            type="button"
-            className="btn go justify-self-start"
+          <Button
+            look="go"
+            className="justify-self-start"
             disabled={nothing}
             onClick={() => void start(name, [...notYet])}
           >
             {nothing
               ? 'Nothing to publish'
               : `Publish release ${next}${uncredited.length > 0 ? ' anyway' : ''}`}
-          </button>
+          </Button>
         </div>
       )}
     </Dialog>

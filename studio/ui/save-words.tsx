@@ -1,4 +1,5 @@
 import { useSite } from '../api/site-context.tsx';
+import { Button } from './button.tsx';
 
 const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 
@@ -40,12 +41,12 @@ export function SaveWords() {
       return (
         <div className="flag straw flex-wrap" role="alert">
           {saving.message}
-          <button type="button" className="btn sm" onClick={() => resolve('mine')}>
+          <Button small onClick={() => resolve('mine')}>
             Keep mine
-          </button>
-          <button type="button" className="btn sm" onClick={() => resolve('theirs')}>
+          </Button>
+          <Button small onClick={() => resolve('theirs')}>
             Take the newer one
-          </button>
+          </Button>
         </div>
       );
   }

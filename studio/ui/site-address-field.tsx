@@ -5,6 +5,7 @@ import { checkAddress } from '#contract/sites.ts';
 import { suggestAddresses } from '#core/sites/suggest-addresses.ts';
 import { call } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
+import { Button } from './button.tsx';
 
 /** The site's address, with whether it is free and what else is. */
 export function SiteAddressField() {
@@ -56,14 +57,9 @@ export function SiteAddressField() {
             spellCheck={false}
             autoCapitalize="none"
           />
-          <button
-            type="button"
-            className="btn"
-            disabled={!settled || !check.data.free || mine}
-            onClick={() => use(typed)}
-          >
+          <Button disabled={!settled || !check.data.free || mine} onClick={() => use(typed)}>
             Use it
-          </button>
+          </Button>
         </span>
       </label>
       <p className="note break-all">
@@ -79,9 +75,9 @@ export function SiteAddressField() {
         <p className="flex flex-wrap items-center gap-2">
           <span className="note">Also free</span>
           {check.data.alsoFree.map((address) => (
-            <button key={address} type="button" className="btn sm" onClick={() => use(address)}>
+            <Button key={address} small onClick={() => use(address)}>
               {address}
-            </button>
+            </Button>
           ))}
         </p>
       )}

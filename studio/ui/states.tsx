@@ -1,3 +1,4 @@
+import { Button } from './button.tsx';
 /** Waiting, in words and without shimmer. */
 export function Loading({ what }: { what: string }) {
   return (
@@ -16,9 +17,7 @@ export function Trouble({ error, again }: { error: Error; again: () => void }) {
         {error.message}
       </p>
       <p>
-        <button type="button" className="btn" onClick={again}>
-          Try again
-        </button>
+        <Button onClick={again}>Try again</Button>
       </p>
     </main>
   );

@@ -1,5 +1,5 @@
 import { Eye, Redo2, Undo2, User, Link2, Footprints } from 'lucide-react';
-import { Popover } from 'radix-ui';
+import { Popover } from './popover.tsx';
 import { useState } from 'react';
 import { useSite } from '../api/site-context.tsx';
 import { useActions } from './finder/actions-context.tsx';
@@ -7,6 +7,8 @@ import { DifferenceList } from './difference-list.tsx';
 import { fetched } from './fetched.tsx';
 import { Menu, MenuLink } from './menu.tsx';
 import { liveWords, nothingWaits, waitingWords } from './live-words.ts';
+import { Button } from './button.tsx';
+import { IconButton } from './icon-button.tsx';
 
 /** Fetched when somebody publishes for the first time since the studio was opened. */
 const PublishDialog = fetched(
@@ -30,32 +32,32 @@ function LiveStatement() {
   const { open, sentence } = liveWords(state.live);
   const waiting = waitingWords(state.live);
   return (
-    <Popover.Root>
-      <Popover.Trigger className="state">
-        <span className={open ? 'dot' : 'dot shut'} aria-hidden="true" />
-        <span>{sentence}</span>
-        {waiting && (
-          <>
-            <span className="wait" aria-hidden="true" />
-            <span>
-              <b>{waiting}</b>
-            </span>
-          </>
-        )}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content className="popover" sideOffset={6} aria-label="What waits to be published">
-          {waiting ? (
+    <Popover
+      label="What waits to be published"
+      opener={
+        <button type="button" className="state">
+          <span className={open ? 'dot' : 'dot shut'} aria-hidden="true" />
+          <span>{sentence}</span>
+          {waiting && (
             <>
-              <h2 className="mb-1 text-base">Readers do not see this yet</h2>
-              <DifferenceList list={state.live.waiting} />
+              <span className="wait" aria-hidden="true" />
+              <span>
+                <b>{waiting}</b>
+              </span>
             </>
-          ) : (
-            <p>{nothingWaits(state.live)}</p>
           )}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+        </button>
+      }
+    >
+      {waiting ? (
+        <>
+          <h2 className="mb-1 text-base">Readers do not see this yet</h2>
+          <DifferenceList list={state.live.waiting} />
+        </>
+      ) : (
+        <p>{nothingWaits(state.live)}</p>
+      )}
+    </Popover>
   );
 }
 
@@ -90,42 +92,39 @@ export function Strip() {
       </div>
       <LiveStatement />
       <div className="acts">
-        <button
-          type="button"
-          className="icon-btn"
+        <IconButton
           disabled={!history.undo}
-          aria-label={history.undo ? `Undo: ${history.undo.label}` : 'Undo'}
+          label={history.undo ? `Undo: ${history.undo.label}` : 'Undo'}
           title={history.undo ? `Undo: ${history.undo.label}` : 'Nothing to undo'}
           onClick={() => void undo()}
         >
           <Undo2 size={18} aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          className="icon-btn max-[420px]:hidden"
+        </IconButton>
+        <IconButton
+          className="max-[420px]:hidden"
           disabled={!history.redo}
-          aria-label={history.redo ? `Redo: ${history.redo.label}` : 'Redo'}
+          label={history.redo ? `Redo: ${history.redo.label}` : 'Redo'}
           title={history.redo ? `Redo: ${history.redo.label}` : 'Nothing to do again'}
           onClick={() => void redo()}
         >
           <Redo2 size={18} aria-hidden="true" />
-        </button>
+        </IconButton>
         <Menu
           align="end"
           opener={
-            <button type="button" className="btn bare max-md:px-2" aria-label="See it as…">
+            <Button look="bare" className="max-md:px-2" aria-label="See it as…">
               <Eye size={18} aria-hidden="true" />
               <span className="max-md:hidden">See it as…</span>
-            </button>
+            </Button>
           }
         >
           {readers.map(({ viewer, ...line }) => (
             <MenuLink key={viewer} {...line} href={`/studio/see/${site.id}/${viewer}/`} />
           ))}
         </Menu>
-        <button type="button" className="btn go" onClick={() => setPublishing('open')}>
+        <Button look="go" onClick={() => setPublishing('open')}>
           Publish
-        </button>
+        </Button>
       </div>
       {publishing !== 'never' && (
         <PublishDialog open={publishing === 'open'} onClose={() => setPublishing('closed')} />

@@ -1,5 +1,7 @@
 import { Check, CircleAlert, Files, RotateCw, X } from 'lucide-react';
 import { type Upload, useUploads } from '../api/uploads-context.tsx';
+import { Button } from './button.tsx';
+import { IconButton } from './icon-button.tsx';
 
 const words: Record<Upload['state'], string> = {
   waiting: 'waits its turn',
@@ -32,24 +34,14 @@ function Line({ upload }: { upload: Upload }) {
         </p>
       </div>
       {running && (
-        <button
-          type="button"
-          className="icon-btn sm"
-          aria-label={`Stop ${file.name}`}
-          onClick={() => cancel(id)}
-        >
+        <IconButton small label={`Stop ${file.name}`} onClick={() => cancel(id)}>
           <X size={15} aria-hidden="true" />
-        </button>
+        </IconButton>
       )}
       {(state === 'failed' || state === 'cancelled') && (
-        <button
-          type="button"
-          className="icon-btn sm"
-          aria-label={`Try ${file.name} again`}
-          onClick={() => again(id)}
-        >
+        <IconButton small label={`Try ${file.name} again`} onClick={() => again(id)}>
           <RotateCw size={15} aria-hidden="true" />
-        </button>
+        </IconButton>
       )}
     </li>
   );
@@ -85,13 +77,13 @@ export function UploadList({ quiet = false }: { quiet?: boolean }) {
           {summary}
         </p>
         {running.length > 0 ? (
-          <button type="button" className="btn sm" onClick={() => cancel()}>
+          <Button small onClick={() => cancel()}>
             Stop all
-          </button>
+          </Button>
         ) : (
-          <button type="button" className="btn sm" onClick={clear}>
+          <Button small onClick={clear}>
             Put this list away
-          </button>
+          </Button>
         )}
       </div>
       {running.length > 0 && (

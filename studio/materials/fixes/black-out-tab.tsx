@@ -6,6 +6,8 @@ import type { Material } from '#core/materials/material.ts';
 import { RegionFields } from './region-fields.tsx';
 import { RegionStage } from './region-stage.tsx';
 import type { FixesState } from './use-fixes.ts';
+import { Button } from '../../ui/button.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
 
 const fresh: Region = { x: 0.35, y: 0.45, width: 0.3, height: 0.1 };
 
@@ -63,16 +65,16 @@ export function useBlackOutTab(
         Draw over what nobody should see. It is black in every file that is published, and nothing of it is
         left underneath. The original stays in your studio.
       </p>
-      <button
-        type="button"
-        className="btn sm justify-self-start"
+      <Button
+        small
+        className="justify-self-start"
         onClick={() => {
           save(withHere([...here, fresh]));
           setSelected(here.length);
         }}
       >
         <Plus size={15} aria-hidden="true" /> Add a region
-      </button>
+      </Button>
       <ul className="grid gap-3">
         {here.map((region, at) => (
           <li key={at} className="region-item" data-selected={at === selected || undefined}>
@@ -85,17 +87,16 @@ export function useBlackOutTab(
               >
                 Region {at + 1}
               </button>
-              <button
-                type="button"
-                className="icon-btn sm"
-                aria-label={`Take region ${at + 1} off`}
+              <IconButton
+                small
+                label={`Take region ${at + 1} off`}
                 onClick={() => {
                   save(withHere(here.filter((_, other) => other !== at)));
                   setSelected(null);
                 }}
               >
                 <Trash2 size={15} aria-hidden="true" />
-              </button>
+              </IconButton>
             </div>
             {at === selected && (
               <RegionFields

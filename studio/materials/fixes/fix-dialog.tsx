@@ -1,5 +1,4 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { pageSizePx } from '#core/materials/document.ts';
 import type { Material, MaterialOf } from '#core/materials/material.ts';
@@ -14,6 +13,8 @@ import { useLightTab } from './light-tab.tsx';
 import { usePageTurnTab } from './page-turn-tab.tsx';
 import { type FixesState, useFixes } from './use-fixes.ts';
 import './fixes.css';
+import { IconButton } from '../../ui/icon-button.tsx';
+import { TabList, TabPanel, Tabs } from '../../ui/tabs.tsx';
 
 const tabs = [
   { key: 'frame', name: 'Turn and crop' },
@@ -59,27 +60,26 @@ function FixPicture({ material }: { material: MaterialOf<'picture'> }) {
     focus: useFocusTab(material, state),
   };
   return (
-    <Tabs.Root value={open} onValueChange={setOpen} className="fix-layout">
+    <Tabs value={open} onChange={setOpen} className="fix-layout">
       <Head material={material} />
-      <Tabs.List className="seg fix-tabs" aria-label="Kinds of fixes">
-        {tabs.map(({ key, name }) => (
-          <Tabs.Trigger key={key} value={key}>
-            {name}
-          </Tabs.Trigger>
-        ))}
-      </Tabs.List>
+      <TabList className="fix-tabs" label="Kinds of fixes" tabs={tabs} />
       {tabs.map(({ key }) => (
-        <Tabs.Content key={key} value={key} className="fix-content">
+        <TabPanel key={key} of={key} className="fix-content">
           <div className="fix-stage">{shown[key].stage}</div>
           <div className="fix-controls">
             {shown[key].controls}
             <BackToOriginal state={state} />
           </div>
-        </Tabs.Content>
+        </TabPanel>
       ))}
-    </Tabs.Root>
+    </Tabs>
   );
 }
+
+const pageTabs = [
+  { key: 'black-out', name: 'Black out' },
+  { key: 'turn', name: 'Turn' },
+];
 
 /** Black-out and quarter turns on the pages of a PDF. */
 function FixPages({ material }: { material: MaterialOf<'document'> }) {
@@ -96,36 +96,26 @@ function FixPages({ material }: { material: MaterialOf<'document'> }) {
   );
   const turn = usePageTurnTab(material, state, page);
   return (
-    <Tabs.Root value={open} onValueChange={setOpen} className="fix-layout">
+    <Tabs value={open} onChange={setOpen} className="fix-layout">
       <Head material={material} />
       <div className="fix-tabs flex items-center gap-3">
-        <Tabs.List className="seg" aria-label="Kinds of fixes">
-          <Tabs.Trigger value="black-out">Black out</Tabs.Trigger>
-          <Tabs.Trigger value="turn">Turn</Tabs.Trigger>
-        </Tabs.List>
-        <button
-          type="button"
-          className="icon-btn sm"
-          aria-label="Page before"
-          disabled={page === 0}
-          onClick={() => setPage(page - 1)}
-        >
+        <TabList label="Kinds of fixes" tabs={pageTabs} />
+        <IconButton small label="Page before" disabled={page === 0} onClick={() => setPage(page - 1)}>
           <ChevronLeft size={18} aria-hidden="true" />
-        </button>
+        </IconButton>
         <span aria-live="polite">
           Page {page + 1} of {pages.length}
         </span>
-        <button
-          type="button"
-          className="icon-btn sm"
-          aria-label="Next page"
+        <IconButton
+          small
+          label="Next page"
           disabled={page >= pages.length - 1}
           onClick={() => setPage(page + 1)}
         >
           <ChevronRight size={18} aria-hidden="true" />
-        </button>
+        </IconButton>
       </div>
-      <Tabs.Content value="black-out" className="fix-content">
+      <TabPanel of="black-out" className="fix-content">
         <div className="fix-stage">{blackOut.stage}</div>
         <div className="fix-controls">
           {blackOut.controls}
@@ -135,14 +125,14 @@ function FixPages({ material }: { material: MaterialOf<'document'> }) {
           </p>
           <BackToOriginal state={state} />
         </div>
-      </Tabs.Content>
-      <Tabs.Content value="turn" className="fix-content">
+      </TabPanel>
+      <TabPanel of="turn" className="fix-content">
         <div className="fix-stage">{turn.stage}</div>
         <div className="fix-controls">
           {turn.controls}
           <BackToOriginal state={state} />
         </div>
-      </Tabs.Content>
-    </Tabs.Root>
+      </TabPanel>
+    </Tabs>
   );
 }

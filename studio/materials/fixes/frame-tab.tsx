@@ -8,6 +8,8 @@ import { RegionFields } from './region-fields.tsx';
 import { RegionStage } from './region-stage.tsx';
 import { Slider } from './slider.tsx';
 import type { FixesState } from './use-fixes.ts';
+import { Button } from '../../ui/button.tsx';
+import { SelectField } from '../../ui/select.tsx';
 
 const whole: Region = { x: 0, y: 0, width: 1, height: 1 };
 /** Degrees between −180 and 180, to a tenth. */
@@ -65,12 +67,12 @@ export function useFrameTab(material: MaterialOf<'picture'>, { fixes, saved, mov
   const controls = (
     <>
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn sm" onClick={() => save(turnTo((fixes.turn ?? 0) - 90))}>
+        <Button small onClick={() => save(turnTo((fixes.turn ?? 0) - 90))}>
           <RotateCcw size={15} aria-hidden="true" /> Turn left
-        </button>
-        <button type="button" className="btn sm" onClick={() => save(turnTo((fixes.turn ?? 0) + 90))}>
+        </Button>
+        <Button small onClick={() => save(turnTo((fixes.turn ?? 0) + 90))}>
           <RotateCw size={15} aria-hidden="true" /> Turn right
-        </button>
+        </Button>
       </div>
       <Slider
         label="Level"
@@ -82,28 +84,23 @@ export function useFrameTab(material: MaterialOf<'picture'>, { fixes, saved, mov
         onLive={(value) => move(turnTo((fixes.turn ?? 0) - fineDegrees + value))}
         onDone={(value) => save(turnTo((fixes.turn ?? 0) - fineDegrees + value))}
       />
-      <label className="field">
-        <span className="field-name">Proportions</span>
-        <select
-          className="input"
-          value={ratioName}
-          onChange={(event) => {
-            const name = event.target.value;
-            setRatioName(name);
-            const wanted =
-              name === 'as it is'
-                ? frame.levelPx.widthPx / frame.levelPx.heightPx
-                : cropRatios.find((one) => one.name === name)?.ratio;
-            if (wanted) save(cropTo(cropOfRatio(frame.levelPx, wanted, crop)));
-          }}
-        >
-          <option value="free">free</option>
-          <option value="as it is">as it is</option>
-          {cropRatios.map(({ name }) => (
-            <option key={name}>{name}</option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        name="Proportions"
+        value={ratioName}
+        options={[
+          { value: 'free', name: 'free' },
+          { value: 'as it is', name: 'as it is' },
+          ...cropRatios.map(({ name }) => ({ value: name, name })),
+        ]}
+        onChange={(name) => {
+          setRatioName(name);
+          const wanted =
+            name === 'as it is'
+              ? frame.levelPx.widthPx / frame.levelPx.heightPx
+              : cropRatios.find((one) => one.name === name)?.ratio;
+          if (wanted) save(cropTo(cropOfRatio(frame.levelPx, wanted, crop)));
+        }}
+      />
       <RegionFields region={crop} of="What is kept" onChange={(to) => save(cropTo(to))} />
       <label className="check">
         <input

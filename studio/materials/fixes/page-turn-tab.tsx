@@ -3,6 +3,7 @@ import { previewPath } from '#contract/material-paths.ts';
 import type { MaterialOf } from '#core/materials/material.ts';
 import { pageSource, withPageTurned } from '#core/gallery/picture-source.ts';
 import type { FixesState } from './use-fixes.ts';
+import { Button } from '../../ui/button.tsx';
 
 /**
  * A page that was scanned lying on its side, set upright.
@@ -27,12 +28,12 @@ export function usePageTurnTab(material: MaterialOf<'document'>, { fixes, save }
     <>
       <p className="note">For a page that was scanned lying on its side. The other pages stay as they are.</p>
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn sm" onClick={() => turn(-90)}>
+        <Button small onClick={() => turn(-90)}>
           <RotateCcw size={15} aria-hidden="true" /> Turn left
-        </button>
-        <button type="button" className="btn sm" onClick={() => turn(90)}>
+        </Button>
+        <Button small onClick={() => turn(90)}>
           <RotateCw size={15} aria-hidden="true" /> Turn right
-        </button>
+        </Button>
       </div>
     </>
   );

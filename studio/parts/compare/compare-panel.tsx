@@ -4,6 +4,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
+import { Button } from '../../ui/button.tsx';
 
 /** Below a selected comparison: its two pictures and what they are called. */
 export function ComparePanel({ part, onChange }: PartPanelProps<'compare'>) {
@@ -37,9 +38,9 @@ export function ComparePanel({ part, onChange }: PartPanelProps<'compare'>) {
                   most={1}
                   onPick={([id]) => id && set({ [side]: id })}
                 >
-                  <button type="button" className="btn sm">
+                  <Button small>
                     {picture ? 'Another picture' : `Choose ${title.toLowerCase()} picture`}
-                  </button>
+                  </Button>
                 </PickMaterials>
                 <span className="note min-w-0 truncate">{picture && materialName(picture)}</span>
               </p>
@@ -48,14 +49,10 @@ export function ComparePanel({ part, onChange }: PartPanelProps<'compare'>) {
         })}
       </div>
       <p className="flex flex-wrap items-center gap-3">
-        <button
-          type="button"
-          className="btn sm"
-          onClick={() => set({ before: part.after, after: part.before })}
-        >
+        <Button small onClick={() => set({ before: part.after, after: part.before })}>
           <ArrowLeftRight size={15} aria-hidden="true" />
           Change sides
-        </button>
+        </Button>
         <span className="note">Readers get a slider, on paper both pictures beside each other.</span>
       </p>
     </div>

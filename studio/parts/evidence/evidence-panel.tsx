@@ -4,6 +4,7 @@ import { materialName } from '../../ui/material-picture.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
+import { Button } from '../../ui/button.tsx';
 
 const prompts = [
   { field: 'what', label: 'What is it?', hint: 'for somebody who was not there' },
@@ -26,9 +27,7 @@ export function EvidencePanel({ part, page, onChange }: PartPanelProps<'evidence
           most={1}
           onPick={([id]) => id && onChange({ ...part, material: id })}
         >
-          <button type="button" className="btn sm">
-            {material ? 'Another thing' : 'Choose the thing itself'}
-          </button>
+          <Button small>{material ? 'Another thing' : 'Choose the thing itself'}</Button>
         </PickMaterials>
         <span className="note min-w-0 truncate">{material && materialName(material)}</span>
       </p>

@@ -4,6 +4,7 @@ import type { PartOf } from '#core/parts/parts.ts';
 import { alikeAmong } from '#core/gallery/alike-among.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useLooks } from '../../materials/use-looks.ts';
+import { Button } from '../../ui/button.tsx';
 
 /** More than this many pictures tire readers (common practice: four to eight a project). */
 const many = 8;
@@ -20,10 +21,12 @@ export function GalleryHint({ part }: { part: PartOf<'gallery'> }) {
   ].filter((one) => one !== false);
   return (
     <>
-      <Link className="btn sm" to={`sheet/${part.id}`} relative="path">
-        <LayoutGrid size={15} aria-hidden="true" />
-        Contact sheet
-      </Link>
+      <Button asChild small>
+        <Link to={`sheet/${part.id}`} relative="path">
+          <LayoutGrid size={15} aria-hidden="true" />
+          Contact sheet
+        </Link>
+      </Button>
       {words.length > 0 && <span className="part-hint">{words.join(', ')}</span>}
     </>
   );

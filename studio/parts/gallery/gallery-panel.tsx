@@ -5,6 +5,7 @@ import { PictureList } from '../../materials/picture-list.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 import { Field } from '../../ui/field.tsx';
 import { Segments } from '../../ui/segments.tsx';
+import { Button } from '../../ui/button.tsx';
 
 const layouts = [
   { layout: 'rows', name: 'Rows', icon: Rows3 },
@@ -66,10 +67,12 @@ export function GalleryPanel({ part, onChange }: PartPanelProps<'gallery'>) {
         </p>
       )}
       <p>
-        <Link className="btn sm" to={`sheet/${part.id}`} relative="path">
-          <LayoutGrid size={15} aria-hidden="true" />
-          Choose on a contact sheet
-        </Link>
+        <Button asChild small>
+          <Link to={`sheet/${part.id}`} relative="path">
+            <LayoutGrid size={15} aria-hidden="true" />
+            Choose on a contact sheet
+          </Link>
+        </Button>
       </p>
       <PictureList
         pictures={part.pictures}

@@ -10,6 +10,7 @@ import { WriteLink } from '../../materials/write-link.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 import { Segments } from '../../ui/segments.tsx';
+import { Button } from '../../ui/button.tsx';
 
 const forms: readonly { form: LinkForm; name: string }[] = [
   { form: 'in-place', name: 'In place' },
@@ -28,19 +29,17 @@ export function LinkPanel({ part, onChange }: PartPanelProps<'link'>) {
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-center gap-3">
-        <button type="button" className="btn sm" onClick={() => setAdding(true)}>
+        <Button small onClick={() => setAdding(true)}>
           <Link2 size={15} aria-hidden="true" />
           {facts ? 'Another address' : 'Give an address'}
-        </button>
+        </Button>
         <PickMaterials
           kind="link"
           title="Choose a link"
           most={1}
           onPick={([material]) => material && set({ material })}
         >
-          <button type="button" className="btn sm">
-            From Gather
-          </button>
+          <Button small>From Gather</Button>
         </PickMaterials>
         <Segments
           label="Form of the link"

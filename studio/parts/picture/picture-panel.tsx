@@ -7,6 +7,7 @@ import { WebAddressField } from '../../ui/web-address-field.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 import { Segments } from '../../ui/segments.tsx';
+import { Button } from '../../ui/button.tsx';
 
 const widths = [
   { width: 'text', name: 'In the text' },
@@ -33,15 +34,13 @@ export function PicturePanel({ part, onChange }: PartPanelProps<'picture'>) {
           most={1}
           onPick={([id]) => id && onChange({ ...part, material: id })}
         >
-          <button type="button" className="btn sm">
-            {material ? 'Another picture' : 'Choose a picture'}
-          </button>
+          <Button small>{material ? 'Another picture' : 'Choose a picture'}</Button>
         </PickMaterials>
         {material && (
-          <button type="button" className="btn sm" onClick={() => setFixing(true)}>
+          <Button small onClick={() => setFixing(true)}>
             <Crop size={15} aria-hidden="true" />
             Fix it
-          </button>
+          </Button>
         )}
         {material && fixing && <FixDialog material={material} onClose={() => setFixing(false)} />}
       </div>

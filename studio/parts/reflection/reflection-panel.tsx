@@ -2,6 +2,8 @@ import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { TextField } from '../../ui/text-field.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
+import { Button } from '../../ui/button.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
 
 /** Questions that help to look back; a maker picks those that fit, or writes their own. */
 const questions = [
@@ -32,14 +34,13 @@ export function ReflectionPanel({ part, onChange }: PartPanelProps<'reflection'>
             rows={4}
             onChange={(next) => set(answers.map((one) => (one.id === id ? { ...one, text: next } : one)))}
           />
-          <button
-            type="button"
-            className="icon-btn sm"
-            aria-label={`Take off “${question}”`}
+          <IconButton
+            small
+            label={`Take off “${question}”`}
             onClick={() => set(answers.filter((one) => one.id !== id))}
           >
             <X size={16} aria-hidden="true" />
-          </button>
+          </IconButton>
         </div>
       ))}
       {answers.length < 12 && (
@@ -50,10 +51,10 @@ export function ReflectionPanel({ part, onChange }: PartPanelProps<'reflection'>
           <ul className="flex flex-wrap gap-2">
             {left.map((question) => (
               <li key={question}>
-                <button type="button" className="btn sm" onClick={() => ask(question)}>
+                <Button small onClick={() => ask(question)}>
                   <Plus size={14} aria-hidden="true" />
                   {question}
-                </button>
+                </Button>
               </li>
             ))}
           </ul>
@@ -74,9 +75,9 @@ export function ReflectionPanel({ part, onChange }: PartPanelProps<'reflection'>
               maxLength={300}
               onChange={(event) => setOwn(event.target.value)}
             />
-            <button type="submit" className="btn sm">
+            <Button type="submit" small>
               Ask it
-            </button>
+            </Button>
           </form>
         </div>
       )}

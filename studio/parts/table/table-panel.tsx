@@ -14,6 +14,8 @@ import { HeightRow } from '../../ui/height-control.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 import { notice } from '../../ui/notice.ts';
 import { Field } from '../../ui/field.tsx';
+import { Button } from '../../ui/button.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
 
 const newId = () => crypto.randomUUID().slice(0, 13);
 const whyNoSum = {
@@ -144,10 +146,9 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
               })}
               <td>
                 {columns.length < mostColumns && (
-                  <button
-                    type="button"
-                    className="icon-btn sm"
-                    aria-label="Add a column"
+                  <IconButton
+                    small
+                    label="Add a column"
                     onClick={() =>
                       set({
                         columns: [...columns, { id: newId(), name: '', height: 'public', sum: false }],
@@ -156,7 +157,7 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
                     }
                   >
                     <Plus size={16} aria-hidden="true" />
-                  </button>
+                  </IconButton>
                 )}
               </td>
             </tr>
@@ -179,14 +180,13 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
                   </td>
                 ))}
                 <td>
-                  <button
-                    type="button"
-                    className="icon-btn sm"
-                    aria-label={`Take row ${row + 1} out`}
+                  <IconButton
+                    small
+                    label={`Take row ${row + 1} out`}
                     onClick={() => set({ rows: rows.filter((_, n) => n !== row) })}
                   >
                     <X size={15} aria-hidden="true" />
-                  </button>
+                  </IconButton>
                 </td>
               </tr>
             ))}
@@ -195,9 +195,9 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
       </div>
       <div className="flex flex-wrap items-center gap-3">
         {rows.length < mostRows && (
-          <button type="button" className="btn sm" onClick={addRow}>
+          <Button small onClick={addRow}>
             <Plus size={15} aria-hidden="true" /> Add a row
-          </button>
+          </Button>
         )}
         <p className="note">
           Cells copied from a spreadsheet can be pasted into any cell. <kbd>Enter</kbd> goes down,{' '}

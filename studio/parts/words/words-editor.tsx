@@ -2,12 +2,14 @@ import { type CommandProps, EditorContent, useEditor, type Editor, type JSONCont
 import { TextSelection } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Code, Italic, Link2, List, ListOrdered, Quote } from 'lucide-react';
-import { Popover } from 'radix-ui';
 import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useSite } from '../../api/site-context.tsx';
 import { tableNodes } from './table-nodes.ts';
 import { TypingPause } from './typing-pause.ts';
 import { type Block, type RichText, richTextSchema } from '#core/words/rich-text.ts';
+import { Button } from '../../ui/button.tsx';
+import { Popover } from '../../ui/popover.tsx';
+import { Select } from '../../ui/select.tsx';
 
 /** "kite.example" becomes "https://kite.example"; null for what cannot be a link. */
 function linkAddress(typed: string): string | null {
@@ -31,7 +33,8 @@ function LinkTool({ editor }: { editor: Editor }) {
   const [newWindow, setNewWindow] = useState(false);
   const on = editor.isActive('link');
   return (
-    <Popover.Root
+    <Popover
+      label="Link"
       open={open}
       onOpenChange={(wanted) => {
         const current: unknown = editor.getAttributes('link')['href'];
@@ -40,78 +43,80 @@ function LinkTool({ editor }: { editor: Editor }) {
         setProblem('');
         setOpen(wanted);
       }}
-    >
-      <Popover.Trigger
-        className="tool"
-        aria-label="Link"
-        aria-pressed={on}
-        disabled={editor.state.selection.empty && !on}
-      >
-        <Link2 size={17} aria-hidden="true" />
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          className="popover"
-          sideOffset={6}
+      onCloseAutoFocus={(event) => {
+        // Back to the words, where writing goes on.
+        event.preventDefault();
+        // They may have it already, and be written in: focusing again would put the caret back.
+        if (!editor.isFocused) editor.commands.focus();
+      }}
+      opener={
+        <button
+          type="button"
+          className="tool"
           aria-label="Link"
-          onCloseAutoFocus={(event) => {
-            // Back to the words, where writing goes on.
-            event.preventDefault();
-            // They may have it already, and be written in: focusing again would put the caret back.
-            if (!editor.isFocused) editor.commands.focus();
-          }}
+          aria-pressed={on}
+          disabled={editor.state.selection.empty && !on}
         >
-          <form
-            className="grid w-72 gap-2"
-            onSubmit={(event) => {
-              event.preventDefault();
-              const href = linkAddress(address);
-              if (address.trim() === '') editor.chain().focus().extendMarkRange('link').unsetLink().run();
-              else if (href)
-                editor
-                  .chain()
-                  .focus()
-                  .extendMarkRange('link')
-                  .setLink({ href, target: newWindow ? '_blank' : null })
-                  .command(writeOnAfterwards)
-                  .run();
-              else return setProblem('Write a web address, for example https://harbour.example.');
-              setOpen(false);
-            }}
-          >
-            <label className="field">
-              <span className="field-name">Where it leads</span>
-              <input
-                className="input"
-                value={address}
-                onChange={(event) => setAddress(event.target.value)}
-                spellCheck={false}
-              />
-            </label>
-            {problem && (
-              <p className="field-problem" role="alert">
-                {problem}
-              </p>
-            )}
-            <label className="check">
-              <input
-                type="checkbox"
-                checked={newWindow}
-                onChange={(event) => setNewWindow(event.target.checked)}
-              />
-              Opens in a new window, and says so
-            </label>
-            <p className="flex gap-2">
-              <button type="submit" className="btn ink sm">
-                {address.trim() === '' && on ? 'Take the link off' : 'Set the link'}
-              </button>
-            </p>
-          </form>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+          <Link2 size={17} aria-hidden="true" />
+        </button>
+      }
+    >
+      <form
+        className="grid w-72 gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const href = linkAddress(address);
+          if (address.trim() === '') editor.chain().focus().extendMarkRange('link').unsetLink().run();
+          else if (href)
+            editor
+              .chain()
+              .focus()
+              .extendMarkRange('link')
+              .setLink({ href, target: newWindow ? '_blank' : null })
+              .command(writeOnAfterwards)
+              .run();
+          else return setProblem('Write a web address, for example https://harbour.example.');
+          setOpen(false);
+        }}
+      >
+        <label className="field">
+          <span className="field-name">Where it leads</span>
+          <input
+            className="input"
+            value={address}
+            onChange={(event) => setAddress(event.target.value)}
+            spellCheck={false}
+          />
+        </label>
+        {problem && (
+          <p className="field-problem" role="alert">
+            {problem}
+          </p>
+        )}
+        <label className="check">
+          <input
+            type="checkbox"
+            checked={newWindow}
+            onChange={(event) => setNewWindow(event.target.checked)}
+          />
+          Opens in a new window, and says so
+        </label>
+        <p className="flex gap-2">
+          <Button type="submit" look="ink" small>
+            {address.trim() === '' && on ? 'Take the link off' : 'Set the link'}
+          </Button>
+        </p>
+      </form>
+    </Popover>
   );
 }
+
+const paragraphs = [
+  { value: '0', name: 'Paragraph' },
+  { value: '2', name: 'Heading' },
+  { value: '3', name: 'Small heading' },
+  { value: 'code', name: 'Code' },
+] as const;
 
 function Tools({ editor }: { editor: Editor }) {
   // Tiptap's own state lives outside React: each transaction asks for a new look.
@@ -143,24 +148,20 @@ function Tools({ editor }: { editor: Editor }) {
   );
   return (
     <>
-      <select
+      <Select
         className="tool-select"
-        aria-label="Kind of paragraph"
+        label="Kind of paragraph"
         value={level}
-        onChange={(event) => {
-          if (event.target.value === '0') run().setParagraph().run();
-          else if (event.target.value === 'code') run().setCodeBlock().run();
+        options={paragraphs}
+        onChange={(kind) => {
+          if (kind === '0') run().setParagraph().run();
+          else if (kind === 'code') run().setCodeBlock().run();
           else
             run()
-              .setHeading({ level: event.target.value === '2' ? 2 : 3 })
+              .setHeading({ level: kind === '2' ? 2 : 3 })
               .run();
         }}
-      >
-        <option value="0">Paragraph</option>
-        <option value="2">Heading</option>
-        <option value="3">Small heading</option>
-        <option value="code">Code</option>
-      </select>
+      />
       {toggle('bold', 'Bold', <Bold size={17} aria-hidden="true" />, () => run().toggleBold().run())}
       {toggle('italic', 'Italic', <Italic size={17} aria-hidden="true" />, () => run().toggleItalic().run())}
       {toggle('code', 'Code', <Code size={17} aria-hidden="true" />, () => run().toggleCode().run())}

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { oneLine } from '#core/words/one-line.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { type CaseFacts, ownLicences } from '#core/pages/case-facts.ts';
-import { type Licence, licenceName } from '#core/credits/licence.ts';
+import { licenceName } from '#core/credits/licence.ts';
 import { factsOf, type ShownPage } from '#core/pages/page.ts';
 import { suggestedMonths } from '#core/pages/suggested-months.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
@@ -14,6 +14,8 @@ import { TagField } from '../../ui/tag-field.tsx';
 import { CoverField } from './cover-field.tsx';
 import { PeopleField } from './people-field.tsx';
 import { WhenFields } from './when-fields.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
+import { SelectField } from '../../ui/select.tsx';
 
 type Line = 'when' | 'role' | 'course' | 'field' | 'madeWith' | 'materials';
 const lines: Record<Line, { label: string; hint?: string; example: string; most: number }> = {
@@ -77,10 +79,10 @@ export function CaseFactsColumn({
         <h2 id="case-facts" className="facts-title flex-1 text-base">
           {heading}
         </h2>
-        <button
-          type="button"
-          className="icon-btn sm max-[1020px]:hidden"
-          aria-label={folded ? 'Open the facts' : 'Fold the facts away'}
+        <IconButton
+          small
+          className="max-[1020px]:hidden"
+          label={folded ? 'Open the facts' : 'Fold the facts away'}
           aria-expanded={!folded}
           onClick={() => onFold(!folded)}
         >
@@ -89,7 +91,7 @@ export function CaseFactsColumn({
           ) : (
             <PanelRightClose size={18} aria-hidden="true" />
           )}
-        </button>
+        </IconButton>
       </div>
       <div className="facts-fields">
         <div>
@@ -122,25 +124,16 @@ export function CaseFactsColumn({
             {line('madeWith')}
             {line('materials')}
             <TagField tags={facts.tags} onChange={(tags) => set({ tags }, 'Tags')} />
-            <label className="field">
-              <span className="field-name">
-                Licence <em>what others may do</em>
-              </span>
-              <select
-                className="input"
-                value={facts.licence ?? ''}
-                onChange={(event) =>
-                  set({ licence: (event.target.value || null) as Licence | null }, 'Licence')
-                }
-              >
-                <option value="">Nothing said</option>
-                {ownLicences.map((licence) => (
-                  <option key={licence} value={licence}>
-                    {licenceName(licence)}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <SelectField
+              name="Licence"
+              hint="what others may do"
+              value={facts.licence ?? ''}
+              options={[
+                { value: '', name: 'Nothing said' },
+                ...ownLicences.map((licence) => ({ value: licence, name: licenceName(licence) })),
+              ]}
+              onChange={(licence) => set({ licence: licence || null }, 'Licence')}
+            />
             {line('when')}
             <CoverField page={page} />
           </>

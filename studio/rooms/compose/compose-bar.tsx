@@ -8,6 +8,7 @@ import { HeightChip } from '../../ui/height-control.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { PageState } from '../../ui/page-state.tsx';
 import { Segments } from '../../ui/segments.tsx';
+import { Button } from '../../ui/button.tsx';
 
 export const pageWidths = [
   { name: 'Desktop', px: null, icon: Monitor },
@@ -33,10 +34,12 @@ export function ComposeBar({
   const { state } = useSite();
   return (
     <div className="compose-bar">
-      <Link to={`/${state.site.id}/projects`} className="btn bare sm" aria-label="Back to the projects">
-        <ArrowLeft size={16} aria-hidden="true" />
-        <span className="max-md:hidden">Projects</span>
-      </Link>
+      <Button asChild look="bare" small>
+        <Link to={`/${state.site.id}/projects`} aria-label="Back to the projects">
+          <ArrowLeft size={16} aria-hidden="true" />
+          <span className="max-md:hidden">Projects</span>
+        </Link>
+      </Button>
       <h1 className="min-w-0 truncate text-xl">{pageName(page)}</h1>
       <span className="flex max-sm:hidden">
         <PageState page={page} />
@@ -55,10 +58,12 @@ export function ComposeBar({
         options={pageWidths.map(({ name, icon }) => ({ value: name, name, icon }))}
         onChange={onWidth}
       />
-      <a className="btn sm max-md:hidden" href={seenAt(state.site.id, page)} target="_blank" rel="noreferrer">
-        <BookOpen size={16} aria-hidden="true" />
-        Read as visitors
-      </a>
+      <Button asChild small className="max-md:hidden">
+        <a href={seenAt(state.site.id, page)} target="_blank" rel="noreferrer">
+          <BookOpen size={16} aria-hidden="true" />
+          Read as visitors
+        </a>
+      </Button>
     </div>
   );
 }

@@ -51,6 +51,7 @@ import { usePlacing } from './use-placing.ts';
 import type { PartInPlaceProps } from '../../parts/part-settings.ts';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import './compose.css';
+import { Button } from '../../ui/button.tsx';
 
 /** Compose: one page, edited where it stands, in the site's own look. */
 export function Compose() {
@@ -63,9 +64,9 @@ export function Compose() {
         <h1>This page is not here any more</h1>
         <p>It was deleted. Undo in the strip above brings it back.</p>
         <p>
-          <Link className="btn" to={`/${state.site.id}/projects`}>
-            To the projects
-          </Link>
+          <Button asChild>
+            <Link to={`/${state.site.id}/projects`}>To the projects</Link>
+          </Button>
         </p>
       </div>
     );

@@ -9,6 +9,7 @@ import { Dialog } from '../../ui/dialog.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { FocusFields, FocusStage, middle } from '../../materials/fixes/focus-point.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
+import { Button } from '../../ui/button.tsx';
 
 /** The picture that stands for a page on the wall and where a link to it is shown, and the point of it that is kept. */
 export function CoverField({ page }: { page: ShownPage }) {
@@ -42,9 +43,7 @@ export function CoverField({ page }: { page: ShownPage }) {
           most={1}
           onPick={([id]) => id && set({ picture: id, focus: null })}
         >
-          <button type="button" className="btn sm">
-            {picture ? 'Another picture' : 'Choose a picture'}
-          </button>
+          <Button small>{picture ? 'Another picture' : 'Choose a picture'}</Button>
         </PickMaterials>
         {picture && (
           <Dialog
@@ -54,10 +53,10 @@ export function CoverField({ page }: { page: ShownPage }) {
             onOpen={() => setAiming(true)}
             onClose={() => setAiming(false)}
             opener={
-              <button type="button" className="btn sm">
+              <Button small>
                 <Crosshair size={15} aria-hidden="true" />
                 Keep in view
-              </button>
+              </Button>
             }
           >
             <div className="grid gap-3">
@@ -76,9 +75,9 @@ export function CoverField({ page }: { page: ShownPage }) {
           </Dialog>
         )}
         {own !== null && (
-          <button type="button" className="btn bare sm" onClick={() => set(noCover)}>
+          <Button look="bare" small onClick={() => set(noCover)}>
             The first picture again
-          </button>
+          </Button>
         )}
       </div>
     </div>

@@ -4,6 +4,7 @@ import type { Opening } from '#core/pages/opening.ts';
 import { PictureList } from '../../materials/picture-list.tsx';
 import { useDropPlace } from './use-drop-place.ts';
 import { Segments } from '../../ui/segments.tsx';
+import { Button } from '../../ui/button.tsx';
 
 const layouts = [
   { layout: 'full', name: 'Full picture', needs: 1 },
@@ -27,10 +28,10 @@ export function OpeningPanel({ opening, selected, onSelect, onChange, children }
     <div {...place} id="opening-frame" className={`part opening-part ${selected ? 'sel' : ''}`}>
       {children}
       <div className="studio-ui opening-button">
-        <button type="button" className="btn sm" aria-expanded={selected} onClick={onSelect}>
+        <Button small aria-expanded={selected} onClick={onSelect}>
           <ImagePlus size={15} aria-hidden="true" />
           {selected ? 'Done with the opening' : 'Change the opening'}
-        </button>
+        </Button>
       </div>
       {selected && (
         <div className="studio-ui part-panel">

@@ -2,6 +2,8 @@ import { Plus, X } from 'lucide-react';
 import { useRef } from 'react';
 import { flushSync } from 'react-dom';
 import type { Companion } from '#core/pages/case-facts.ts';
+import { Button } from '../../ui/button.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
 
 interface PeopleFieldProps {
   people: readonly Companion[];
@@ -29,14 +31,13 @@ export function PeopleField({ people, onChange }: PeopleFieldProps) {
               maxLength={80}
               onChange={(event) => set(at, { name: event.target.value })}
             />
-            <button
-              type="button"
-              className="icon-btn sm"
-              aria-label={`Take off ${name || `person ${at + 1}`}`}
+            <IconButton
+              small
+              label={`Take off ${name || `person ${at + 1}`}`}
               onClick={() => onChange(people.filter((_, n) => n !== at))}
             >
               <X size={15} aria-hidden="true" />
-            </button>
+            </IconButton>
             <input
               className="input"
               aria-label={`What ${name || `person ${at + 1}`} did`}
@@ -49,9 +50,9 @@ export function PeopleField({ people, onChange }: PeopleFieldProps) {
         ))}
       </ul>
       {people.length < 20 && (
-        <button
-          type="button"
-          className="btn sm w-fit"
+        <Button
+          small
+          className="w-fit"
           onClick={() => {
             // Drawn at once: the next key belongs into the new field.
             flushSync(() => onChange([...people, { name: '', did: '' }]));
@@ -60,7 +61,7 @@ export function PeopleField({ people, onChange }: PeopleFieldProps) {
         >
           <Plus size={15} aria-hidden="true" />
           Add somebody
-        </button>
+        </Button>
       )}
     </fieldset>
   );

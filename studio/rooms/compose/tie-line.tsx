@@ -3,6 +3,8 @@ import { memo, useState } from 'react';
 import type { PartKind } from '#core/parts/parts.ts';
 import { offeredKinds, partSettings } from '../../parts/parts.ts';
 import { useDropPlace } from './use-drop-place.ts';
+import { Button } from '../../ui/button.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
 
 export type Tied = PartKind | 'side-by-side';
 export const nameOf = (kind: Tied): string =>
@@ -65,26 +67,21 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
       {offered.map((kind, n) => {
         const Icon = iconOf(kind);
         return (
-          <button
+          <Button
             key={kind}
-            type="button"
-            className={n === 0 && wanted !== '' ? 'btn sm first' : 'btn sm'}
+            small
+            className={n === 0 && wanted !== '' ? 'border-vermilion! text-vermilion-deep!' : ''}
             onClick={() => tie(kind)}
           >
             <Icon size={15} aria-hidden="true" />
             {nameOf(kind)}
-          </button>
+          </Button>
         );
       })}
       {offered.length === 0 && <span className="note">No part is called that.</span>}
-      <button
-        type="button"
-        className="icon-btn sm"
-        aria-label="Tie nothing here"
-        onClick={() => onOpen(null)}
-      >
+      <IconButton small label="Tie nothing here" onClick={() => onOpen(null)}>
         <X size={16} aria-hidden="true" />
-      </button>
+      </IconButton>
     </form>
   );
 }

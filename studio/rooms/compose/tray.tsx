@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import type { Material } from '#core/materials/material.ts';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { TrayList } from './tray-list.tsx';
+import { Button } from '../../ui/button.tsx';
 
 interface TrayProps {
   loose: readonly Material[];
@@ -57,12 +58,12 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, o
         {picked.length > 0 ? (
           <p className="flex items-center gap-2" role="status">
             <span className="note">{picked.length} picked</span>
-            <button type="button" className="btn sm" onClick={() => onPlace([...picked])}>
+            <Button small onClick={() => onPlace([...picked])}>
               Place {picked.length === 1 ? 'it' : 'them'} {where}
-            </button>
-            <button type="button" className="btn bare sm" onClick={() => onPicked([])}>
+            </Button>
+            <Button look="bare" small onClick={() => onPicked([])}>
               Pick none
-            </button>
+            </Button>
           </p>
         ) : (
           <p className="note max-md:hidden">

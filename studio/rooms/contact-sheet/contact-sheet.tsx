@@ -21,6 +21,7 @@ import { RowPreview } from './row-preview.tsx';
 import { SheetCell } from './sheet-cell.tsx';
 import { useChoice } from './use-choice.ts';
 import './contact-sheet.css';
+import { Button } from '../../ui/button.tsx';
 
 /** How many pictures are proposed, unless the maker wants another number. */
 const usualSize = 6;
@@ -37,9 +38,9 @@ export function ContactSheet() {
         <h1>This gallery is not here any more</h1>
         <p>It was taken off. Undo in the strip above brings it back.</p>
         <p>
-          <Link className="btn" to={`/${state.site.id}/projects`}>
-            To the projects
-          </Link>
+          <Button asChild>
+            <Link to={`/${state.site.id}/projects`}>To the projects</Link>
+          </Button>
         </p>
       </div>
     );
@@ -85,12 +86,10 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
         <h1>Contact sheet</h1>
         <p>There are no pictures for this project yet. Gather some, or take in the loose ones.</p>
         <p className="flex gap-2">
-          <Link className="btn go" to={`/${state.site.id}/gather`}>
-            To Gather
-          </Link>
-          <button type="button" className="btn" onClick={() => setWithLoose(true)}>
-            Take in the loose ones
-          </button>
+          <Button asChild look="go">
+            <Link to={`/${state.site.id}/gather`}>To Gather</Link>
+          </Button>
+          <Button onClick={() => setWithLoose(true)}>Take in the loose ones</Button>
         </p>
       </div>
     );
@@ -159,10 +158,12 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
   return (
     <div className="sheet-room">
       <header className="sheet-top">
-        <Link to={`/${state.site.id}/projects/${page.id}`} className="btn bare sm">
-          <ArrowLeft size={16} aria-hidden="true" />
-          {pageName(page)}
-        </Link>
+        <Button asChild look="bare" small className="max-w-[180px] overflow-hidden">
+          <Link to={`/${state.site.id}/projects/${page.id}`}>
+            <ArrowLeft size={16} aria-hidden="true" />
+            {pageName(page)}
+          </Link>
+        </Button>
         <h1>Contact sheet</h1>
         <span className="note">{part.title ? `for the gallery “${part.title}”` : 'for a gallery'}</span>
         <p className="ml-auto" aria-live="polite">
@@ -180,13 +181,13 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
             onChange={(event) => setSize(Math.min(60, Math.max(1, Number(event.target.value) || 1)))}
           />
         </label>
-        <button type="button" className="btn" onClick={() => choice.set(suggested)}>
+        <Button onClick={() => choice.set(suggested)}>
           <Sparkle size={16} aria-hidden="true" />
           Use the proposed {suggested.length}
-        </button>
-        <button type="button" className="btn go" disabled={pictures.length === 0} onClick={put}>
+        </Button>
+        <Button look="go" disabled={pictures.length === 0} onClick={put}>
           Put on the page
-        </button>
+        </Button>
       </header>
       {/* Arrows move inside the sheet, as in any grid; each picture is a button of its own. */}
       {/* eslint-disable-next-line jsx-a11y/no-static-element-interactions -- keys of the buttons inside */}
@@ -240,9 +241,9 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
           />
           With the loose pictures
         </label>
-        <button type="button" className="btn bare sm" disabled={!choice.back} onClick={() => choice.back?.()}>
+        <Button look="bare" small disabled={!choice.back} onClick={() => choice.back?.()}>
           <Undo2 size={15} aria-hidden="true" /> Step back
-        </button>
+        </Button>
         <p className="keys-line">
           <kbd>←</kbd> <kbd>→</kbd> move <kbd>Space</kbd> choose <kbd>Alt</kbd> <kbd>←</kbd> <kbd>→</kbd>{' '}
           change order <kbd>1</kbd>–<kbd>9</kbd> set place <kbd>Z</kbd> look closer

@@ -4,6 +4,7 @@ import { GripVertical } from 'lucide-react';
 import type { Material } from '#core/materials/material.ts';
 import { materialName } from '../../ui/material-picture.tsx';
 import { Sortable } from '../../ui/sortable.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
 
 function Line({ material, at }: { material: Material; at: number }) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: material.id });
@@ -14,15 +15,9 @@ function Line({ material, at }: { material: Material; at: number }) {
       className="order-line"
       style={{ transform: CSS.Translate.toString(transform), transition }}
     >
-      <button
-        type="button"
-        className="icon-btn sm"
-        aria-label={`Move ${name}`}
-        {...attributes}
-        {...listeners}
-      >
+      <IconButton small label={`Move ${name}`} {...attributes} {...listeners}>
         <GripVertical size={15} aria-hidden="true" />
-      </button>
+      </IconButton>
       <b>{at + 1}</b>
       <span className="truncate">{name}</span>
       {material.alt.trim() === '' && <span className="needs">needs alt text</span>}

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Dialog } from '../../ui/dialog.tsx';
+import { Button } from '../../ui/button.tsx';
 
 /** The frame around the camera and the microphone. */
 export function CaptureDialog({
@@ -20,9 +21,9 @@ export function CaptureDialog({
       {problem ? (
         <div className="grid gap-3" role="alert">
           <p>{problem}</p>
-          <button type="button" className="btn justify-self-start" onClick={onAgain}>
+          <Button className="justify-self-start" onClick={onAgain}>
             Try again
-          </button>
+          </Button>
         </div>
       ) : (
         children

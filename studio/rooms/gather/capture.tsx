@@ -6,6 +6,7 @@ import { RecordVoice } from './record-voice.tsx';
 import { TakePicture } from './take-picture.tsx';
 import { WriteLink } from '../../materials/write-link.tsx';
 import { WriteNote } from './write-note.tsx';
+import { Button } from '../../ui/button.tsx';
 
 /** Gathers what is no file yet: what stands before the camera, what is said, where something is, what comes to mind. */
 export function Capture({
@@ -25,22 +26,22 @@ export function Capture({
   const close = () => setOpen(null);
   return (
     <span className="flex gap-2">
-      <button type="button" className="btn" onClick={() => setOpen('camera')}>
+      <Button onClick={() => setOpen('camera')}>
         <Camera size={16} aria-hidden="true" />
         <span className="max-lg:sr-only">Take a picture</span>
-      </button>
-      <button type="button" className="btn" onClick={() => setOpen('microphone')}>
+      </Button>
+      <Button onClick={() => setOpen('microphone')}>
         <Mic size={16} aria-hidden="true" />
         <span className="max-lg:sr-only">Voice note</span>
-      </button>
-      <button type="button" className="btn" onClick={() => setOpen('link')}>
+      </Button>
+      <Button onClick={() => setOpen('link')}>
         <Link2 size={16} aria-hidden="true" />
         <span className="max-lg:sr-only">Link</span>
-      </button>
-      <button type="button" className="btn" onClick={() => setOpen('note')}>
+      </Button>
+      <Button onClick={() => setOpen('note')}>
         <StickyNote size={16} aria-hidden="true" />
         <span className="max-lg:sr-only">Note</span>
-      </button>
+      </Button>
       {open === 'camera' && <TakePicture onFile={keep} onClose={close} />}
       {open === 'microphone' && <RecordVoice onFile={keep} onClose={close} />}
       {open === 'link' && <WriteLink onAdded={onAdded} onClose={close} />}

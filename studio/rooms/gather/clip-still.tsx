@@ -4,6 +4,7 @@ import type { MaterialOf } from '#core/materials/material.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
+import { Button } from '../../ui/button.tsx';
 
 /** The picture of a clip where it stands now, as a file of its own. */
 async function stillOf(video: HTMLVideoElement, name: string): Promise<File | null> {
@@ -46,14 +47,14 @@ export function ClipStill({
         Still <em>shown until it is played</em>
       </span>
       <div className="flex flex-wrap items-center gap-2">
-        <button type="button" className="btn sm" onClick={() => void take()}>
+        <Button small onClick={() => void take()}>
           <Camera size={15} aria-hidden="true" />
           Take the picture it shows now
-        </button>
+        </Button>
         {still && (
-          <button type="button" className="btn sm bare" onClick={() => choose(null)}>
+          <Button look="bare" small onClick={() => choose(null)}>
             None
-          </button>
+          </Button>
         )}
       </div>
       <p className="note mt-1">

@@ -7,6 +7,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
 import { useDocuments } from '../../materials/use-documents.ts';
 import { FixDialog } from '../../materials/fixes/fix-dialog.tsx';
+import { Button } from '../../ui/button.tsx';
 
 /** A document's own words, to be read where it is gathered. */
 function OwnWords({ material }: { material: Material }) {
@@ -97,10 +98,10 @@ export function FactsHead({
   return (
     <>
       <MaterialPicture material={material} size={1400} className="max-h-64 w-full object-contain" />
-      <button type="button" className="btn sm absolute bottom-2 left-2" onClick={() => setFixing(true)}>
+      <Button small className="absolute bottom-2 left-2" onClick={() => setFixing(true)}>
         <Icon size={15} aria-hidden="true" />
         {isPicture ? 'Fix it' : 'Black out'}
-      </button>
+      </Button>
       {fixing && <FixDialog material={material} onClose={() => setFixing(false)} />}
     </>
   );

@@ -11,6 +11,7 @@ import { ProjectField } from './project-field.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
 import { TagField } from '../../ui/tag-field.tsx';
 import { notice } from '../../ui/notice.ts';
+import { Button } from '../../ui/button.tsx';
 
 /** Facts of several materials at once. Only what is touched here is changed; one undo takes all of it back. */
 export function FactsOfMany({ materials, onClose }: { materials: readonly Material[]; onClose: () => void }) {
@@ -68,22 +69,21 @@ export function FactsOfMany({ materials, onClose }: { materials: readonly Materi
             onChange={(change) => setProvenance({ ...provenance, ...change })}
           />
         ) : (
-          <button
-            type="button"
-            className="btn justify-self-start"
+          <Button
+            className="justify-self-start"
             onClick={() => setProvenance({ ...mine, whose: 'someone-else' })}
           >
             Say whose work they are
-          </button>
+          </Button>
         )}
-        <button
-          type="button"
-          className="btn go justify-self-start"
+        <Button
+          look="go"
+          className="justify-self-start"
           disabled={!touched || busy}
           onClick={() => void apply()}
         >
           Change {these}
-        </button>
+        </Button>
       </div>
     </Dialog>
   );

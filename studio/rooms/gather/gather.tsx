@@ -30,6 +30,7 @@ import { MaterialFacts } from './material-facts.tsx';
 import { notice, problemNotice, waitingNotice } from '../../ui/notice.ts';
 import '../../materials/tiles.css';
 import './gather.css';
+import { Button } from '../../ui/button.tsx';
 
 /** Gather: everything collected, and the facts of each. */
 export function Gather() {
@@ -213,21 +214,21 @@ export function Gather() {
             {chosen.length > 0 && (
               <div className="chosen-bar" role="region" aria-label="Chosen materials">
                 <b aria-live="polite">{chosen.length} chosen</b>
-                <button type="button" className="btn go" onClick={() => void start(chosen)}>
+                <Button look="go" onClick={() => void start(chosen)}>
                   Start a project
-                </button>
-                <button type="button" className="btn" onClick={() => setEditingMany(true)}>
+                </Button>
+                <Button onClick={() => setEditingMany(true)}>
                   <Tags size={16} aria-hidden="true" />
                   Facts of these
-                </button>
-                <button type="button" className="btn danger" onClick={() => void bin()}>
+                </Button>
+                <Button look="danger" onClick={() => void bin()}>
                   <Trash2 size={16} aria-hidden="true" />
                   Delete
-                </button>
-                <button type="button" className="btn bare ml-auto" onClick={() => setChosen([])}>
+                </Button>
+                <Button look="bare" className="ml-auto" onClick={() => setChosen([])}>
                   <X size={16} aria-hidden="true" />
                   None
-                </button>
+                </Button>
               </div>
             )}
           </div>

@@ -7,6 +7,8 @@ import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
 import { linkSentence } from '../../materials/link-words.ts';
+import { Button } from '../../ui/button.tsx';
+import { SelectField } from '../../ui/select.tsx';
 
 /** Where a link leads, how readers get it, and another look at the page. */
 export function LinkFactsOf({ link }: { link: MaterialOf<'link'> }) {
@@ -34,35 +36,28 @@ export function LinkFactsOf({ link }: { link: MaterialOf<'link'> }) {
         <p className="note mt-1" role="status">
           {busy ? 'Reading the page.' : linkSentence(facts)}
         </p>
-        <button type="button" className="btn sm mt-2" disabled={busy} onClick={() => void again()}>
+        <Button small className="mt-2" disabled={busy} onClick={() => void again()}>
           <RotateCw size={15} aria-hidden="true" />
           Read it again
-        </button>
+        </Button>
       </div>
-      <label className="field">
-        <span className="field-name">
-          Still <em>stands for it until it is opened</em>
-        </span>
-        <select
-          className="input"
-          value={shownBy ?? ''}
-          onChange={(event) =>
-            changeMaterial(
-              link.id,
-              { shownBy: event.target.value || null },
-              `Still of ${materialName(link)}`,
-              `${link.id} still`,
-            )
-          }
-        >
-          <option value="">{facts.picture ? 'the page’s own picture' : 'none'}</option>
-          {pictures.map((one) => (
-            <option key={one.id} value={one.id}>
-              {materialName(one)}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        name="Still"
+        hint="stands for it until it is opened"
+        value={shownBy ?? ''}
+        options={[
+          { value: '', name: facts.picture ? 'the page’s own picture' : 'none' },
+          ...pictures.map((one) => ({ value: one.id, name: materialName(one) })),
+        ]}
+        onChange={(picture) =>
+          changeMaterial(
+            link.id,
+            { shownBy: picture || null },
+            `Still of ${materialName(link)}`,
+            `${link.id} still`,
+          )
+        }
+      />
     </>
   );
 }

@@ -23,6 +23,9 @@ import { useSite } from '../../api/site-context.tsx';
 import { useWholeWords, type WholeWords } from '../../api/use-whole-words.ts';
 import { duration } from '../../ui/kind-names.ts';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
+import { Button } from '../../ui/button.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
+import { SelectField } from '../../ui/select.tsx';
 
 /** How large or long it is. */
 function measure(material: Material): string {
@@ -58,9 +61,9 @@ function WordsOnTheWay({ error, again }: Pick<WholeWords, 'error' | 'again'>) {
   return (
     <div role="alert">
       <p className="field-problem">What is said in it did not come. {error.message}</p>
-      <button type="button" className="btn sm mt-2" onClick={again}>
+      <Button small className="mt-2" onClick={again}>
         Fetch it again
-      </button>
+      </Button>
     </div>
   );
 }
@@ -98,14 +101,9 @@ export function MaterialFacts({
     <aside className="facts-side" aria-label={`Facts of ${materialName(material)}`}>
       <div className="relative flex-none bg-sunk">
         <FactsHead key={material.id} material={material} player={player} />
-        <button
-          type="button"
-          className="icon-btn absolute top-2 right-2 bg-raised"
-          aria-label="Close the facts"
-          onClick={onClose}
-        >
+        <IconButton className="absolute top-2 right-2 bg-raised" label="Close the facts" onClick={onClose}>
           <X size={18} aria-hidden="true" />
-        </button>
+        </IconButton>
       </div>
       <div className="grid gap-3 p-4">
         {warnings.map((warning) => (
@@ -156,25 +154,18 @@ export function MaterialFacts({
             <WordsOnTheWay {...words} />
           ))}
         {slides && (
-          <label className="field">
-            <span className="field-name">
-              Shown by <em>a PDF of the same slides</em>
-            </span>
-            <select
-              className="input"
-              value={material.shownBy ?? ''}
-              onChange={(event) => change({ shownBy: event.target.value || null }, 'Shown by')}
-            >
-              <option value="">nothing: kept for download</option>
-              {state.materials
+          <SelectField
+            name="Shown by"
+            hint="a PDF of the same slides"
+            value={material.shownBy ?? ''}
+            options={[
+              { value: '', name: 'nothing: kept for download' },
+              ...state.materials
                 .filter((one) => one.kind === 'document' && one.facts.format === 'pdf')
-                .map((one) => (
-                  <option key={one.id} value={one.id}>
-                    {materialName(one)}
-                  </option>
-                ))}
-            </select>
-          </label>
+                .map((one) => ({ value: one.id, name: materialName(one) })),
+            ]}
+            onChange={(pdf) => change({ shownBy: pdf || null }, 'Shown by')}
+          />
         )}
         <DateField
           key={`${material.id} taken`}

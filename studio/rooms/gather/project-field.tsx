@@ -1,6 +1,7 @@
 import { byRank } from '#core/pages/by-rank.ts';
 import type { Page } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
+import { SelectField } from '../../ui/select.tsx';
 
 interface ProjectFieldProps {
   pages: readonly Page[];
@@ -16,25 +17,15 @@ export function ProjectField({ pages, value, onChange }: ProjectFieldProps) {
   const projects = pages.filter((page) => rulesOfPage(page).isWork).sort(byRank);
   const known = value === '' || value === null || projects.some(({ id }) => id === value);
   return (
-    <label className="field">
-      <span className="field-name">For project</span>
-      <select
-        className="input"
-        value={value === null ? differ : known ? value : ''}
-        onChange={(event) => onChange(event.target.value || null)}
-      >
-        {value === null && (
-          <option value={differ} disabled>
-            As it is for each
-          </option>
-        )}
-        <option value="">None, it is loose</option>
-        {projects.map((page) => (
-          <option key={page.id} value={page.id}>
-            {pageName(page)}
-          </option>
-        ))}
-      </select>
-    </label>
+    <SelectField
+      name="For project"
+      value={value === null ? differ : known ? value : ''}
+      options={[
+        ...(value === null ? [{ value: differ, name: 'As it is for each', disabled: true }] : []),
+        { value: '', name: 'None, it is loose' },
+        ...projects.map((page) => ({ value: page.id, name: pageName(page) })),
+      ]}
+      onChange={(project) => onChange(project || null)}
+    />
   );
 }

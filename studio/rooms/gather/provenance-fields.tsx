@@ -1,7 +1,8 @@
 import { useId } from 'react';
 import { creditLine, creditOf } from '#core/credits/credit.ts';
-import { type Licence, licenceName, licences } from '#core/credits/licence.ts';
+import { licenceName, licences } from '#core/credits/licence.ts';
 import { missingProvenance, type Provenance } from '#core/credits/provenance.ts';
+import { SelectField } from '../../ui/select.tsx';
 
 const answers: [Provenance['whose'], string][] = [
   ['mine', 'Mine'],
@@ -83,21 +84,15 @@ export function ProvenanceFields({ value, ownTitle, onChange }: ProvenanceFields
             </label>
           </div>
           {text('source', 'Source', 2000, 'a link, or where it is kept')}
-          <label className="field">
-            <span className="field-name">Licence</span>
-            <select
-              className="input"
-              value={value.licence ?? ''}
-              onChange={(event) => onChange({ licence: (event.target.value || null) as Licence | null })}
-            >
-              <option value="">Not known yet</option>
-              {licences.map((licence) => (
-                <option key={licence} value={licence}>
-                  {licenceName(licence)}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            name="Licence"
+            value={value.licence ?? ''}
+            options={[
+              { value: '', name: 'Not known yet' },
+              ...licences.map((licence) => ({ value: licence, name: licenceName(licence) })),
+            ]}
+            onChange={(licence) => onChange({ licence: licence || null })}
+          />
         </>
       )}
       {value.whose !== 'mine' && (

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { duration } from '../../ui/kind-names.ts';
 import { CaptureDialog } from './capture-dialog.tsx';
 import { useDevice } from './use-device.ts';
+import { Button } from '../../ui/button.tsx';
 
 /** Formats in the order they are wanted; the first one this browser can write is taken. */
 const formats = ['audio/mp4', 'audio/webm;codecs=opus', 'audio/ogg;codecs=opus'];
@@ -59,21 +60,19 @@ export function RecordVoice({ onFile, onClose }: { onFile: (file: File) => void;
         <p className="flex gap-2">
           {taken ? (
             <>
-              <button type="button" className="btn go" onClick={keep}>
+              <Button look="go" onClick={keep}>
                 Keep it
-              </button>
-              <button type="button" className="btn" onClick={() => setTaken(null)}>
-                Record again
-              </button>
+              </Button>
+              <Button onClick={() => setTaken(null)}>Record again</Button>
             </>
           ) : since === null ? (
-            <button type="button" className="btn go" disabled={!stream} onClick={start}>
+            <Button look="go" disabled={!stream} onClick={start}>
               <Mic size={16} aria-hidden="true" /> Record
-            </button>
+            </Button>
           ) : (
-            <button type="button" className="btn go" onClick={() => recorder.current?.stop()}>
+            <Button look="go" onClick={() => recorder.current?.stop()}>
               <Square size={16} aria-hidden="true" /> Stop
-            </button>
+            </Button>
           )}
         </p>
       </div>

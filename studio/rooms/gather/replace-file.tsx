@@ -3,6 +3,7 @@ import type { Material } from '#core/materials/material.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { replaceFile } from '../../api/upload-file.ts';
 import { notice } from '../../ui/notice.ts';
+import { Button } from '../../ui/button.tsx';
 
 /** Another file for the same material: its words, facts, fixes and places stay. */
 export function ReplaceFile({ material }: { material: Material }) {
@@ -19,9 +20,9 @@ export function ReplaceFile({ material }: { material: Material }) {
   };
   return (
     <>
-      <button type="button" className="btn sm" disabled={busy} onClick={() => input.current?.click()}>
+      <Button small disabled={busy} onClick={() => input.current?.click()}>
         {busy ? 'Being read' : 'Replace the file'}
-      </button>
+      </Button>
       <input
         ref={input}
         type="file"

@@ -1,6 +1,7 @@
 import { LayoutGrid, Rows3 } from 'lucide-react';
 import type { Grouping, Order } from '#core/materials/group-materials.ts';
 import { Segments } from '../../ui/segments.tsx';
+import { Select } from '../../ui/select.tsx';
 
 interface SortingProps {
   query: string;
@@ -13,18 +14,18 @@ interface SortingProps {
   onView: (view: 'tiles' | 'list') => void;
 }
 
-const groupingNames: Record<Grouping, string> = {
-  project: 'By project',
-  month: 'By month taken',
-  kind: 'By kind',
-  used: 'By use',
-  alike: 'By look-alikes',
-};
-const orderNames: Record<Order, string> = {
-  added: 'Newest first',
-  taken: 'As they were taken',
-  title: 'By title',
-};
+const groupings: { value: Grouping; name: string }[] = [
+  { value: 'project', name: 'By project' },
+  { value: 'month', name: 'By month taken' },
+  { value: 'kind', name: 'By kind' },
+  { value: 'used', name: 'By use' },
+  { value: 'alike', name: 'By look-alikes' },
+];
+const orders: { value: Order; name: string }[] = [
+  { value: 'added', name: 'Newest first' },
+  { value: 'taken', name: 'As they were taken' },
+  { value: 'title', name: 'By title' },
+];
 
 /** Finding, grouping and ordering what was gathered. */
 export function Sorting(props: SortingProps) {
@@ -39,30 +40,8 @@ export function Sorting(props: SortingProps) {
         placeholder="Find in titles, captions, tags, makers, documents"
         onChange={(event) => onQuery(event.target.value)}
       />
-      <select
-        className="input"
-        aria-label="Group"
-        value={by}
-        onChange={(event) => onBy(event.target.value as Grouping)}
-      >
-        {Object.entries(groupingNames).map(([value, name]) => (
-          <option key={value} value={value}>
-            {name}
-          </option>
-        ))}
-      </select>
-      <select
-        className="input"
-        aria-label="Order"
-        value={order}
-        onChange={(event) => onOrder(event.target.value as Order)}
-      >
-        {Object.entries(orderNames).map(([value, name]) => (
-          <option key={value} value={value}>
-            {name}
-          </option>
-        ))}
-      </select>
+      <Select label="Group" value={by} options={groupings} onChange={onBy} />
+      <Select label="Order" value={order} options={orders} onChange={onOrder} />
       <Segments
         label="How they are shown"
         signsOnly

@@ -2,6 +2,7 @@ import { Camera } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { CaptureDialog } from './capture-dialog.tsx';
 import { useDevice } from './use-device.ts';
+import { Button } from '../../ui/button.tsx';
 
 /** Takes a picture with the computer's or phone's camera. */
 export function TakePicture({ onFile, onClose }: { onFile: (file: File) => void; onClose: () => void }) {
@@ -44,17 +45,15 @@ export function TakePicture({ onFile, onClose }: { onFile: (file: File) => void;
         <p className="flex gap-2">
           {taken ? (
             <>
-              <button type="button" className="btn go" onClick={keep}>
+              <Button look="go" onClick={keep}>
                 Keep it
-              </button>
-              <button type="button" className="btn" onClick={() => setTaken(null)}>
-                Take another
-              </button>
+              </Button>
+              <Button onClick={() => setTaken(null)}>Take another</Button>
             </>
           ) : (
-            <button type="button" className="btn go" disabled={!stream} onClick={take}>
+            <Button look="go" disabled={!stream} onClick={take}>
               <Camera size={16} aria-hidden="true" /> Take it
-            </button>
+            </Button>
           )}
         </p>
       </div>

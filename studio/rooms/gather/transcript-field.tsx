@@ -1,5 +1,6 @@
 import { useId, useRef, useState } from 'react';
 import { cuesOf, isWebVtt } from '#core/words/web-vtt.ts';
+import { Button } from '../../ui/button.tsx';
 
 interface TranscriptFieldProps {
   transcript: string;
@@ -55,9 +56,9 @@ export function TranscriptField({ transcript, onChange }: TranscriptFieldProps) 
           {problem}
         </p>
       )}
-      <button type="button" className="btn sm mt-2" onClick={() => file.current?.click()}>
+      <Button small className="mt-2" onClick={() => file.current?.click()}>
         Take it from a file of captions
-      </button>
+      </Button>
       <input
         ref={file}
         type="file"

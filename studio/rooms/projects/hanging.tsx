@@ -19,6 +19,7 @@ import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { needInWords } from './need-words.ts';
 import { PageState } from '../../ui/page-state.tsx';
 import { notice } from '../../ui/notice.ts';
+import { IconButton } from '../../ui/icon-button.tsx';
 
 interface HangingProps {
   page: WorkPage;
@@ -102,26 +103,22 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
           </Link>
         </h2>
         {movable && (
-          <button
-            type="button"
-            className="icon-btn sm grip"
-            aria-label={`Move ${page.title || 'this project'}`}
+          <IconButton
+            small
+            className="grip"
+            label={`Move ${page.title || 'this project'}`}
             {...attributes}
             {...listeners}
           >
             <GripVertical size={16} aria-hidden="true" />
-          </button>
+          </IconButton>
         )}
         <Menu
           align="end"
           opener={
-            <button
-              type="button"
-              className="icon-btn sm"
-              aria-label={`More for ${page.title || 'this project'}`}
-            >
+            <IconButton small label={`More for ${page.title || 'this project'}`}>
               <Ellipsis size={18} aria-hidden="true" />
-            </button>
+            </IconButton>
           }
         >
           {onEarlier && <MenuItem icon={ArrowLeft} name="Hang it earlier" onSelect={onEarlier} />}

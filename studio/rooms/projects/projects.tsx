@@ -24,6 +24,8 @@ import { PutAway } from './put-away.tsx';
 import { useFetchAhead } from '../../ui/fetched.tsx';
 import { StarterDialog } from './starter-dialog.tsx';
 import './projects.css';
+import { Button } from '../../ui/button.tsx';
+import { Select } from '../../ui/select.tsx';
 
 const groupings: [ProjectGrouping, string][] = [
   ['none', 'In one row'],
@@ -85,36 +87,29 @@ export function Projects() {
               <SaveWords />
             </span>
             {home && (
-              <Link to={home.id} className="btn">
-                Front page
-              </Link>
+              <Button asChild>
+                <Link to={home.id}>Front page</Link>
+              </Button>
             )}
             {projects.length > 1 && (
-              <select
+              <Select
                 className="input w-auto"
-                aria-label="How the projects hang"
+                label="How the projects hang"
                 value={by}
-                onChange={(event) => setBy(event.target.value as ProjectGrouping)}
-              >
-                {groupings.map(([grouping, name]) => (
-                  <option key={grouping} value={grouping}>
-                    {name}
-                  </option>
-                ))}
-              </select>
+                options={groupings.map(([value, name]) => ({ value, name }))}
+                onChange={setBy}
+              />
             )}
             {projects.length > 0 && (
               <StarterDialog onStart={(starter) => void start([], starter)}>
-                <button type="button" className="btn">
-                  From an outline
-                </button>
+                <Button>From an outline</Button>
               </StarterDialog>
             )}
             {projects.length > 0 && (
-              <button type="button" className="btn ink" onClick={() => void start([])}>
+              <Button look="ink" onClick={() => void start([])}>
                 <Plus size={16} aria-hidden="true" />
                 New project
-              </button>
+              </Button>
             )}
           </div>
           <UploadList />

@@ -7,6 +7,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { AskDialog } from '../../ui/ask-dialog.tsx';
 import { heightNames } from '../../ui/height-names.ts';
 import { plural } from './need-words.ts';
+import { Button } from '../../ui/button.tsx';
 
 /** Projects that were put away, each with the way back. */
 export function PutAway({ projects }: { projects: readonly WorkPage[] }) {
@@ -34,9 +35,9 @@ export function PutAway({ projects }: { projects: readonly WorkPage[] }) {
         {projects.map((page) => (
           <li key={page.id} className="flex items-center gap-3">
             <span>{pageName(page)}</span>
-            <button type="button" className="btn sm" onClick={() => ask(page)}>
+            <Button small onClick={() => ask(page)}>
               Hang it up again<span className="sr-only">: {pageName(page)}</span>
-            </button>
+            </Button>
           </li>
         ))}
       </ul>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { type StarterKey, starterKeys } from '#core/parts/starter-names.ts';
 import { starters } from '#core/parts/starters.ts';
 import { StarterTail } from './starter-tail.tsx';
+import { Button } from '../../ui/button.tsx';
 
 /** The outlines there are, and the tail that the chosen one makes. */
 export function StarterChoice({ onStart }: { onStart: (starter: StarterKey) => void }) {
@@ -23,9 +24,9 @@ export function StarterChoice({ onStart }: { onStart: (starter: StarterKey) => v
         <StarterTail starter={starter} />
       </div>
       <p className="mt-4">
-        <button type="button" className="btn go" onClick={() => onStart(chosen)}>
+        <Button look="go" onClick={() => onStart(chosen)}>
           Start with this outline
-        </button>
+        </Button>
       </p>
     </>
   );

@@ -17,6 +17,7 @@ import { SiteAddressField } from '../../ui/site-address-field.tsx';
 import { SiteNameField } from '../../ui/site-name-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import './share.css';
+import { Button } from '../../ui/button.tsx';
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -59,9 +60,9 @@ function Releases() {
                 {state.live.readersReach === 'private' ? 'closed now' : 'live now'}
               </span>
             ) : (
-              <button type="button" className="btn sm" onClick={() => void bringBack(release.number)}>
+              <Button small onClick={() => void bringBack(release.number)}>
                 Bring back<span className="sr-only"> release {release.number}</span>
-              </button>
+              </Button>
             )}
           </li>
         ))}
@@ -97,9 +98,9 @@ function Links() {
             Link to the whole site <em>anyone who has it</em>
           </p>
           <CopyLink path={live.siteLinkPath} label="Link to the whole site" />
-          <button type="button" className="btn bare sm mt-1" onClick={() => void renew(site.id)}>
+          <Button look="bare" small className="mt-1" onClick={() => void renew(site.id)}>
             <RefreshCw size={14} aria-hidden="true" /> Make a new link; the old one stops
-          </button>
+          </Button>
         </div>
       )}
       {pageLinks.map(([id, path]) => (
@@ -108,9 +109,9 @@ function Links() {
             {pages.find((page) => page.id === id)?.title ?? 'A page'} <em>its own link, in no list</em>
           </p>
           <CopyLink path={path} label="Link to one page" />
-          <button type="button" className="btn bare sm mt-1" onClick={() => void renew(id)}>
+          <Button look="bare" small className="mt-1" onClick={() => void renew(id)}>
             <RefreshCw size={14} aria-hidden="true" /> Make a new link; the old one stops
-          </button>
+          </Button>
         </div>
       ))}
     </section>
