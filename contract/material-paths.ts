@@ -26,7 +26,7 @@ export function previewPath(
 }
 
 /** Path of a shown picture in the studio, whether it is a material of its own or stands in a document. */
-export function shownPicturePath({ id, source }: ShownPicture, size: PreviewSize): string {
+function shownPicturePath({ id, source }: ShownPicture, size: PreviewSize): string {
   const [material = id, piece] = id.split(/[/:]/, 2);
   const { page, fixes } = source;
   if (page !== null) return previewPath({ id: material, fixes: fixesOntoPage(fixes, page) }, size, { page });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { type Block, blockSchema, plainText } from '../words/rich-text.ts';
 
 /** Documents whose words can be read in place, or whose pages are shown as pictures. */
-export const readableFormats = ['docx', 'odt', 'markdown', 'text'] as const;
+const readableFormats = ['docx', 'odt', 'markdown', 'text'] as const;
 /** Slides: kept for download, shown by a PDF of the same slides when the maker adds one. */
 export const slideFormats = ['pptx', 'odp'] as const;
 export const documentFormats = ['pdf', ...readableFormats, ...slideFormats] as const;

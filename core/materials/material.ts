@@ -26,14 +26,14 @@ export const pictureFactsSchema = z.object({
 });
 export type PictureFacts = z.infer<typeof pictureFactsSchema>;
 
-export const soundFormats = ['mp3', 'm4a', 'ogg', 'wav', 'webm'] as const;
+const soundFormats = ['mp3', 'm4a', 'ogg', 'wav', 'webm'] as const;
 export const soundFactsSchema = z.object({
   format: z.enum(soundFormats),
   seconds: z.number().nonnegative(),
 });
 export type SoundFacts = z.infer<typeof soundFactsSchema>;
 
-export const clipFormats = ['mp4', 'webm'] as const;
+const clipFormats = ['mp4', 'webm'] as const;
 export const clipFactsSchema = z.object({
   format: z.enum(clipFormats),
   seconds: z.number().nonnegative(),

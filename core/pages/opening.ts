@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '../id.ts';
 
-export const openingLayouts = ['full', 'strip', 'words'] as const;
+const openingLayouts = ['full', 'strip', 'words'] as const;
 
 /** What a page opens with, above its parts. */
 export const openingSchema = z.object({

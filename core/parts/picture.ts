@@ -5,7 +5,7 @@ import { partBase } from './part-base.ts';
 import { holdsNothing, partRules } from './part-rules.ts';
 import { webAddress } from './web-address.ts';
 
-export const pictureWidths = ['text', 'wide', 'full'] as const;
+const pictureWidths = ['text', 'wide', 'full'] as const;
 
 export const pictureSchema = partBase.extend({
   kind: z.literal('picture'),

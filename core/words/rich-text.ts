@@ -112,8 +112,6 @@ export const blockSchema: z.ZodType<Block> = z.lazy(() =>
 export const richTextSchema = z.object({ type: z.literal('doc'), content: z.array(blockSchema).max(2000) });
 export type RichText = z.infer<typeof richTextSchema>;
 
-export const emptyText: RichText = { type: 'doc', content: [] };
-
 /** Plain paragraphs as rich text; blank lines separate paragraphs. */
 export function fromParagraphs(text: string): RichText {
   const paragraphs = text

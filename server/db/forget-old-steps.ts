@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { Executor } from './connect.ts';
 
 /** So many of the last steps of each site can be taken back however old they are. */
-export const stepsKept = 500;
+const stepsKept = 500;
 
 /**
  * Forgets steps of undo that are old and far back, both: an account that is used for years would keep every word it ever

@@ -6,7 +6,7 @@ import { drawPage } from './draw-page.ts';
 import { pageWords } from './page-words.ts';
 import { withPage, withPdf } from './pdfium.ts';
 
-export const mostPages = 300;
+const mostPages = 300;
 /** Some four hundred words a page of the longest. */
 const mostWords = 120_000;
 

@@ -12,7 +12,7 @@ import { pixelsOf } from './pixels-of.ts';
  * Widths, in pixels, in which a published picture is made; never wider than the original. 750 and 1200 fill the whole width
  * of a phone of 375 points at two pixels to a point, and of 400 points at three.
  */
-export const publishedWidths = [480, 750, 1200, 1600, 2400] as const;
+const publishedWidths = [480, 750, 1200, 1600, 2400] as const;
 /** For browsers of before WebP, one for small screens and one for large. */
 const jpegWidths = [1200, 1600] as const;
 

@@ -10,7 +10,7 @@ import { fromRaw, rawOf, type RawPixels } from './raw-pixels.ts';
 const brands = new Set(['heic', 'heix', 'heim', 'heis', 'hevc', 'hevx']);
 
 /** Whether a file is a picture as phones make it, by its first bytes. */
-export async function isHeic(path: string): Promise<boolean> {
+async function isHeic(path: string): Promise<boolean> {
   const file = await open(path);
   try {
     const start = Buffer.alloc(64);

@@ -43,7 +43,7 @@ const kinds: Record<string, KindOfFile> = {
 };
 
 /** What is taken, in one line; said wherever a file is refused. */
-export const takenKinds =
+const takenKinds =
   'Pictures (JPEG, PNG, HEIC, WebP, AVIF, GIF), documents (PDF, DOCX, ODT, Markdown, plain text, PPTX, ODP), sound (MP3, M4A, OGG, WAV) and clips (MP4, WebM) are taken.';
 
 /** What to do with files that people often have and no browser shows. */

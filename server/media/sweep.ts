@@ -21,7 +21,7 @@ import { forgetOldDeletions } from './allowance.ts';
 import type { BlobStore } from './blob-store.ts';
 
 /** Deleted files are kept for undo this long, in ms: 30 days. */
-export const deletedKeptMs = 30 * 24 * 60 * 60 * 1000;
+const deletedKeptMs = 30 * 24 * 60 * 60 * 1000;
 /** What was written more lately is left alone: whoever made it may be about to name it. In ms. */
 const freshMs = 60 * 60 * 1000;
 

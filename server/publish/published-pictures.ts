@@ -9,7 +9,7 @@ import type { Derivative, PublishedFormat } from '../media/derive.ts';
 const endings: Record<PublishedFormat, string> = { avif: 'avif', webp: 'webp', jpeg: 'jpg' };
 
 /** Name of a published picture's file: by its own bytes, so it says nothing about the original. */
-export const pictureFileName = (file: Derivative): string =>
+const pictureFileName = (file: Derivative): string =>
   `files/${file.hash.slice(0, 20)}.${endings[file.format]}`;
 
 /** A picture for the page, from the files made of it. */

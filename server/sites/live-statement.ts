@@ -14,7 +14,7 @@ import type { SiteRow } from './load-draft.ts';
 import { studioMemory } from './studio-memory.ts';
 
 /** The keys of a site's links, by site or page id. */
-export async function keysOf(db: Executor, site: string): Promise<Map<string, string>> {
+async function keysOf(db: Executor, site: string): Promise<Map<string, string>> {
   const rows = await db.select().from(linkKeys).where(eq(linkKeys.siteId, site));
   return new Map(rows.map((row) => [row.thing, row.key]));
 }

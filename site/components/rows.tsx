@@ -18,7 +18,7 @@ function shareProperties({ ratio, shares }: PlacedPicture): Properties {
 }
 
 /** `sizes` for a picture in rows: its share of the container at each of the three widths, rounded up. */
-export function rowSizes({ shares }: PlacedPicture): string {
+function rowSizes({ shares }: PlacedPicture): string {
   const percent = (share: number) => Math.min(100, Math.ceil(share * 94));
   return [
     `(min-width: 1344px) ${Math.ceil(shares.wide.share * 1344)}px`,

@@ -16,7 +16,7 @@ import { SoundPart } from './sound/sound-part.tsx';
 import { WordsPart } from './words/words-part.tsx';
 
 /** How each kind of part is drawn. */
-export const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
+const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
   words: drawing(WordsPart, { stands: () => 'close' }),
   picture: drawing(PicturePart, { stands: ({ width }) => (width === 'full' ? 'full' : 'apart') }),
   gallery: drawing(GalleryPart),

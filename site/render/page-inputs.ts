@@ -9,7 +9,7 @@ import type { Card, PageInput } from './page-input.ts';
 import type { Picture } from './picture.ts';
 
 /** The picture that stands for a page: the one its maker chose, else its opening's first, else the first of its parts, else a document's first page. */
-export function coverOf(page: SeenPage, view: SiteView): Id | null {
+function coverOf(page: SeenPage, view: SiteView): Id | null {
   if (page.cover.picture !== null) return page.cover.picture;
   const [first] = picturesOn(page, view);
   if (first !== undefined) return first;
@@ -34,7 +34,7 @@ export function pathsOf(view: SiteView): Map<Id, string> {
 }
 
 /** Ids of what a page shows as pictures of its own, in reading order and once each; not what its documents hold. */
-export function picturesOn({ opening, parts }: SeenPage, { materials }: SiteView): Id[] {
+function picturesOn({ opening, parts }: SeenPage, { materials }: SiteView): Id[] {
   const shown = new Set([...opening.pictures, ...parts.flatMap(materialsOf)]);
   return [...shown].filter((id) => materials[id]?.kind === 'picture');
 }

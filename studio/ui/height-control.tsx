@@ -19,7 +19,7 @@ function holderName({ heldBy }: EffectiveHeight): string {
 }
 
 /** The height in words, with what holds it there. */
-export function heightSentence(effective: EffectiveHeight): string {
+function heightSentence(effective: EffectiveHeight): string {
   return effective.heldBy
     ? `held at ${heightNames[effective.height]} by ${holderName(effective)}. You chose ${heightNames[effective.chosen]}`
     : heightMeanings[effective.height];

@@ -125,6 +125,17 @@ describe('files being added', () => {
     await waitFor(() => expect(summary()).toBe('2 added'));
   });
 
+  test('what was not added stands first once nothing is on its way, and not before', async () => {
+    const { list } = await room(2);
+    const order = () => list.getAllByText(/\.jpg$/).map(({ textContent }) => textContent);
+    (await sendingOf('2.jpg')).answers(415, { code: 'kind', message: 'This is no picture.' });
+    await waitFor(() => expect(list.getByText('This is no picture.')).toBeTruthy());
+    expect(order()).toEqual(['1.jpg', '2.jpg']);
+    (await sendingOf('1.jpg')).answers(200, added('picture-1'));
+    await waitFor(() => expect(summary()).toBe('1 added, 1 not added'));
+    expect(order()).toEqual(['2.jpg', '1.jpg']);
+  });
+
   test('what its maker has already says so and is not called an error', async () => {
     const { list } = await room(1);
     (await sendingOf('1.jpg')).answers(200, added('picture-1', true));

@@ -47,6 +47,13 @@ function Line({ upload }: { upload: Upload }) {
   );
 }
 
+const isLeft = ({ state }: Upload) => state === 'failed' || state === 'cancelled';
+/** Once all is done, what needs its maker; while files are on their way none changes its place. */
+const failedFirst = (list: readonly Upload[]): readonly Upload[] => [
+  ...list.filter(isLeft),
+  ...list.filter((one) => !isLeft(one)),
+];
+
 /**
  * What is being added: in all, and file by file.
  *
@@ -58,7 +65,7 @@ export function UploadList({ quiet = false }: { quiet?: boolean }) {
   const running = list.filter(({ state }) => ['waiting', 'sending', 'reading'].includes(state));
   const added = list.filter(({ state }) => state === 'done').length;
   const again = list.filter(({ state }) => state === 'duplicate').length;
-  const failed = list.filter(({ state }) => state === 'failed' || state === 'cancelled').length;
+  const failed = list.filter(isLeft).length;
   if (quiet && running.length === 0 && failed === 0) return null;
   const share = list.reduce((sum, one) => sum + (one.state === 'waiting' ? 0 : one.share), 0) / list.length;
   const summary =
@@ -94,7 +101,7 @@ export function UploadList({ quiet = false }: { quiet?: boolean }) {
       {/* A list that scrolls must be reachable without a mouse. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
       <ul className="mt-1 max-h-56 overflow-auto" tabIndex={0} aria-label="Each file">
-        {list.map((upload) => (
+        {(running.length > 0 ? list : failedFirst(list)).map((upload) => (
           <Line key={upload.id} upload={upload} />
         ))}
       </ul>

@@ -5,7 +5,7 @@ import { PictureView } from '../../components/picture-view.tsx';
 import type { PartViewProps } from '../part-drawing.ts';
 
 /** What the three answers are called on the page. */
-export const evidenceNames = { what: 'What it is', why: 'Why it is here', shows: 'What it shows' } as const;
+const evidenceNames = { what: 'What it is', why: 'Why it is here', shows: 'What it shows' } as const;
 
 /** A material with what its maker says about it: what it is, why it was chosen, what it shows. */
 export function EvidencePart({ part, pictures, media, toRoot }: PartViewProps<'evidence'>) {

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 
 /** Why a camera or microphone cannot be used, in a sentence; by the names the Media Capture standard gives its errors. */
-export function deviceProblem(error: unknown, device: 'camera' | 'microphone'): string {
+function deviceProblem(error: unknown, device: 'camera' | 'microphone'): string {
   const name = error instanceof Error ? error.name : '';
   const instead =
     device === 'camera'

@@ -7,11 +7,11 @@ export type WallLine =
   | { kind: 'head'; key: string; group: MaterialGroup; heightPx: number }
   | { kind: 'row'; key: string; group: MaterialGroup; materials: Material[]; heightPx: number };
 
-export const gapPx = 10;
+const gapPx = 10;
 const headPx = 42;
 /** A tile with the words below it, and the room below those. */
 const tilePx = 112 + 19 + gapPx;
-export const listLinePx = 52;
+const listLinePx = 52;
 
 /** Width divided by height of a tile, kept within what is still a picture and not a strip. */
 export function tileRatio(material: Material): number {
