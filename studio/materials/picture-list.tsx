@@ -7,7 +7,6 @@ import { materialName, MaterialPicture } from '../ui/material-picture.tsx';
 import { Sortable } from '../ui/sortable.tsx';
 import { MaterialWords } from './material-words.tsx';
 import { PickMaterials } from './pick-materials.tsx';
-import './picture-list.css';
 import { Button } from '../ui/button.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
 
@@ -40,7 +39,7 @@ function Line({
   return (
     <li
       ref={setNodeRef}
-      className="picture-line"
+      className="flex items-center gap-[10px] bg-paper p-2 shadow-(--lift-1)"
       style={{ transform: CSS.Transform.toString(transform), transition: transition ?? undefined }}
     >
       <IconButton small className="cursor-grab" label={`Move ${name}`} {...attributes} {...listeners}>

@@ -46,10 +46,8 @@ export function AskDialog({
               <Dialog.Close>{leave}</Dialog.Close>
             </Button>
             {answers.map(({ name, run }) => (
-              <Button asChild look="ink">
-                <Dialog.Close key={name} onClick={run}>
-                  {name}
-                </Dialog.Close>
+              <Button key={name} asChild look="ink">
+                <Dialog.Close onClick={run}>{name}</Dialog.Close>
               </Button>
             ))}
           </div>

@@ -2,6 +2,11 @@ import { Check, type LucideIcon } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 
+const sheetLook =
+  'z-40 max-h-[80vh] max-w-[min(92vw,400px)] min-w-[220px] overflow-auto rounded-(--r-m) bg-raised p-[5px] shadow-(--lift-3)';
+const lineLook =
+  'flex min-h-[40px] w-full cursor-default items-center gap-3 rounded-[4px] px-[10px] py-[6px] text-ink no-underline hover:bg-sky-wash hover:outline-none data-highlighted:bg-sky-wash data-highlighted:outline-none';
+
 interface MenuProps {
   /** The button that opens it. */
   opener: ReactNode;
@@ -15,7 +20,7 @@ export const Menu = ({ opener, align = 'start', side = 'bottom', children }: Men
   <DropdownMenu.Root>
     <DropdownMenu.Trigger asChild>{opener}</DropdownMenu.Trigger>
     <DropdownMenu.Portal>
-      <DropdownMenu.Content className="menu" side={side} align={align} sideOffset={6}>
+      <DropdownMenu.Content className={sheetLook} side={side} align={align} sideOffset={6}>
         {children}
       </DropdownMenu.Content>
     </DropdownMenu.Portal>
@@ -36,8 +41,8 @@ const Line = ({ icon: Icon, name, note }: LineProps) => (
       <span className="min-w-0 truncate">{name}</span>
     ) : (
       <span>
-        <b>{name}</b>
-        <small>{note}</small>
+        <b className="block leading-[18px]">{name}</b>
+        <small className="block text-(length:--t-xs) leading-[16px] text-ink-3">{note}</small>
       </span>
     )}
   </>
@@ -49,7 +54,7 @@ export const MenuItem = ({
   disabled = false,
   ...line
 }: LineProps & { onSelect: () => void; disabled?: boolean }) => (
-  <DropdownMenu.Item className="menu-item" disabled={disabled} onSelect={onSelect}>
+  <DropdownMenu.Item className={lineLook} disabled={disabled} onSelect={onSelect}>
     <Line {...line} />
   </DropdownMenu.Item>
 );
@@ -57,7 +62,7 @@ export const MenuItem = ({
 /** A line that opens an address in a window of its own. */
 export const MenuLink = ({ href, ...line }: LineProps & { href: string }) => (
   <DropdownMenu.Item asChild>
-    <a className="menu-item" href={href} target="_blank" rel="noreferrer">
+    <a className={lineLook} href={href} target="_blank" rel="noreferrer">
       <Line {...line} />
     </a>
   </DropdownMenu.Item>
@@ -65,7 +70,9 @@ export const MenuLink = ({ href, ...line }: LineProps & { href: string }) => (
 
 /** Words over the lines that follow. */
 export const MenuLabel = ({ children }: { children: ReactNode }) => (
-  <DropdownMenu.Label className="menu-label">{children}</DropdownMenu.Label>
+  <DropdownMenu.Label className="px-[10px] pt-2 pb-[2px] text-(length:--t-xs) text-ink-3">
+    {children}
+  </DropdownMenu.Label>
 );
 
 /** A line drawn between two kinds of things to do. */
@@ -101,11 +108,11 @@ export const MenuChoice = ({
   name: string;
   note: string;
 }) => (
-  <DropdownMenu.RadioItem value={value} className="menu-item">
+  <DropdownMenu.RadioItem value={value} className={lineLook}>
     {sign}
     <span className="flex-1">
-      <b>{name}</b>
-      <small>{note}</small>
+      <b className="block leading-[18px]">{name}</b>
+      <small className="block text-(length:--t-xs) leading-[16px] text-ink-3">{note}</small>
     </span>
     <DropdownMenu.ItemIndicator>
       <Check size={18} aria-hidden="true" />

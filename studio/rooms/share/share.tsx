@@ -16,7 +16,6 @@ import { SaveWords } from '../../ui/save-words.tsx';
 import { SiteAddressField } from '../../ui/site-address-field.tsx';
 import { SiteNameField } from '../../ui/site-name-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
-import './share.css';
 import { Button } from '../../ui/button.tsx';
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
@@ -125,8 +124,11 @@ export function Share() {
   const listed = pages.filter((page) => rulesOfPage(page).opens);
   const loweredNow = live.release !== null && !reaches(site.height, live.readersReach);
   return (
-    <div className="share-room">
-      <section className="share-side" aria-labelledby="share-title">
+    <div className="grid min-h-full grid-cols-[300px_minmax(0,1fr)] max-[900px]:grid-cols-[minmax(0,1fr)]">
+      <section
+        className="border-r border-line max-[900px]:border-r-0 max-[900px]:border-b"
+        aria-labelledby="share-title"
+      >
         <div className="flex items-baseline gap-3 px-5 pt-5 pb-3">
           <h1 id="share-title">Share</h1>
           <span className="note">The whole site flies at</span>
