@@ -93,8 +93,8 @@ describe('from a folder of photos to a published page', () => {
 
   test('captions and alt text, and another picture as the opening', async () => {
     await studio.press('button', /^Edit Gallery/);
-    await studio.page.waitForSelector('.picture-line');
-    const fields = await studio.page.$$('.picture-line textarea');
+    await studio.page.waitForSelector('ol[aria-label="Pictures in the gallery"] textarea');
+    const fields = await studio.page.$$('ol[aria-label="Pictures in the gallery"] textarea');
     expect(fields.length).toBe(14);
     await fields[0]?.type('I drew the dial with only one hand.');
     await fields[1]?.type('Pencil sketch of a round dial with one hand');
