@@ -2,6 +2,7 @@ import type { CreditPiece } from '../credits/credit.ts';
 import { creditsOf } from '../credits/credits-of.ts';
 import { lowest, reaches } from './height.ts';
 import type { Id } from '../id.ts';
+import { materialsById } from '../materials/materials-by-id.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { byRank } from '../pages/by-rank.ts';
 import { noCover } from '../pages/cover.ts';
@@ -102,7 +103,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   if (entry !== null && !open.some((page) => page.id === entry)) return null;
   if (viewer.kind === 'pass' && open.length === 0) return null;
 
-  const known = new Map(draft.materials.map((material) => [material.id, material]));
+  const known = materialsById(draft.materials);
   const openIds = new Set(open.map((page) => page.id));
   const materials: Record<Id, SeenMaterial> = {};
   const show = (id: Id): boolean => {

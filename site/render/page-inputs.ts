@@ -59,7 +59,9 @@ function previewOf(cover: Picture | undefined): PageInput['preview'] {
   return { path: file.url, alt: cover.alt, widthPx: file.widthPx, heightPx };
 }
 
-const listed = (page: SeenPage): boolean => rulesOfPage(page).isWork && page.title.trim() !== '';
+/** The work that hangs on the wall, in reading order: what has a name and is not itself the entrance. */
+export const wallOf = ({ pages, entry }: SiteView): SeenPage[] =>
+  pages.filter((page) => rulesOfPage(page).isWork && page.title.trim() !== '' && page.id !== entry);
 
 /**
  * Splits a view into its pages' inputs. A page that names nobody but itself does not change when another page's
@@ -78,7 +80,7 @@ export function pageInputs(
 ): { path: string; input: PageInput }[] {
   const { pictures } = sources;
   const paths = pathsOf(view);
-  const wall = view.pages.filter((page) => listed(page) && page.id !== view.entry);
+  const wall = wallOf(view);
   const card = (page: SeenPage | undefined): Card | null => {
     if (!page) return null;
     const picture = pictures[coverOf(page, view) ?? ''];

@@ -1,4 +1,5 @@
 import type { Material } from '#core/materials/material.ts';
+import { materialsById } from '#core/materials/materials-by-id.ts';
 import { isEmptyPart } from '#core/parts/is-empty-part.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import { type Part, rulesOf } from '#core/parts/parts.ts';
@@ -26,7 +27,8 @@ export const legend: readonly PartState[] = [
  */
 export function partState(part: Part, materials: readonly Material[], edited: boolean): PartState {
   if (isEmptyPart(part)) return { sign: 'empty', words: 'Empty: readers do not get it' };
-  const shown = materials.filter(({ id }) => materialsOf(part).includes(id));
+  const known = materialsById(materials);
+  const shown = [...new Set(materialsOf(part))].flatMap((id) => known.get(id) ?? []);
   const missing = shown.filter((one) => one.kind === 'picture' && one.alt.trim() === '').length;
   if (missing > 0) return { sign: 'needs', words: `Needs alt text for ${plural(missing, 'picture')}` };
   const needs = rulesOf(part).needs(part);

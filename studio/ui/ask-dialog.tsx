@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { Shade } from './dialog.tsx';
 import { useFocusBack } from './use-focus-back.ts';
 import { Button } from './button.tsx';
 
@@ -29,7 +30,7 @@ export function AskDialog({
   return (
     <Dialog.Root open={open} onOpenChange={(wanted) => !wanted && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
+        <Shade />
         <Dialog.Content
           className="dialog"
           role="alertdialog"

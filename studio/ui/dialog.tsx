@@ -20,6 +20,13 @@ interface FrameProps {
   children: ReactNode;
 }
 
+/**
+ * What darkens the room behind a dialog. Radix's own also locks the scrolling of the page, which sets a custom property on
+ * `body` and so styles every element on it anew; the studio's page does not scroll, its rooms do, and those get no wheel
+ * while a dialog is open.
+ */
+export const Shade = () => <div className="pointer-events-auto fixed inset-0 z-30 bg-[#1e243080]" />;
+
 /** Something that is done over the room, which waits meanwhile. Escape and a press beside it leave it. */
 export function DialogFrame({
   open = true,
@@ -37,7 +44,7 @@ export function DialogFrame({
     <Radix.Root open={open} onOpenChange={(wanted) => (wanted ? onOpen?.() : onClose())}>
       {opener !== undefined && <Radix.Trigger asChild>{opener}</Radix.Trigger>}
       <Radix.Portal>
-        <Radix.Overlay className="dialog-shade" />
+        <Shade />
         <Radix.Content
           className={`dialog ${wide ? 'wide ' : ''}${className}`.trim()}
           {...(!described && { 'aria-describedby': undefined })}
@@ -70,6 +77,11 @@ export const DialogHead = ({ title, tools, busy = false, className = '' }: HeadP
       </IconButton>
     </Radix.Close>
   </header>
+);
+
+/** A name that is read out and not shown, for a dialog that says what it is by what stands in it. */
+export const UnseenTitle = ({ children }: { children: string }) => (
+  <Radix.Title className="sr-only">{children}</Radix.Title>
 );
 
 type DialogProps = Omit<FrameProps, 'described'> &

@@ -4,6 +4,7 @@ import { oneLine } from '#core/words/one-line.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { type CaseFacts, ownLicences } from '#core/pages/case-facts.ts';
 import { licenceName } from '#core/credits/licence.ts';
+import { materialsById } from '#core/materials/materials-by-id.ts';
 import { factsOf, type ShownPage } from '#core/pages/page.ts';
 import { suggestedMonths } from '#core/pages/suggested-months.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
@@ -44,7 +45,7 @@ export function CaseFactsColumn({
   const link = state.live.pageLinkPaths[page.id];
   const facts = factsOf(page);
   const suggested = useMemo(
-    () => suggestedMonths(page, new Map(state.materials.map((one) => [one.id, one]))),
+    () => suggestedMonths(page, materialsById(state.materials)),
     [page, state.materials],
   );
   const set = (change: Partial<CaseFacts>, label: string) =>

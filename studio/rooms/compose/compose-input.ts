@@ -1,4 +1,3 @@
-import { seenBy } from '#core/access/seen-by.ts';
 import type { Id } from '#core/id.ts';
 import { isEmptyPart } from '#core/parts/is-empty-part.ts';
 import type { SeenPart } from '#core/parts/parts.ts';
@@ -6,12 +5,14 @@ import { seenPart } from '#core/parts/seen-part.ts';
 import { draftPaths } from '#contract/material-paths.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
 import { creditsOf } from '#core/credits/credits-of.ts';
+import { materialsById } from '#core/materials/materials-by-id.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
 import type { PageInput } from '#site/render/page-input.ts';
 import { pageInputs } from '#site/render/page-inputs.ts';
+import { viewAround } from '#site/render/view-around.ts';
 
 /**
  * What the composed page is drawn from: the page as its maker sees it, with the studio's previews for pictures and
@@ -24,9 +25,9 @@ export function composeInput(
   page: ShownPage,
   contents: ReadonlyMap<string, DocumentContent>,
 ): { input: PageInput; bare: Id[] } | null {
-  const view = seenBy(draft, { kind: 'maker' });
+  const view = viewAround(draft, page.id);
   if (!view) return null;
-  const credits = creditsOf(materialsOn(page), new Map(draft.materials.map((one) => [one.id, one])));
+  const credits = creditsOf(materialsOn(page), materialsById(draft.materials));
   const ofReaders = page.parts.map((part) => (isEmptyPart(part) ? null : seenPart(part, credits)));
   const withEmpty = {
     ...view,

@@ -1,11 +1,12 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { Archive, ArrowLeft, ArrowRight, Copy, Ellipsis, GripVertical, Trash2 } from 'lucide-react';
-import { type ReactNode, useMemo } from 'react';
+import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { createProject, deletePage } from '#contract/pages.ts';
 import { pageNeeds } from '#core/check/page-needs.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
+import { materialsById } from '#core/materials/materials-by-id.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
 import type { WorkPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
@@ -40,11 +41,11 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
   });
   const site = state.site.id;
   const cover = page.cover.picture ?? materialsOn(page)[0];
-  const material = state.materials.find(({ id }) => id === cover);
+  const materials = materialsById(state.materials);
+  const material = materials.get(cover ?? '');
   const focus = page.cover.focus ?? material?.fixes.focus;
   const to = page.id;
   const navigate = useNavigate();
-  const materials = useMemo(() => new Map(state.materials.map((one) => [one.id, one])), [state.materials]);
   const needs = pageNeeds(page, materials, state.site.evidenceWanted);
   const copy = async () => {
     const made = await run(() =>

@@ -6,6 +6,7 @@ import { type Page, shownOn } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { findNamed, type Names } from '#core/words/find-named.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { DialogFrame, UnseenTitle } from '../dialog.tsx';
 import { kindNames } from '../kind-names.ts';
 import { materialName } from '../material-picture.tsx';
 import { rooms } from '../rooms.ts';
@@ -18,7 +19,9 @@ interface FinderProps {
 }
 
 /** So many of one kind are shown; whoever looks for another types more of its name. */
-const most = 15;
+const most = 8;
+
+const label = 'Find a page, a material or something to do';
 
 const known = new WeakMap<object, Names>();
 /** The names of a thing, read from it once. */
@@ -75,67 +78,61 @@ export function Finder({ actions, onClose }: FinderProps) {
     return () => clearTimeout(timer);
   }, [materials]);
   return (
-    <Command.Dialog
-      open
-      label="Find a page, a material or something to do"
-      overlayClassName="dialog-shade"
-      contentClassName="dialog finder"
-      shouldFilter={false}
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
-    >
-      <Command.Input
-        className="input"
-        placeholder="A page, a picture, a room, something to do"
-        value={query}
-        onValueChange={setQuery}
-      />
-      <Command.List>
-        <Command.Empty>Nothing here is called that.</Command.Empty>
-        <Group heading="To do here" found={findNamed(actions, query, ofAction)}>
-          {(action, at) => (
-            <Command.Item
-              key={`${action.name} ${at}`}
-              value={`to do ${at} ${action.name}`}
-              onSelect={() => {
-                onClose();
-                action.run();
-              }}
-            >
-              {action.name}
-            </Command.Item>
-          )}
-        </Group>
-        <Group heading="Pages" found={findNamed(pages, query, ofPage)}>
-          {(page) => (
-            <Command.Item key={page.id} value={page.id} onSelect={() => go(`projects/${page.id}`)}>
-              {pageName(page)}
-              {page.archived && <small>put away</small>}
-            </Command.Item>
-          )}
-        </Group>
-        <Group heading="Rooms" found={findNamed(rooms, query, ofRoom)}>
-          {({ path, name, icon: Icon }) => (
-            <Command.Item key={path} value={`room ${path}`} onSelect={() => go(path)}>
-              <Icon size={16} aria-hidden="true" />
-              {name}
-            </Command.Item>
-          )}
-        </Group>
-        <Group heading="Gathered" found={findNamed(materials, query, ofMaterial)}>
-          {(material) => (
-            <Command.Item
-              key={material.id}
-              value={material.id}
-              onSelect={() => go(`gather?look=${material.id}`)}
-            >
-              {materialName(material)}
-              <small>{kindNames[material.kind]}</small>
-            </Command.Item>
-          )}
-        </Group>
-      </Command.List>
-    </Command.Dialog>
+    <DialogFrame className="finder" onClose={onClose}>
+      <UnseenTitle>{label}</UnseenTitle>
+      <Command label={label} shouldFilter={false}>
+        <Command.Input
+          className="input"
+          placeholder="A page, a picture, a room, something to do"
+          value={query}
+          onValueChange={setQuery}
+        />
+        <Command.List>
+          <Command.Empty>Nothing here is called that.</Command.Empty>
+          <Group heading="To do here" found={findNamed(actions, query, ofAction)}>
+            {(action, at) => (
+              <Command.Item
+                key={`${action.name} ${at}`}
+                value={`to do ${at} ${action.name}`}
+                onSelect={() => {
+                  onClose();
+                  action.run();
+                }}
+              >
+                {action.name}
+              </Command.Item>
+            )}
+          </Group>
+          <Group heading="Pages" found={findNamed(pages, query, ofPage)}>
+            {(page) => (
+              <Command.Item key={page.id} value={page.id} onSelect={() => go(`projects/${page.id}`)}>
+                {pageName(page)}
+                {page.archived && <small>put away</small>}
+              </Command.Item>
+            )}
+          </Group>
+          <Group heading="Rooms" found={findNamed(rooms, query, ofRoom)}>
+            {({ path, name, icon: Icon }) => (
+              <Command.Item key={path} value={`room ${path}`} onSelect={() => go(path)}>
+                <Icon size={16} aria-hidden="true" />
+                {name}
+              </Command.Item>
+            )}
+          </Group>
+          <Group heading="Gathered" found={findNamed(materials, query, ofMaterial)}>
+            {(material) => (
+              <Command.Item
+                key={material.id}
+                value={material.id}
+                onSelect={() => go(`gather?look=${material.id}`)}
+              >
+                {materialName(material)}
+                <small>{kindNames[material.kind]}</small>
+              </Command.Item>
+            )}
+          </Group>
+        </Command.List>
+      </Command>
+    </DialogFrame>
   );
 }
