@@ -106,7 +106,7 @@ export function Welcome({ demo }: { demo: boolean }) {
         )}
       </div>
       <section
-        className="sheet-cut grid content-start gap-4 self-start bg-raised p-6 md:row-span-2"
+        className="shadow-2 rounded-s [clip-path:none] grid content-start gap-4 self-start bg-raised p-6 md:row-span-2"
         aria-labelledby="door"
       >
         <h2 id="door">{known ? 'Sign in' : 'Create an account'}</h2>

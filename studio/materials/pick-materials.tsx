@@ -106,7 +106,7 @@ export function PickMaterials({
               </p>
             )}
             {offered.length > manyFrom && (
-              <label className="field mb-3">
+              <label className="block mb-3">
                 <span className="field-name">
                   Find{' '}
                   <em role="status">
@@ -125,7 +125,7 @@ export function PickMaterials({
               </label>
             )}
             {query && found.length === 0 && <p className="note py-6">Nothing gathered has these words.</p>}
-            <ul className="tiles max-h-[52vh] overflow-auto p-1">
+            <ul className="tiles flex flex-wrap gap-2.5 max-h-[52vh] overflow-auto p-1">
               {found.slice(0, shown).map((material) => {
                 const at = picked.indexOf(material.id) + 1;
                 const shape = shapeOf(material);

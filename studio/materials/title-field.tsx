@@ -1,7 +1,7 @@
 /** What a material is called. */
 export function TitleField({ title, onChange }: { title: string; onChange: (title: string) => void }) {
   return (
-    <label className="field">
+    <label className="block">
       <span className="field-name">Title</span>
       <input
         className="input"

@@ -27,7 +27,7 @@ export function WriteLink({
       onClose={onClose}
     >
       {({ id, invalid }) => (
-        <label className="field">
+        <label className="block">
           <span className="field-name">
             Web address <em>of a page, or of a clip at its host</em>
           </span>

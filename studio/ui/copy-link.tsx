@@ -18,7 +18,7 @@ export function CopyLink({ path, label }: { path: string; label: string }) {
   return (
     <div className="flex items-center gap-2">
       <input
-        className="input min-w-0 flex-1 font-mono text-xs"
+        className="input min-w-0 flex-1 font-mono text-xs leading-xs"
         readOnly
         value={url}
         aria-label={label}

@@ -63,12 +63,13 @@ interface HeadProps {
   tools?: ReactNode;
   /** It cannot be left now. */
   busy?: boolean;
+  /** How far it stands from what is around it. */
   className?: string;
 }
 
 /** A dialog's name, and the cross that closes it. */
-export const DialogHead = ({ title, tools, busy = false, className = '' }: HeadProps) => (
-  <header className={`dialog-head ${className}`.trim()}>
+export const DialogHead = ({ title, tools, busy = false, className = 'mb-3 gap-3' }: HeadProps) => (
+  <header className={`flex items-center ${className}`}>
     <Radix.Title className="min-w-0 flex-1">{title}</Radix.Title>
     {tools}
     <Radix.Close asChild>

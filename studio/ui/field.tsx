@@ -11,7 +11,7 @@ interface FieldProps extends InputHTMLAttributes<HTMLInputElement> {
 export function Field({ label, hint, problem, ...input }: FieldProps) {
   const id = useId();
   return (
-    <div className="field">
+    <div className="block">
       <label className="field-name" htmlFor={id}>
         {label} {hint && <em>{hint}</em>}
       </label>

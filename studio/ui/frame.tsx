@@ -151,14 +151,17 @@ export function Frame({ children }: { children: ReactNode }) {
     document.title = `${room?.name ?? 'Studio'} · ${state.site.title} · Kite Wall`;
   }, [room, state.site.title]);
   return (
-    <div className="app">
-      <a className="skip-link" href="#room">
+    <div className="grid [grid-template:var(--strip)_minmax(0,_1fr)_/_var(--rail)_minmax(0,_1fr)] h-[100dvh] overflow-hidden phone:[grid-template:auto_minmax(0,_1fr)_56px_/_minmax(0,_1fr)]">
+      <a
+        className="absolute left-[-99rem] top-0 z-50 py-2.5 px-4 bg-ink text-paper focus:left-0"
+        href="#room"
+      >
         Skip to the room
       </a>
       <Rail base={base} />
       <Strip />
       <Finding />
-      <main className="room" id="room" tabIndex={-1}>
+      <main className="room min-h-0 min-w-0 overflow-auto relative" id="room" tabIndex={-1}>
         {children}
       </main>
       <BottomRooms base={base} />

@@ -210,7 +210,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
               </p>
             </div>
           )}
-          <label className="field">
+          <label className="block">
             <span className="field-name">
               Name this release <em>if you like</em>
             </span>

@@ -51,7 +51,7 @@ export function SelectField<T extends string>({
 }: Omit<SelectProps<T>, 'label' | 'id'> & { name: string; hint?: ReactNode }) {
   const id = useId();
   return (
-    <div className="field">
+    <div className="block">
       <label className="field-name" htmlFor={id}>
         {name} {hint && <em>{hint}</em>}
       </label>

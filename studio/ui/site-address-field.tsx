@@ -31,7 +31,7 @@ export function SiteAddressField() {
   };
   return (
     <div className="grid gap-2">
-      <label className="field">
+      <label className="block">
         <span className="field-name">
           Address
           {settled && (

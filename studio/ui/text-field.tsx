@@ -14,7 +14,7 @@ export function TextField({ label, hint, value, most, rows = 3, onChange }: Text
   const id = useId();
   const left = most - value.length;
   return (
-    <div className="field">
+    <div className="block">
       <label className="field-name" htmlFor={id}>
         {label} {hint && <em>{hint}</em>}
       </label>

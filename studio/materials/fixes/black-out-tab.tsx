@@ -77,7 +77,11 @@ export function useBlackOutTab(
       </Button>
       <ul className="grid gap-3">
         {here.map((region, at) => (
-          <li key={at} className="region-item" data-selected={at === selected || undefined}>
+          <li
+            key={at}
+            className="border-t border-t-line pt-1.5 data-selected:border-t-vermilion"
+            data-selected={at === selected || undefined}
+          >
             <div className="flex items-center">
               <button
                 type="button"

@@ -34,7 +34,11 @@ export function FixDialog({ material, onClose }: { material: Material; onClose: 
 }
 
 const Head = ({ material }: { material: Material }) => (
-  <DialogHead className="fix-head" title={`Fix ${materialName(material)}`} tools={<SaveWords />} />
+  <DialogHead
+    className="gap-4 pt-3 pb-2.5 pr-3 pl-5"
+    title={`Fix ${materialName(material)}`}
+    tools={<SaveWords />}
+  />
 );
 
 function BackToOriginal({ state }: { state: FixesState }) {
@@ -66,7 +70,7 @@ function FixPicture({ material }: { material: MaterialOf<'picture'> }) {
       {tabs.map(({ key }) => (
         <TabPanel key={key} of={key} className="fix-content">
           <div className="fix-stage">{shown[key].stage}</div>
-          <div className="fix-controls">
+          <div className="grid content-start gap-3.5 py-4 px-5 overflow-auto border-t border-t-line">
             {shown[key].controls}
             <BackToOriginal state={state} />
           </div>
@@ -117,7 +121,7 @@ function FixPages({ material }: { material: MaterialOf<'document'> }) {
       </div>
       <TabPanel of="black-out" className="fix-content">
         <div className="fix-stage">{blackOut.stage}</div>
-        <div className="fix-controls">
+        <div className="grid content-start gap-3.5 py-4 px-5 overflow-auto border-t border-t-line">
           {blackOut.controls}
           <p className="note">
             Words under a region are gone from what is published and found, too. The file cannot be offered
@@ -128,7 +132,7 @@ function FixPages({ material }: { material: MaterialOf<'document'> }) {
       </TabPanel>
       <TabPanel of="turn" className="fix-content">
         <div className="fix-stage">{turn.stage}</div>
-        <div className="fix-controls">
+        <div className="grid content-start gap-3.5 py-4 px-5 overflow-auto border-t border-t-line">
           {turn.controls}
           <BackToOriginal state={state} />
         </div>

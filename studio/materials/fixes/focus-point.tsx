@@ -42,7 +42,10 @@ export function FocusStage({
           });
         }}
       />
-      <i className="focus-point" style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }} />
+      <i
+        className="absolute w-7.5 h-7.5 -m-[15px] border-[3px] border-[#fffdf8] rounded-full shadow-[0_0_0_2px_var(--ink),inset_0_0_0_2px_var(--ink)] pointer-events-none"
+        style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }}
+      />
     </div>
   );
 }
@@ -50,7 +53,7 @@ export function FocusStage({
 /** The same point as numbers, for the keyboard. */
 export function FocusFields({ focus, onChange }: FocusProps) {
   return (
-    <div className="region-fields">
+    <div className="grid grid-cols-[1fr_1fr] gap-x-3 gap-y-2">
       {(
         [
           ['x', 'From left'],

@@ -52,7 +52,7 @@ export function useFrameTab(material: MaterialOf<'picture'>, { fixes, saved, mov
       onLive={([to]) => to && move(cropTo(to))}
       onDone={([to]) => to && save(cropTo(to))}
     >
-      <span className="stage-clip">
+      <span className="block overflow-hidden">
         <img
           src={`/${previewPath({ id: material.id, fixes: uncut }, 1400)}`}
           width={Math.round(savedFrame.levelPx.widthPx)}

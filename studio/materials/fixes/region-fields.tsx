@@ -22,7 +22,7 @@ export function RegionFields({ region, of, onChange }: RegionFieldsProps) {
     });
   };
   return (
-    <fieldset className="region-fields">
+    <fieldset className="grid grid-cols-[1fr_1fr] gap-x-3 gap-y-2">
       <legend className="sr-only">{of}, in percent of the picture</legend>
       {(
         [

@@ -21,7 +21,7 @@ export function ComparePanel({ part, onChange }: PartPanelProps<'compare'>) {
           const picture = state.materials.find(({ id }) => id === part[side]);
           return (
             <div key={side} className="grid content-start gap-2">
-              <label className="field">
+              <label className="block">
                 <span className="field-name">
                   {title} <em>what it is called</em>
                 </span>

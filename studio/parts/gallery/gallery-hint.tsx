@@ -27,7 +27,7 @@ export function GalleryHint({ part }: { part: PartOf<'gallery'> }) {
           Contact sheet
         </Link>
       </Button>
-      {words.length > 0 && <span className="part-hint">{words.join(', ')}</span>}
+      {words.length > 0 && <span className="py-0 px-2.5 text-s text-ink-2">{words.join(', ')}</span>}
     </>
   );
 }

@@ -11,7 +11,7 @@ export function QuotePanel({ part, onChange }: PartPanelProps<'quote'>) {
         most={1200}
         onChange={(text) => onChange({ ...part, text })}
       />
-      <label className="field max-w-md">
+      <label className="block max-w-md">
         <span className="field-name">
           By whom <em>a first name and where you met them is enough</em>
         </span>

@@ -109,7 +109,7 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
                       maxLength={80}
                       onChange={(event) => setColumn(at, { name: event.target.value })}
                     />
-                    <span className="table-editor-tools">
+                    <span className="flex items-center flex-wrap">
                       <HeightRow
                         effective={{ chosen: column.height, height, heldBy: held ? ofPart.heldBy : null }}
                         of={name}

@@ -79,7 +79,7 @@ function LinkTool({ editor }: { editor: Editor }) {
           setOpen(false);
         }}
       >
-        <label className="field">
+        <label className="block">
           <span className="field-name">Where it leads</span>
           <input
             className="input"
@@ -149,7 +149,7 @@ function Tools({ editor }: { editor: Editor }) {
   return (
     <>
       <Select
-        className="tool-select"
+        className="h-8 py-0 px-1.5 text-s font-firm rounded-[4px] bg-transparent"
         label="Kind of paragraph"
         value={level}
         options={paragraphs}

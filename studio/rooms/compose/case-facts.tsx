@@ -58,7 +58,7 @@ export function CaseFactsColumn({
   const line = (field: Line) => {
     const { label, hint, example, most } = lines[field];
     return (
-      <label className="field">
+      <label className="block">
         <span className="field-name">
           {label}
           {hint && <em>{hint}</em>}

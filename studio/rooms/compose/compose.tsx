@@ -368,8 +368,12 @@ function ComposePage({ page }: { page: ShownPage }) {
               onOrder={parts.order}
               onTie={tieAfterAll}
             />
-            <div className="compose-page">
-              <div className="page-sheet" style={px ? { maxWidth: px } : undefined} data-width={width}>
+            <div className="compose-page overflow-auto bg-sunk pt-3.5 pb-10 px-5 relative compact:pt-2 compact:pb-10 compact:px-2">
+              <div
+                className="page-sheet mx-auto shadow-2 bg-white"
+                style={px ? { maxWidth: px } : undefined}
+                data-width={width}
+              >
                 {composed ? (
                   <FilesOver value={filesOver}>
                     <SlotsContext value={slots}>

@@ -66,7 +66,13 @@ export const ComposedPart = memo(function ComposedPart(props: ComposedPartProps)
     onHeight: (height: Part['height']) => parts.change({ ...part, height }),
   };
   const { InPlace, Panel, Tools, empty } = settingsOf(part);
-  const drawn = bare ? <p className="part-empty">{part.prompt ?? empty}</p> : shown;
+  const drawn = bare ? (
+    <p className="border-[1.5px] border-dashed border-[#838984] p-4.5 text-[#4a564f] italic">
+      {part.prompt ?? empty}
+    </p>
+  ) : (
+    shown
+  );
   if (InPlace && selected)
     return (
       <InPlace

@@ -20,7 +20,7 @@ export function EditableLine({ value, onChange, label, placeholder, most }: Edit
   return (
     <span
       ref={element}
-      className="editable-line"
+      className="inline-block min-w-[4ch] max-w-full whitespace-pre-wrap rounded-[2px] cursor-text py-[3px] -my-[3px] data-empty:before:[content:attr(data-placeholder)] data-empty:before:opacity-72 hover:shadow-[0_0_0_1px_currentcolor] focus:outline-none focus:shadow-[0_0_0_2px_#fffdf8,0_0_0_4px_#be3d16]"
       contentEditable="plaintext-only"
       suppressContentEditableWarning
       role="textbox"

@@ -27,7 +27,7 @@ export function OpeningPanel({ opening, selected, onSelect, onChange, children }
   return (
     <div {...place} id="opening-frame" className={`part opening-part ${selected ? 'sel' : ''}`}>
       {children}
-      <div className="studio-ui opening-button">
+      <div className="studio-ui opening-button absolute right-3 top-3 z-3">
         <Button small aria-expanded={selected} onClick={onSelect}>
           <ImagePlus size={15} aria-hidden="true" />
           {selected ? 'Done with the opening' : 'Change the opening'}

@@ -63,10 +63,16 @@ export function PartFrame(props: PartFrameProps) {
   return (
     <div {...place} id={`part-${part.id}`} className={`part ${selected ? 'sel' : ''}`} data-kind={part.kind}>
       {selected && (
-        <div className="studio-ui part-tools" role="toolbar" aria-label={`${name} tools`}>
-          <span className="part-name">{name}</span>
+        <div
+          className="studio-ui sticky -top-3.5 z-6 flex flex-wrap items-center gap-px -mt-3 mb-3.5 -mx-3 min-h-9.5 bg-raised shadow-2 rounded-[0_var(--r-m)_var(--r-m)_0] pr-1 compact:-mx-1.5 compact:-top-2"
+          role="toolbar"
+          aria-label={`${name} tools`}
+        >
+          <span className="self-stretch grid items-center bg-vermilion text-[#fffdf8] font-text font-strong text-[13px] leading-9.5 py-0 pr-5 pl-3 [clip-path:polygon(0_0,_100%_0,_calc(100%_-_9px)_50%,_100%_100%,_0_100%)] mr-0.5">
+            {name}
+          </span>
           {tools}
-          <span className="part-tools-end">
+          <span className="ml-auto flex items-center">
             <HeightRow
               effective={effective}
               of={`this ${name.toLowerCase()} part`}
@@ -141,7 +147,9 @@ export function PartFrame(props: PartFrameProps) {
           onClick={(event) => onSelect(event.detail > 0 ? { x: event.clientX, y: event.clientY } : null)}
         >
           {effective.height !== 'public' && effective.chosen !== 'public' && (
-            <span className="part-held">{name} flies lower</span>
+            <span className="absolute top-0 right-0 bg-straw-wash text-straw-ink font-text font-firm text-xs leading-none py-[5px] px-2">
+              {name} flies lower
+            </span>
           )}
         </button>
       )}

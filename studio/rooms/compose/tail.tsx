@@ -142,7 +142,12 @@ export function Tail(props: TailProps) {
   };
   return (
     <nav className="tail" aria-label="Parts of this page">
-      <svg className="tail-string" viewBox="0 0 20 520" preserveAspectRatio="none" aria-hidden="true">
+      <svg
+        className="absolute left-7 -top-2 w-3.5 h-[calc(100%_-_60px)] pointer-events-none compact:hidden"
+        viewBox="0 0 20 520"
+        preserveAspectRatio="none"
+        aria-hidden="true"
+      >
         <path
           d="M10 0c-6 30 6 60 0 90s6 50 0 80-6 60 0 90 6 60 0 90-6 60 0 90 4 50 0 80"
           fill="none"

@@ -38,7 +38,7 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
     // Escape leaves it from wherever the focus is in it.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <form
-      className="tie-open"
+      className="tie-open flex flex-wrap justify-center items-center gap-2 bg-raised shadow-2 py-1.5 px-2 rounded-m"
       onSubmit={(event) => {
         event.preventDefault();
         if (offered[0]) tie(offered[0]);
@@ -50,7 +50,7 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
       }}
     >
       <input
-        className="input tie-type"
+        className="input tie-type w-34 min-h-8"
         aria-label="Kind of part"
         aria-describedby={`tie-${at}-first`}
         placeholder="type or pick"
@@ -91,7 +91,10 @@ export const TieLine = memo(function TieLine(props: TieLineProps) {
   const { at, open, onOpen } = props;
   const { over, place } = useDropPlace(`tie ${at}`);
   return (
-    <div {...place} className="studio-ui tie-place">
+    <div
+      {...place}
+      className="studio-ui tie-place mt-0 mb-4.5 mx-0 rounded-m data-over:bg-sky-wash data-over:shadow-[0_0_0_2px_var(--sky)]"
+    >
       {open ? (
         <TieMenu {...props} />
       ) : (

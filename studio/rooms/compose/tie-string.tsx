@@ -57,7 +57,11 @@ export function TieString({ selected, order }: { selected: string; order: string
     // Another order moves the bow without anything changing its size.
   }, [selected, order]);
   return (
-    <svg ref={drawing} className="tie-string" aria-hidden="true">
+    <svg
+      ref={drawing}
+      className="absolute inset-0 w-full h-full pointer-events-none z-8 compact:hidden"
+      aria-hidden="true"
+    >
       <path fill="none" stroke="var(--vermilion)" strokeWidth="1.6" />
     </svg>
   );

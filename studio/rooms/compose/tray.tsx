@@ -43,7 +43,7 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, o
           <span className="min-[1021px]:hidden">{title}</span>
           <button
             type="button"
-            className="tray-fold max-[1020px]:hidden"
+            className="inline-flex items-center gap-1.5 min-h-8 max-[1020px]:hidden"
             aria-expanded={!folded}
             onClick={() => onFold(!folded)}
           >

@@ -156,7 +156,7 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
   };
 
   return (
-    <div className="sheet-room">
+    <div className="flex flex-col min-h-full">
       <header className="sheet-top">
         <Button asChild look="bare" small className="max-w-[180px] overflow-hidden">
           <Link to={`/${state.site.id}/projects/${page.id}`}>
@@ -191,11 +191,11 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
       </header>
       {/* Arrows move inside the sheet, as in any grid; each picture is a button of its own. */}
       {/* eslint-disable-next-line jsx-a11y/no-static-element-interactions -- keys of the buttons inside */}
-      <div className="sheet-cells" onKeyDown={onKey}>
-        <div className="sheet-groups">
+      <div className="pt-1 pb-5 px-6 flex-1 narrow:px-4" onKeyDown={onKey}>
+        <div className="flex flex-wrap gap-x-5 gap-y-3.5 mb-3.5">
           {sheet.groups.map((group) => (
             <section key={group[0]} className="bracket" aria-label={`${group.length} look alike`}>
-              <p className="bracket-words">
+              <p className="absolute left-4 top-0 py-0 px-2 bg-paper text-s leading-5 font-firm text-straw-ink">
                 <span>{group.length} look alike: keep one or two</span>
               </p>
               <ul>{group.flatMap((id) => byId.get(id) ?? []).map(cell)}</ul>
@@ -209,7 +209,7 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
           </section>
         )}
       </div>
-      <div className="sheet-foot">
+      <div className="grid grid-cols-[minmax(0,1fr)_150px_minmax(220px,300px)] gap-6 pt-3.5 pb-4.5 px-6 bg-sunk border-t border-t-line narrow:grid-cols-[minmax(0,1fr)_120px] narrow:px-4">
         <RowPreview
           className="sheet-desktop"
           pictures={pictures}
@@ -232,7 +232,7 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
         />
         <OrderList pictures={pictures} onOrder={choice.set} />
       </div>
-      <footer className="sheet-keys">
+      <footer className="flex flex-wrap items-center gap-x-5 gap-y-1 py-2 px-6 border-t border-t-line text-s text-ink-2 narrow:px-4">
         <label className="check">
           <input
             type="checkbox"

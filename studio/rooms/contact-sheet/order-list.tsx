@@ -36,8 +36,10 @@ export function OrderList({
   const ids = pictures.map(({ id }) => id);
   const dated = pictures.filter(({ takenOn }) => takenOn !== null).length;
   return (
-    <section className="sheet-order">
-      <h2 className="sheet-head">In this order</h2>
+    <section className="narrow:col-span-full">
+      <h2 className="flex items-center gap-[7px] mb-2 font-text font-strong text-s leading-5">
+        In this order
+      </h2>
       <Sortable
         ids={ids}
         nameOf={(at) => (pictures[at] ? materialName(pictures[at]) : '')}

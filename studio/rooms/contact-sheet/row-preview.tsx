@@ -22,7 +22,7 @@ export function RowPreview({
   const percent = (px: number) => `${(100 * px) / frame.widthPx}%`;
   return (
     <section className={className}>
-      <h2 className="sheet-head">{title}</h2>
+      <h2 className="flex items-center gap-[7px] mb-2 font-text font-strong text-s leading-5">{title}</h2>
       <div className="row-preview">
         {ratios.length === 0 && <p className="note">Choose pictures to see how they hang.</p>}
         {ratios.length > 0 &&

@@ -21,11 +21,14 @@ export function SheetCell(props: SheetCellProps) {
   const { widthPx, heightPx } = shapeOf(material);
   const ratio = Math.min(2, Math.max(0.7, widthPx / heightPx));
   return (
-    <li className="cell" style={{ '--r': ratio } as React.CSSProperties}>
+    <li
+      className="w-[calc(128px_*_var(--r))] max-w-full narrow:w-[calc(96px_*_var(--r))]"
+      style={{ '--r': ratio } as React.CSSProperties}
+    >
       <button
         type="button"
         id={`cell-${material.id}`}
-        className="cell-picture"
+        className="cell-picture block relative w-full h-32 bg-raised shadow-1 aria-pressed:outline-3 aria-pressed:outline-vermilion aria-pressed:outline-offset-1 focus-visible:outline-3 focus-visible:outline-ink focus-visible:outline-offset-[3px] narrow:h-24"
         aria-pressed={place > 0}
         tabIndex={tabStop ? 0 : -1}
         onClick={onToggle}
@@ -38,7 +41,10 @@ export function SheetCell(props: SheetCellProps) {
           {place > 0 && `, place ${place}`}
         </span>
         {place > 0 && (
-          <span className="cell-place" aria-hidden="true">
+          <span
+            className="absolute -right-[9px] -top-[9px] w-6 h-6 rounded-full grid place-items-center bg-vermilion text-white font-text font-bold text-[12px] leading-none"
+            aria-hidden="true"
+          >
             {place}
           </span>
         )}

@@ -42,7 +42,7 @@ export function ClipStill({
     else setProblem('The picture could not be taken from this clip. Add one from a file and choose it here.');
   };
   return (
-    <div className="field">
+    <div className="block">
       <span className="field-name">
         Still <em>shown until it is played</em>
       </span>

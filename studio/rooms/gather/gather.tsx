@@ -147,7 +147,7 @@ export function Gather() {
       {(pick) => (
         <>
           {deleting.dialog}
-          <div className="gather-main">
+          <div className="min-w-0 relative">
             <div className="flex flex-wrap items-center gap-x-6 gap-y-3 px-4 pt-5 pb-4 md:px-6">
               <h1>Gather</h1>
               <button type="button" className="drop-line" onClick={pick}>
@@ -212,7 +212,11 @@ export function Gather() {
               )}
             </div>
             {chosen.length > 0 && (
-              <div className="chosen-bar" role="region" aria-label="Chosen materials">
+              <div
+                className="sticky bottom-3 my-0 mx-4 flex flex-wrap items-center gap-2 bg-raised shadow-3 py-[9px] pr-3 pl-4 rounded-m border-t-[3px] border-t-vermilion z-3"
+                role="region"
+                aria-label="Chosen materials"
+              >
                 <b aria-live="polite">{chosen.length} chosen</b>
                 <Button look="go" onClick={() => void start(chosen)}>
                   Start a project

@@ -17,7 +17,11 @@ export function GroupHead({
 }) {
   const { setNodeRef, isOver } = useDroppable({ id: `group ${group.page ?? ''}`, disabled: !takes });
   return (
-    <div ref={setNodeRef} className="group-head" data-over={isOver || undefined}>
+    <div
+      ref={setNodeRef}
+      className="group-head flex items-baseline gap-3 pt-2 pb-1 px-0 data-over:bg-sky-wash data-over:shadow-[0_0_0_2px_var(--sky)]"
+      data-over={isOver || undefined}
+    >
       <h2 className="text-[1.0625rem]">{group.title}</h2>
       <span className="note">
         {countKinds(group.materials)}; {inUse === 0 ? 'none' : inUse} used

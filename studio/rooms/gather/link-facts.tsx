@@ -23,7 +23,7 @@ export function LinkFactsOf({ link }: { link: MaterialOf<'link'> }) {
   };
   return (
     <>
-      <div className="field">
+      <div className="block">
         <p className="field-name">
           Address <em>read on {format(new Date(facts.readAt), 'd MMMM, HH:mm')}</em>
         </p>

@@ -98,7 +98,10 @@ export function MaterialFacts({
   const words = useWholeWords([material.id]);
   const uses = whereUsed(state.pages, material.id);
   return (
-    <aside className="facts-side" aria-label={`Facts of ${materialName(material)}`}>
+    <aside
+      className="facts-side border-l border-l-line bg-raised flex flex-col sticky top-0 self-start h-[calc(100dvh_-_var(--strip))] overflow-auto narrow:fixed narrow:right-0 narrow:bottom-0 narrow:left-0 narrow:h-auto narrow:max-h-[78dvh] narrow:z-20 narrow:border-l-0 narrow:border-t-[3px] narrow:border-t-vermilion narrow:shadow-3"
+      aria-label={`Facts of ${materialName(material)}`}
+    >
       <div className="relative flex-none bg-sunk">
         <FactsHead key={material.id} material={material} player={player} />
         <IconButton className="absolute top-2 right-2 bg-raised" label="Close the facts" onClick={onClose}>

@@ -30,7 +30,7 @@ export function ProvenanceFields({ value, ownTitle, onChange }: ProvenanceFields
     hint = '',
     disabled = false,
   ) => (
-    <label className="field">
+    <label className="block">
       <span className="field-name">
         {label}
         {hint && <em>{hint}</em>}

@@ -36,7 +36,7 @@ export function TileTitle({ material, renaming, empty, onRename }: TileTitleProp
     );
   return (
     <input
-      className="input tile-rename"
+      className="input min-h-6 py-px px-1 text-xs"
       aria-label={`Title of ${materialName(material)}`}
       // eslint-disable-next-line jsx-a11y/no-autofocus -- it appears because its title was asked to be changed
       autoFocus

@@ -66,7 +66,17 @@ export function Tile(props: TileProps) {
             <span className="sr-only">; has a place in it, removed when published</span>
           </span>
         )}
-        {looks && <span className={view === 'list' ? 'sr-only' : 'tile-looks'}>{looks}</span>}
+        {looks && (
+          <span
+            className={
+              view === 'list'
+                ? 'sr-only'
+                : 'absolute right-0 bottom-0 py-px px-1.5 bg-raised text-ink text-xs leading-4.5'
+            }
+          >
+            {looks}
+          </span>
+        )}
       </button>
       <label className="tile-choose">
         <input

@@ -34,7 +34,7 @@ export function TranscriptField({ transcript, onChange }: TranscriptFieldProps) 
     onChange(text);
   };
   return (
-    <div className="field">
+    <div className="block">
       <label className="field-name" htmlFor={id}>
         What is said or shown
         <em>typed, or WebVTT</em>

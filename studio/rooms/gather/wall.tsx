@@ -145,7 +145,7 @@ export function Wall(props: WallProps) {
         onChooseAll={() => onChosen([...new Set([...chosen, ...line.group.materials.map(({ id }) => id)])])}
       />
     ) : (
-      <ul className="tiles" aria-label={line.group.title}>
+      <ul className="tiles flex flex-wrap gap-2.5" aria-label={line.group.title}>
         {line.materials.map((material) => (
           <Tile
             key={material.id}

@@ -24,7 +24,7 @@ export function WriteNote({
   return (
     <WriteDialog title="Write a note" keep="Keep the note" busyWords="" onKeep={keep} onClose={onClose}>
       {({ id, invalid }) => (
-        <label className="field">
+        <label className="block">
           <span className="field-name">
             Words <em>for you alone, until you put them on a page</em>
           </span>

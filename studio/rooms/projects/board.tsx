@@ -10,7 +10,12 @@ import { Hanging } from './hanging.tsx';
 /** A cord across the board, from which one row hangs. */
 function Cord() {
   return (
-    <svg className="cord" viewBox="0 0 1000 26" preserveAspectRatio="none" aria-hidden="true">
+    <svg
+      className="absolute [--beyond:16px] left-[calc(-1_*_var(--beyond))] -top-[7px] w-[calc(100%_*_var(--columns)_+_24px_*_(var(--columns)_-_1)_+_2_*_var(--beyond))] h-6.5 pointer-events-none md:[--beyond:24px]"
+      viewBox="0 0 1000 26"
+      preserveAspectRatio="none"
+      aria-hidden="true"
+    >
       <path
         d="M0 4c200 14 320 14 520 12S840 14 1000 4"
         fill="none"
@@ -73,9 +78,9 @@ export function Board({ projects, by, end }: BoardProps) {
     >
       {groups.map(({ name, projects: members }, group) => (
         <section key={name} className="board-group" aria-label={by === 'none' ? 'All projects' : undefined}>
-          {by !== 'none' && <h2 className="board-head">{name || unnamed[by]}</h2>}
+          {by !== 'none' && <h2 className="board-head mb-2 text-l">{name || unnamed[by]}</h2>}
           <ul
-            className="wall"
+            className="grid grid-cols-[repeat(auto-fill,minmax(min(100%,236px),1fr))] gap-x-6 gap-y-8.5 pt-[7px]"
             ref={group === 0 ? watchColumns : undefined}
             style={{ '--columns': columns } as CSSProperties}
           >

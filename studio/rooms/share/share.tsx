@@ -48,7 +48,7 @@ function Releases() {
       <ol className="divide-y divide-line">
         {releases.data?.map((release) => (
           <li key={release.number} className="flex min-h-11 items-center gap-3 py-1">
-            <span className="w-8 font-mono text-xs">{release.number}</span>
+            <span className="w-8 font-mono text-xs leading-xs">{release.number}</span>
             <span className="min-w-0 flex-1">
               <b className="mr-2">{release.name || 'Release'}</b>
               <small className="whitespace-nowrap text-ink-3">{when.format(new Date(release.at))}</small>
