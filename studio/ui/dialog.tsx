@@ -46,7 +46,7 @@ export function DialogFrame({
       <Radix.Portal>
         <Shade />
         <Radix.Content
-          className={`dialog ${wide ? 'wide ' : ''}${className}`.trim()}
+          className={`dialog ${wide ? 'w-[min(94vw,860px)] ' : ''}${className}`.trim()}
           {...(!described && { 'aria-describedby': undefined })}
           {...(leavesFocus ? { onCloseAutoFocus: (event: Event) => event.preventDefault() } : focusBack)}
         >

@@ -25,15 +25,22 @@ function heightSentence(effective: EffectiveHeight): string {
     : heightMeanings[effective.height];
 }
 
+const chipLook =
+  'inline-flex min-h-6.5 items-center gap-[5px] rounded-s text-s leading-s font-firm whitespace-nowrap';
+const rowLook =
+  'flex min-h-11.5 w-full items-center gap-2.5 rounded-m border border-edge bg-raised py-[5px] pr-2 pl-2.5';
+
 /** The smallest size: one line, to be read. */
 export function HeightChip({ effective }: { effective: EffectiveHeight }) {
   return (
-    <span className="height-chip">
+    <span className={chipLook}>
       <HeightGlyph height={effective.height} asked={effective.chosen} />
       <span>
         <span className="sr-only">Height: </span>
         {heightNames[effective.height]}
-        {effective.heldBy && <em> held by {holderName(effective)}</em>}
+        {effective.heldBy && (
+          <em className="font-plain text-ink-3 not-italic"> held by {holderName(effective)}</em>
+        )}
       </span>
     </span>
   );
@@ -53,15 +60,15 @@ export function HeightRow({ effective, onChange, of, compact = false }: HeightRo
   return (
     <Menu
       opener={
-        <button type="button" className={compact ? 'height-chip' : 'height-row'}>
+        <button type="button" className={compact ? `${chipLook} pr-1.5 pl-1 hover:bg-sunk` : rowLook}>
           <span className="sr-only">Height of {of}: </span>
           <HeightGlyph height={effective.height} asked={effective.chosen} size={compact ? 24 : 34} />
           {compact ? (
             <span>{heightNames[effective.height]}</span>
           ) : (
             <span className="min-w-0 flex-1">
-              <b>{heightNames[effective.height]}</b>
-              <small>{heightSentence(effective)}</small>
+              <b className="block leading-4.5">{heightNames[effective.height]}</b>
+              <small className="block text-xs leading-4 text-ink-3">{heightSentence(effective)}</small>
             </span>
           )}
           <ChevronDown size={compact ? 13 : 16} aria-hidden="true" />

@@ -2,6 +2,7 @@ import { type KeyboardEvent, useRef, useState } from 'react';
 import { type Height, heightLevel } from '#core/access/height.ts';
 import { fromTheTop, heightNames } from './height-names.ts';
 import { Button } from './button.tsx';
+import './height-gauge.css';
 
 const gaugeWords: Record<Height, string> = {
   public: 'Open sky. At your address, listed here, and findable if you wish.',
@@ -48,8 +49,13 @@ export function HeightGauge({ height, onChange }: { height: Height; onChange: (h
 
   return (
     <>
-      <div className="gauge">
-        <svg className="land" viewBox="0 0 272 58" preserveAspectRatio="none" aria-hidden="true">
+      <div className="gauge relative overflow-hidden pb-8.5">
+        <svg
+          className="absolute inset-x-0 bottom-0 h-14.5 w-full"
+          viewBox="0 0 272 58"
+          preserveAspectRatio="none"
+          aria-hidden="true"
+        >
           <path d="M0 22c60-16 130 6 190-4s60-10 82-8v48H0z" fill="#A9C79B" />
           <path d="M0 38c70-14 140 4 200-6 40-6 60-4 72-2v28H0z" fill="#7DA386" />
         </svg>
@@ -65,12 +71,17 @@ export function HeightGauge({ height, onChange }: { height: Height; onChange: (h
               aria-checked={one === chosen}
               tabIndex={one === chosen ? 0 : -1}
               value={one}
-              className="gauge-option"
-              data-state={one === chosen ? 'checked' : 'unchecked'}
+              className="relative flex min-h-23 w-full items-start gap-3.5 py-3 pr-3.5 pl-19 text-start focus-visible:shadow-[inset_0_0_0_3px_var(--sky)]"
               onKeyDown={(event) => onKeyDown(event, at)}
               onClick={() => (isLower(one) ? apply(one) : setPicked(one))}
             >
-              <svg width="46" height="92" viewBox="0 0 46 92" aria-hidden="true">
+              <svg
+                className="absolute top-1.5 left-4"
+                width="46"
+                height="92"
+                viewBox="0 0 46 92"
+                aria-hidden="true"
+              >
                 {one === height ? (
                   <>
                     <path d="M23 4l18 17-18 25L5 21z" fill="var(--vermilion)" />
@@ -80,8 +91,10 @@ export function HeightGauge({ height, onChange }: { height: Height; onChange: (h
                   <circle cx="23" cy="22" r="6" fill="#fff" stroke="#7A5A28" strokeWidth="2" />
                 )}
               </svg>
-              <span className="words">
-                <b>
+              <span
+                className={`px-3 py-1.5 text-s leading-s text-ink-2 ${one === chosen ? 'border-l-4 border-l-vermilion bg-raised shadow-2' : ''}`}
+              >
+                <b className="block font-head text-[1.0625rem] leading-[1.375rem] font-strong">
                   {heightNames[one]}
                   {one === height && chosen !== height && <span className="sr-only"> (as it is now)</span>}
                 </b>

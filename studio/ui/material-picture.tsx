@@ -43,14 +43,25 @@ export function shapeOf(material: Material): Size {
 const icons = { document: FileText, sound: AudioLines, clip: Clapperboard, link: Link2, note: StickyNote };
 
 /** A sheet with a sign and a name, for what has no picture. */
-function KindSheet({ material, className }: { material: Material; className: string }) {
+function KindSheet({
+  material,
+  className,
+  signOnly,
+}: {
+  material: Material;
+  className: string;
+  signOnly: boolean;
+}) {
   const slides = material.kind === 'document' && slideFormats.some((one) => one === material.facts.format);
   const Icon = slides ? Presentation : material.kind === 'picture' ? FileText : icons[material.kind];
   return (
-    <span className={`kind-sheet ${className}`} data-kind={material.kind}>
+    <span
+      className={`kind-sheet ${signOnly ? 'items-center justify-center px-1.5 py-0.5' : ''} ${className}`}
+      data-kind={material.kind}
+    >
       <Icon size={26} strokeWidth={1.5} aria-hidden="true" />
-      <span>{materialName(material)}</span>
-      {material.kind === 'note' && (
+      <span className={signOnly ? 'sr-only' : ''}>{materialName(material)}</span>
+      {!signOnly && material.kind === 'note' && (
         <span className="note-words" aria-hidden="true">
           {material.transcript.slice(0, 400).replace(material.title, '').trim()}
         </span>
@@ -65,13 +76,17 @@ export function MaterialPicture({
   size = 480,
   className = '',
   alt,
+  signOnly = false,
 }: {
   material: Material;
   size?: PreviewSize;
   className?: string;
   alt?: string;
+  /** Small: of what has no picture only the sign is to be seen. */
+  signOnly?: boolean;
 }) {
-  if (!hasPicture(material)) return <KindSheet material={material} className={className} />;
+  if (!hasPicture(material))
+    return <KindSheet material={material} className={className} signOnly={signOnly} />;
   const shown = shapeOf(material);
   const colour =
     material.kind === 'picture'

@@ -12,7 +12,13 @@ export const Notices = () => (
     style={{ zIndex: 35 }}
     toastOptions={{
       unstyled: true,
-      classNames: { toast: 'notice', error: 'notice-problem', actionButton: 'notice-act' },
+      classNames: {
+        toast:
+          'notice flex w-(--width) items-center gap-3 rounded-m border-l-4 border-l-straw bg-dusk px-4 py-3 font-text text-m leading-m font-firm text-dusk-text shadow-3',
+        error: 'border-l-vermilion!',
+        actionButton:
+          'ml-auto min-h-6 flex-none cursor-pointer text-inherit underline underline-offset-3 focus-visible:outline-2 focus-visible:outline-offset-2 focus-visible:outline-dusk-text',
+      },
     }}
   />
 );

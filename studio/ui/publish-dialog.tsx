@@ -14,6 +14,7 @@ import { heightNames } from './height-names.ts';
 import { nothingWaits } from './live-words.ts';
 import { usePublish } from './use-publish.ts';
 import { Button } from './button.tsx';
+import { ProgressBar } from './progress-bar.tsx';
 
 /** Projects that stay out because they are Private themselves, each with the way in. */
 function PrivatePages({ open }: { open: boolean }) {
@@ -106,9 +107,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
             {job.step}
             {job.total > 0 && `: ${job.done} of ${job.total}`}
           </p>
-          <div className="meter" aria-hidden="true">
-            <i style={{ width: `${job.total > 0 ? (100 * job.done) / job.total : 4}%` }} />
-          </div>
+          <ProgressBar share={job.total > 0 ? job.done / job.total : 0.04} />
           <p className="note">Readers go on seeing what they saw until all of it is ready.</p>
           <Button className="justify-self-start" onClick={() => void cancel()}>
             Stop

@@ -1,5 +1,6 @@
 import { Tabs as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { segmentsLook } from './segments.tsx';
 
 interface TabsProps {
   value: string;
@@ -23,9 +24,9 @@ interface TabListProps {
 
 /** Their names in a row; the arrow keys lead from one to the next. */
 export const TabList = ({ label, tabs, className = '' }: TabListProps) => (
-  <Radix.List className={`seg ${className}`.trim()} aria-label={label}>
+  <Radix.List className={`${segmentsLook.row} ${className}`.trim()} aria-label={label}>
     {tabs.map(({ key, name }) => (
-      <Radix.Trigger key={key} value={key}>
+      <Radix.Trigger key={key} value={key} className={segmentsLook.one}>
         {name}
       </Radix.Trigger>
     ))}

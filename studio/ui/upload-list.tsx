@@ -2,6 +2,7 @@ import { Check, CircleAlert, Files, RotateCw, X } from 'lucide-react';
 import { type Upload, useUploads } from '../api/uploads-context.tsx';
 import { Button } from './button.tsx';
 import { IconButton } from './icon-button.tsx';
+import { ProgressBar } from './progress-bar.tsx';
 
 const words: Record<Upload['state'], string> = {
   waiting: 'waits its turn',
@@ -93,11 +94,7 @@ export function UploadList({ quiet = false }: { quiet?: boolean }) {
           </Button>
         )}
       </div>
-      {running.length > 0 && (
-        <div className="meter mt-2" aria-hidden="true">
-          <i style={{ width: `${Math.round(share * 100)}%` }} />
-        </div>
-      )}
+      {running.length > 0 && <ProgressBar share={share} className="mt-2" />}
       {/* A list that scrolls must be reachable without a mouse. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
       <ul className="mt-1 max-h-56 overflow-auto" tabIndex={0} aria-label="Each file">

@@ -157,7 +157,7 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
 
   return (
     <div className="flex flex-col min-h-full">
-      <header className="sheet-top">
+      <header className="flex flex-wrap items-center gap-x-3.5 gap-y-2 px-6 pt-4 pb-3 narrow:px-4">
         <Button asChild look="bare" small className="max-w-[180px] overflow-hidden">
           <Link to={`/${state.site.id}/projects/${page.id}`}>
             <ArrowLeft size={16} aria-hidden="true" />
@@ -165,15 +165,17 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
           </Link>
         </Button>
         <h1>Contact sheet</h1>
-        <span className="note">{part.title ? `for the gallery “${part.title}”` : 'for a gallery'}</span>
+        <span className="note min-w-0 flex-[1_1_80px] truncate">
+          {part.title ? `for the gallery “${part.title}”` : 'for a gallery'}
+        </span>
         <p className="ml-auto" aria-live="polite">
           <b className="text-xl">{pictures.length}</b> chosen{' '}
           <span className="note">of {candidates.length}</span>
         </p>
-        <label className="sheet-size">
+        <label className="flex items-center gap-2 text-ink-2">
           Propose
           <input
-            className="input"
+            className="input w-16"
             type="number"
             min={1}
             max={Math.min(60, candidates.length)}
@@ -194,24 +196,27 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
       <div className="pt-1 pb-5 px-6 flex-1 narrow:px-4" onKeyDown={onKey}>
         <div className="flex flex-wrap gap-x-5 gap-y-3.5 mb-3.5">
           {sheet.groups.map((group) => (
-            <section key={group[0]} className="bracket" aria-label={`${group.length} look alike`}>
+            <section
+              key={group[0]}
+              className="bracket relative max-w-full px-1.5 pt-5.5"
+              aria-label={`${group.length} look alike`}
+            >
               <p className="absolute left-4 top-0 py-0 px-2 bg-paper text-s leading-5 font-firm text-straw-ink">
                 <span>{group.length} look alike: keep one or two</span>
               </p>
-              <ul>{group.flatMap((id) => byId.get(id) ?? []).map(cell)}</ul>
+              <ul className="flex flex-wrap gap-3">{group.flatMap((id) => byId.get(id) ?? []).map(cell)}</ul>
             </section>
           ))}
         </div>
         {alone.length > 0 && (
-          <section className="alone" aria-label="Like no other">
+          <section aria-label="Like no other">
             {sheet.groups.length > 0 && <p className="note">Like no other</p>}
-            <ul>{alone.map(cell)}</ul>
+            <ul className="mt-1.5 flex flex-wrap gap-3">{alone.map(cell)}</ul>
           </section>
         )}
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)_150px_minmax(220px,300px)] gap-6 pt-3.5 pb-4.5 px-6 bg-sunk border-t border-t-line narrow:grid-cols-[minmax(0,1fr)_120px] narrow:px-4">
         <RowPreview
-          className="sheet-desktop"
           pictures={pictures}
           frame={frames.wide}
           title={
@@ -221,7 +226,7 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
           }
         />
         <RowPreview
-          className="sheet-phone"
+          phone
           pictures={pictures}
           frame={frames.narrow}
           title={
@@ -244,7 +249,7 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
         <Button look="bare" small disabled={!choice.back} onClick={() => choice.back?.()}>
           <Undo2 size={15} aria-hidden="true" /> Step back
         </Button>
-        <p className="keys-line">
+        <p className="keys-line narrow:hidden">
           <kbd>←</kbd> <kbd>→</kbd> move <kbd>Space</kbd> choose <kbd>Alt</kbd> <kbd>←</kbd> <kbd>→</kbd>{' '}
           change order <kbd>1</kbd>–<kbd>9</kbd> set place <kbd>Z</kbd> look closer
         </p>

@@ -15,11 +15,14 @@ export function LookCloser({
   return (
     <Dialog
       title={pictures.length > 1 ? `${pictures.length} look alike` : 'Closer'}
-      className="closer"
+      className="w-[min(96vw,1180px)]"
       leavesFocus
       onClose={onClose}
     >
-      <ul style={{ '--n': Math.min(3, pictures.length) } as React.CSSProperties}>
+      <ul
+        className="grid grid-cols-[repeat(var(--n),minmax(0,1fr))] gap-3.5 narrow:grid-cols-[minmax(0,1fr)]"
+        style={{ '--n': Math.min(3, pictures.length) } as React.CSSProperties}
+      >
         {pictures.map((material) => (
           <li key={material.id}>
             <MaterialPicture material={material} size={1400} className="h-auto w-full" />

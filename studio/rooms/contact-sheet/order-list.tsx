@@ -12,15 +12,17 @@ function Line({ material, at }: { material: Material; at: number }) {
   return (
     <li
       ref={setNodeRef}
-      className="order-line"
+      className="flex min-h-7.5 items-center gap-2 border-b border-b-line bg-sunk text-s"
       style={{ transform: CSS.Translate.toString(transform), transition }}
     >
       <IconButton small label={`Move ${name}`} {...attributes} {...listeners}>
         <GripVertical size={15} aria-hidden="true" />
       </IconButton>
       <b>{at + 1}</b>
-      <span className="truncate">{name}</span>
-      {material.alt.trim() === '' && <span className="needs">needs alt text</span>}
+      <span className="flex-1 truncate">{name}</span>
+      {material.alt.trim() === '' && (
+        <span className="text-xs whitespace-nowrap text-clay">needs alt text</span>
+      )}
     </li>
   );
 }

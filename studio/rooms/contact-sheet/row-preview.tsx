@@ -8,12 +8,13 @@ export function RowPreview({
   pictures,
   frame,
   title,
-  className,
+  phone = false,
 }: {
   pictures: readonly Material[];
   frame: RowFrame;
   title: ReactNode;
-  className: string;
+  /** As on a phone. */
+  phone?: boolean;
 }) {
   const ratios = pictures.map((one) => {
     const { widthPx, heightPx } = shapeOf(one);
@@ -21,16 +22,19 @@ export function RowPreview({
   });
   const percent = (px: number) => `${(100 * px) / frame.widthPx}%`;
   return (
-    <section className={className}>
+    <section>
       <h2 className="flex items-center gap-[7px] mb-2 font-text font-strong text-s leading-5">{title}</h2>
-      <div className="row-preview">
+      <div
+        className={`grid content-start gap-[5px] bg-raised ${phone ? 'rounded-[12px] border-[3px] border-ink px-2 py-2.5' : 'max-w-140 p-3'}`}
+      >
         {ratios.length === 0 && <p className="note">Choose pictures to see how they hang.</p>}
         {ratios.length > 0 &&
           breakIntoRows(ratios, frame).map(({ from, to, heightPx }) => (
-            <div key={from} className="row-preview-row" style={{ gap: percent(frame.gapPx) }}>
+            <div key={from} className="flex" style={{ gap: percent(frame.gapPx) }}>
               {pictures.slice(from, to).map((one, at) => (
                 <span
                   key={one.id}
+                  className="flex-none"
                   style={{
                     width: percent((ratios[from + at] ?? 1) * heightPx),
                     aspectRatio: ratios[from + at],

@@ -49,9 +49,14 @@ export function SheetCell(props: SheetCellProps) {
           </span>
         )}
       </button>
-      <p className="cell-words" aria-hidden="true">
+      <p
+        className="flex gap-[7px] overflow-hidden pt-[5px] text-s leading-4.5 whitespace-nowrap text-ink-2"
+        aria-hidden="true"
+      >
         <span className="font-mono">{number}</span>
-        <span className={proposed ? 'proposed' : ''}>{words || materialName(material)}</span>
+        <span className={`truncate ${proposed ? 'font-strong text-vermilion-deep' : ''}`}>
+          {words || materialName(material)}
+        </span>
       </p>
     </li>
   );

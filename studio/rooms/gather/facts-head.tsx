@@ -8,6 +8,7 @@ import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
 import { useDocuments } from '../../materials/use-documents.ts';
 import { FixDialog } from '../../materials/fixes/fix-dialog.tsx';
 import { Button } from '../../ui/button.tsx';
+import './own-words.css';
 
 /** A document's own words, to be read where it is gathered. */
 function OwnWords({ material }: { material: Material }) {
@@ -16,8 +17,8 @@ function OwnWords({ material }: { material: Material }) {
   const content = useDocuments(state.site.id, one).get(material.original);
   const pieces = content?.pieces ?? [];
   return (
-    <details className="own-words">
-      <summary>Read it</summary>
+    <details className="own-words max-h-[50dvh] overflow-auto bg-raised px-4 py-3">
+      <summary className="cursor-pointer font-firm">Read it</summary>
       {content && pieces.length === 0 && <p className="note">There are no words in it.</p>}
       {pieces.map((piece, at) =>
         piece.type === 'words' ? (

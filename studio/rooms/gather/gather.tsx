@@ -29,7 +29,7 @@ import { Meter } from './meter.tsx';
 import { MaterialFacts } from './material-facts.tsx';
 import { notice, problemNotice, waitingNotice } from '../../ui/notice.ts';
 import '../../materials/tiles.css';
-import './gather.css';
+
 import { Button } from '../../ui/button.tsx';
 
 /** Gather: everything collected, and the facts of each. */
@@ -143,18 +143,26 @@ export function Gather() {
   };
 
   return (
-    <DropFiles onFiles={onFiles} onText={onText} className={`gather ${current ? 'with-facts' : ''}`}>
+    <DropFiles
+      onFiles={onFiles}
+      onText={onText}
+      className={`gather grid min-h-full grid-cols-[minmax(0,1fr)] ${current ? 'min-[901px]:grid-cols-[minmax(0,1fr)_332px]' : ''}`}
+    >
       {(pick) => (
         <>
           {deleting.dialog}
           <div className="min-w-0 relative">
             <div className="flex flex-wrap items-center gap-x-6 gap-y-3 px-4 pt-5 pb-4 md:px-6">
               <h1>Gather</h1>
-              <button type="button" className="drop-line" onClick={pick}>
+              <button
+                type="button"
+                className="flex max-w-136 flex-[1_1_20rem] items-center gap-3 rounded-[2px] border-[1.5px] border-dashed border-edge bg-raised px-3.5 py-2 text-ink-2 hover:border-sky hover:bg-sky-wash"
+                onClick={pick}
+              >
                 <UploadIcon size={20} aria-hidden="true" />
                 <span>
-                  <b>Drop anything here</b>, paste it, or <u>choose</u>
-                  <small>
+                  <b className="text-ink">Drop anything here</b>, paste it, or <u>choose</u>
+                  <small className="block text-xs leading-xs text-ink-3">
                     Pictures, PDF, DOCX, ODT, text, slides, sound, clips, links; files up to{' '}
                     {fileSize(state.limits.fileBytes)} each
                   </small>

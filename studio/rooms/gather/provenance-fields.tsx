@@ -47,16 +47,19 @@ export function ProvenanceFields({ value, ownTitle, onChange }: ProvenanceFields
   return (
     <fieldset className="grid gap-3">
       <legend className="field-name">Whose work is it?</legend>
-      <div className="choice-row">
+      <div className="flex gap-0.5 rounded-m bg-sunk p-[3px]">
         {answers.map(([whose, name]) => (
-          <label key={whose}>
+          <label key={whose} className="relative flex-auto">
             <input
               type="radio"
+              className="peer absolute inset-0 cursor-pointer opacity-0"
               name={`${id}-whose`}
               checked={value.whose === whose}
               onChange={() => onChange({ whose })}
             />
-            <span>{name}</span>
+            <span className="grid min-h-7.5 place-items-center rounded-[4px] px-2 text-s font-firm whitespace-nowrap text-ink-2 peer-checked:bg-raised peer-checked:text-ink peer-checked:shadow-1 peer-focus-visible:shadow-(--ring)">
+              {name}
+            </span>
           </label>
         ))}
       </div>

@@ -31,7 +31,7 @@ const orders: { value: Order; name: string }[] = [
 export function Sorting(props: SortingProps) {
   const { query, onQuery, by, onBy, order, onOrder, view, onView } = props;
   return (
-    <search className="sorting">
+    <search className="mb-2 flex flex-wrap items-center gap-x-3.5 gap-y-2">
       <input
         className="input min-w-0 flex-1 basis-56"
         type="search"
@@ -40,8 +40,8 @@ export function Sorting(props: SortingProps) {
         placeholder="Find in titles, captions, tags, makers, documents"
         onChange={(event) => onQuery(event.target.value)}
       />
-      <Select label="Group" value={by} options={groupings} onChange={onBy} />
-      <Select label="Order" value={order} options={orders} onChange={onOrder} />
+      <Select className="input w-auto" label="Group" value={by} options={groupings} onChange={onBy} />
+      <Select className="input w-auto" label="Order" value={order} options={orders} onChange={onOrder} />
       <Segments
         label="How they are shown"
         signsOnly

@@ -8,11 +8,12 @@ interface TileTitleProps {
   renaming: boolean;
   /** What stands there when it has no title. */
   empty: string;
+  className?: string;
   onRename: (renaming: boolean) => void;
 }
 
 /** A material's title, changed where it stands: Enter keeps the new one, Escape the old one. */
-export function TileTitle({ material, renaming, empty, onRename }: TileTitleProps) {
+export function TileTitle({ material, renaming, empty, className = '', onRename }: TileTitleProps) {
   const { changeMaterial } = useSite();
   const [typed, setTyped] = useState<string | null>(null);
   const done = (keep: boolean) => {
@@ -30,7 +31,7 @@ export function TileTitle({ material, renaming, empty, onRename }: TileTitleProp
     return (
       // A double click is the mouse's short way; F2 is the keyboard's, and the facts have a field for it.
 
-      <span className="truncate" onDoubleClick={() => onRename(true)}>
+      <span className={`truncate ${className}`} onDoubleClick={() => onRename(true)}>
         {material.title || empty}
       </span>
     );

@@ -25,6 +25,10 @@ export interface TileProps {
   onRename: (renaming: boolean) => void;
 }
 
+/** A material's words in the list, a column each; a phone has room for number, title and use. */
+const lineWords =
+  'grid min-w-0 flex-1 grid-cols-[28px_minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_70px] gap-3 p-0 text-s leading-5 text-ink-2 narrow:grid-cols-[28px_minmax(0,1fr)_64px]';
+
 /** A material on the wall: looked at, chosen, renamed, dragged. */
 export function Tile(props: TileProps) {
   const { material, number, chosenAs, current, used, alike, warnings, view } = props;
@@ -33,6 +37,7 @@ export function Tile(props: TileProps) {
   // The keyboard's way to another project is the field in the facts, of one or of many.
   const { onKeyDown: _byKeyboard, ...byPointer } = listeners ?? {};
   const name = materialName(material);
+  const list = view === 'list';
   const looks = [
     kindLabel(material),
     ...(alike > 0 ? [`${alike + 1} alike`] : []),
@@ -43,25 +48,28 @@ export function Tile(props: TileProps) {
   return (
     <li
       ref={setNodeRef}
-      className={view === 'list' ? 'tile list-line' : 'tile'}
+      className={`tile ${list ? 'flex h-12 max-w-none flex-[1_1_100%] items-center gap-3 border-b border-b-line' : ''}`}
       style={{ '--r': tileRatio(material) } as React.CSSProperties}
       data-chosen={chosenAs > 0 || undefined}
       data-dragged={isDragging || undefined}
     >
       <button
         type="button"
-        className="tile-picture"
+        className={`tile-picture ${list ? 'h-10.5 w-16 flex-none' : ''}`}
         data-material={material.id}
         onClick={onLook}
         aria-pressed={current}
         {...byPointer}
       >
-        <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />
+        <MaterialPicture material={material} alt="" className="h-full w-full object-cover" signOnly={list} />
         <span className="sr-only">
           {hasPicture(material) && name}: look at it{looks && '; '}
         </span>
-        {material.kind === 'picture' && material.facts.hasGps && (
-          <span className="gps" title="Has a place in it. Removed when published.">
+        {!list && material.kind === 'picture' && material.facts.hasGps && (
+          <span
+            className="absolute bottom-[5px] left-[5px] grid size-5.5 place-items-center rounded-full bg-straw text-ink"
+            title="Has a place in it. Removed when published."
+          >
             <MapPin size={13} aria-hidden="true" />
             <span className="sr-only">; has a place in it, removed when published</span>
           </span>
@@ -69,7 +77,7 @@ export function Tile(props: TileProps) {
         {looks && (
           <span
             className={
-              view === 'list'
+              list
                 ? 'sr-only'
                 : 'absolute right-0 bottom-0 py-px px-1.5 bg-raised text-ink text-xs leading-4.5'
             }
@@ -78,7 +86,7 @@ export function Tile(props: TileProps) {
           </span>
         )}
       </button>
-      <label className="tile-choose">
+      <label className={`tile-choose ${list ? 'relative top-auto right-auto flex-none' : ''}`}>
         <input
           type="checkbox"
           checked={chosenAs > 0}
@@ -87,18 +95,21 @@ export function Tile(props: TileProps) {
         <span className="sr-only">Choose {name}</span>
         {chosenAs > 0 && <span aria-hidden="true">{chosenAs}</span>}
       </label>
-      <div className="tile-words">
+      <div className={`tile-words ${list ? lineWords : ''}`}>
         <span className="font-mono">{String(number).padStart(2, '0')}</span>
         <TileTitle
           material={material}
           renaming={renaming}
-          empty={view === 'list' || !used ? 'no title' : ''}
+          className={list ? 'font-firm text-ink' : ''}
+          empty={list || !used ? 'no title' : ''}
           onRename={onRename}
         />
-        {view === 'list' && (
+        {list && (
           <>
-            <span>{looks || kindNames[material.kind]}</span>
-            <span>{material.takenOn ? partialDateInWords(material.takenOn) : 'no date'}</span>
+            <span className="truncate narrow:hidden">{looks || kindNames[material.kind]}</span>
+            <span className="truncate narrow:hidden">
+              {material.takenOn ? partialDateInWords(material.takenOn) : 'no date'}
+            </span>
           </>
         )}
         <span className="ml-auto">{used ? 'used' : 'not used'}</span>

@@ -77,7 +77,11 @@ export function Board({ projects, by, end }: BoardProps) {
       disabled={by !== 'none'}
     >
       {groups.map(({ name, projects: members }, group) => (
-        <section key={name} className="board-group" aria-label={by === 'none' ? 'All projects' : undefined}>
+        <section
+          key={name}
+          className="board-group [&+&]:mt-9"
+          aria-label={by === 'none' ? 'All projects' : undefined}
+        >
           {by !== 'none' && <h2 className="board-head mb-2 text-l">{name || unnamed[by]}</h2>}
           <ul
             className="grid grid-cols-[repeat(auto-fill,minmax(min(100%,236px),1fr))] gap-x-6 gap-y-8.5 pt-[7px]"

@@ -75,12 +75,17 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
   return (
     <li
       ref={setNodeRef}
-      className="hang"
+      className="hang relative"
       style={{ transform: CSS.Translate.toString(transform), transition: transition ?? undefined }}
     >
       {cord}
       {deleting.dialog}
-      <Link to={to} className="cover" tabIndex={-1} aria-hidden="true">
+      <Link
+        to={to}
+        className="cover mb-2.5 block h-42 w-full bg-raised p-1.5 shadow-2"
+        tabIndex={-1}
+        aria-hidden="true"
+      >
         <Bow className="peg" />
         {material ? (
           <span
@@ -106,7 +111,7 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
         {movable && (
           <IconButton
             small
-            className="grip"
+            className="cursor-grab touch-none"
             label={`Move ${page.title || 'this project'}`}
             {...attributes}
             {...listeners}

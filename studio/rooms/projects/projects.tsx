@@ -119,11 +119,17 @@ export function Projects() {
                 A project is one page that shows a thing you made and how it came about. Most people begin
                 with the pictures.
               </p>
-              <button type="button" className="drop-big" onClick={pick}>
+              <button
+                type="button"
+                className="flex w-full items-center gap-5.5 rounded-[2px] border-[1.5px] border-dashed border-edge bg-raised px-7 py-8.5 hover:border-sky hover:bg-sky-wash"
+                onClick={pick}
+              >
                 <Bow size={44} />
                 <span>
-                  <b>Drop the pictures of one project here</b>
-                  <small>
+                  <b className="mb-1 block font-head text-[1.25rem] leading-6">
+                    Drop the pictures of one project here
+                  </b>
+                  <small className="block max-w-[54ch] text-m leading-m text-ink-2">
                     Or press to choose them. The first becomes the opening and the rest a gallery; you can
                     change all of it. JPEG, PNG, HEIC, WebP, AVIF or GIF, up to{' '}
                     {fileSize(state.limits.fileBytes)} each.
@@ -157,9 +163,13 @@ export function Projects() {
                 projects={projects}
                 by={by}
                 end={(cord) => (
-                  <li className="hang new">
+                  <li className="hang relative">
                     {cord}
-                    <button type="button" className="cover" onClick={pick}>
+                    <button
+                      type="button"
+                      className="cover mb-2.5 grid h-42 w-full place-items-center rounded-[2px] border-[1.5px] border-dashed border-edge p-1.5 text-center"
+                      onClick={pick}
+                    >
                       <Bow className="peg quiet" />
                       <span className="grid justify-items-center gap-1">
                         <Plus size={20} aria-hidden="true" />
