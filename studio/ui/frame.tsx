@@ -11,6 +11,7 @@ import { Menu, MenuItem, MenuLabel, MenuRule } from './menu.tsx';
 import { rooms } from './rooms.ts';
 import { Strip } from './strip.tsx';
 import { problemNotice } from './notice.ts';
+import './frame.css';
 
 /** Signs out: what can still be saved is, and the studio starts anew, so that nothing of a maker stays in this tab. */
 function useSignOut() {
@@ -41,7 +42,11 @@ function Account() {
       side="right"
       align="end"
       opener={
-        <button type="button" className="who-badge" aria-label={`${initials}: your account, ${name}`}>
+        <button
+          type="button"
+          className="grid size-9 place-items-center rounded-full border-[1.5px] border-string bg-dusk-2 font-head text-[13px] leading-none font-strong text-dusk-text focus-visible:shadow-(--ring-dusk)"
+          aria-label={`${initials}: your account, ${name}`}
+        >
           {initials}
         </button>
       }
@@ -57,8 +62,16 @@ function Account() {
 
 function Rail({ base }: { base: string }) {
   return (
-    <nav className="rail" aria-label="Rooms">
-      <svg className="string" viewBox="0 0 76 800" preserveAspectRatio="none" aria-hidden="true">
+    <nav
+      className="relative z-5 row-[1/3] flex flex-col overflow-y-auto bg-dusk text-dusk-text [scrollbar-width:none] phone:hidden"
+      aria-label="Rooms"
+    >
+      <svg
+        className="absolute inset-0 h-full min-h-[660px] w-19"
+        viewBox="0 0 76 800"
+        preserveAspectRatio="none"
+        aria-hidden="true"
+      >
         <path
           d="M38 46C36 120 41 170 38 240S35 360 38 430s3 130 0 200 0 70 0 110"
           fill="none"
@@ -68,34 +81,40 @@ function Rail({ base }: { base: string }) {
       </svg>
       <NavLink
         to={`${base}/projects`}
-        className="mark"
+        className="relative z-1 grid h-(--strip) flex-none place-items-center"
         aria-label="Kite Wall, your projects"
         aria-current={undefined}
       >
         <KiteMark />
       </NavLink>
-      <ul>
+      <ul className="relative pt-0.5">
         {rooms.map(({ path, name, icon: Icon }) => (
           <li key={path}>
-            <NavLink to={`${base}/${path}`} className="room-link">
-              <svg className="kite" viewBox="0 0 76 50" aria-hidden="true">
+            <NavLink
+              to={`${base}/${path}`}
+              className="room-link group relative flex h-[clamp(62px,9.2vh,76px)] flex-col items-center gap-[5px] pt-2.5 font-text text-xs leading-4 font-firm text-dusk-text-2 no-underline hover:text-white aria-[current]:text-white"
+            >
+              <svg className="kite absolute top-0 left-0 h-12.5 w-19" viewBox="0 0 76 50" aria-hidden="true">
                 <path d="M38 0L61 21 38 49 15 21z" fill="var(--vermilion)" />
                 <path d="M38 0v49M15 21h46" stroke="#fff" strokeOpacity=".2" />
               </svg>
-              <span className="icon">
+              <span className="icon relative grid h-7.5 w-8.5 place-items-center bg-dusk group-aria-[current]:-top-0.5 group-aria-[current]:bg-transparent">
                 <Icon size={20} strokeWidth={1.75} aria-hidden="true" />
               </span>
-              <span className="word">{name}</span>
+              <span className="word relative bg-dusk px-1">{name}</span>
             </NavLink>
           </li>
         ))}
       </ul>
-      <div className="who">
+      <div className="relative mt-auto grid min-h-14 place-items-center">
         <Account />
       </div>
     </nav>
   );
 }
+
+const bottomLook =
+  'grid min-h-11 content-center justify-items-center gap-[3px] font-text text-xs leading-[14px] font-firm text-inherit no-underline focus-visible:shadow-[inset_0_0_0_2px_var(--straw)] aria-[current]:text-white';
 
 /** On a phone: four rooms at the bottom, and the way to all of them and to what has no place in the strip. */
 function BottomRooms({ base }: { base: string }) {
@@ -105,10 +124,13 @@ function BottomRooms({ base }: { base: string }) {
   const { history } = state;
   const near = rooms.filter(({ path }) => ['gather', 'projects', 'check', 'share'].includes(path));
   return (
-    <nav className="bottom-rooms" aria-label="Rooms">
+    <nav
+      className="bottom-rooms z-6 hidden grid-cols-5 bg-dusk text-dusk-text-2 phone:grid"
+      aria-label="Rooms"
+    >
       {near.map(({ path, name, icon: Icon }) => (
-        <NavLink key={path} to={`${base}/${path}`}>
-          <span className="icon">
+        <NavLink key={path} to={`${base}/${path}`} className={bottomLook}>
+          <span className="icon grid h-7.5 w-8 place-items-center">
             <Icon size={20} strokeWidth={1.75} aria-hidden="true" />
           </span>
           {name}
@@ -117,8 +139,8 @@ function BottomRooms({ base }: { base: string }) {
       <Menu
         side="top"
         opener={
-          <button type="button">
-            <span className="icon">
+          <button type="button" className={bottomLook}>
+            <span className="icon grid h-7.5 w-8 place-items-center">
               <MenuIcon size={20} strokeWidth={1.75} aria-hidden="true" />
             </span>
             All rooms

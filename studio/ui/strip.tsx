@@ -35,7 +35,10 @@ function LiveStatement() {
     <Popover
       label="What waits to be published"
       opener={
-        <button type="button" className="state">
+        <button
+          type="button"
+          className="flex min-h-9 items-center gap-2 rounded-[18px] px-3 whitespace-nowrap hover:bg-sunk phone:col-[1/3] phone:row-2 phone:-ml-2 phone:justify-self-start phone:px-2 phone:text-start phone:whitespace-normal"
+        >
           <span className={open ? 'dot' : 'dot shut'} aria-hidden="true" />
           <span>{sentence}</span>
           {waiting && (
@@ -80,18 +83,23 @@ export function Strip() {
     })),
   ]);
   return (
-    <header className="strip">
-      <div className="site-name">
-        <b>{site.title}</b>
+    <header className="relative z-4 grid min-w-0 grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-center gap-4 border-b border-b-line bg-paper pr-4 pl-6 phone:grid-cols-[minmax(0,1fr)_auto] phone:gap-x-2 phone:gap-y-0 phone:pt-2 phone:pr-2 phone:pb-0.5 phone:pl-4">
+      <div className="flex min-w-0 items-baseline gap-2.5 overflow-hidden whitespace-nowrap">
+        <b className="truncate font-head text-[1rem] leading-5 font-strong">{site.title}</b>
         {path && (
-          <a href={path} target="_blank" rel="noreferrer">
+          <a
+            className="truncate px-0.5 py-1 text-s text-ink-3 underline decoration-edge phone:hidden"
+            href={path}
+            target="_blank"
+            rel="noreferrer"
+          >
             {live.addressPath ? path : 'the link'}
             <span className="sr-only"> (opens what readers see, in a new tab)</span>
           </a>
         )}
       </div>
       <LiveStatement />
-      <div className="acts">
+      <div className="flex items-center justify-end gap-1.5">
         <IconButton
           disabled={!history.undo}
           label={history.undo ? `Undo: ${history.undo.label}` : 'Undo'}

@@ -12,9 +12,17 @@ import { useFrameTab } from './frame-tab.tsx';
 import { useLightTab } from './light-tab.tsx';
 import { usePageTurnTab } from './page-turn-tab.tsx';
 import { type FixesState, useFixes } from './use-fixes.ts';
-import './fixes.css';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { TabList, TabPanel, Tabs } from '../../ui/tabs.tsx';
+
+/* Over one another: head, tabs, and picture and controls, which stand side by side where there is room. */
+const layout =
+  'grid h-[min(90dvh,720px)] grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(0,1fr)] phone:h-[92dvh]';
+const tabsLook =
+  'mx-5 mb-3 justify-self-start phone:mx-2 phone:mb-2 phone:max-w-[calc(100vw-40px)] phone:overflow-x-auto';
+const content =
+  'grid min-h-0 grid-cols-[minmax(0,1fr)_292px] phone:grid-cols-[minmax(0,1fr)] phone:grid-rows-[44dvh_minmax(0,1fr)] [&[hidden]]:hidden';
+const stageLook = 'grid min-h-0 place-items-center bg-sunk p-5 @container-size phone:p-3';
 
 const tabs = [
   { key: 'frame', name: 'Turn and crop' },
@@ -26,7 +34,7 @@ const tabs = [
 /** Settings on an untouched original: everything here can be changed again at any time. */
 export function FixDialog({ material, onClose }: { material: Material; onClose: () => void }) {
   return (
-    <DialogFrame className="fix-dialog" onClose={onClose}>
+    <DialogFrame className="max-h-[94dvh] w-[min(96vw,1120px)] p-0" onClose={onClose}>
       {material.kind === 'picture' && <FixPicture material={material} />}
       {material.kind === 'document' && <FixPages material={material} />}
     </DialogFrame>
@@ -64,12 +72,12 @@ function FixPicture({ material }: { material: MaterialOf<'picture'> }) {
     focus: useFocusTab(material, state),
   };
   return (
-    <Tabs value={open} onChange={setOpen} className="fix-layout">
+    <Tabs value={open} onChange={setOpen} className={layout}>
       <Head material={material} />
-      <TabList className="fix-tabs" label="Kinds of fixes" tabs={tabs} />
+      <TabList className={tabsLook} label="Kinds of fixes" tabs={tabs} />
       {tabs.map(({ key }) => (
-        <TabPanel key={key} of={key} className="fix-content">
-          <div className="fix-stage">{shown[key].stage}</div>
+        <TabPanel key={key} of={key} className={content}>
+          <div className={stageLook}>{shown[key].stage}</div>
           <div className="grid content-start gap-3.5 py-4 px-5 overflow-auto border-t border-t-line">
             {shown[key].controls}
             <BackToOriginal state={state} />
@@ -100,9 +108,9 @@ function FixPages({ material }: { material: MaterialOf<'document'> }) {
   );
   const turn = usePageTurnTab(material, state, page);
   return (
-    <Tabs value={open} onChange={setOpen} className="fix-layout">
+    <Tabs value={open} onChange={setOpen} className={layout}>
       <Head material={material} />
-      <div className="fix-tabs flex items-center gap-3">
+      <div className={`flex items-center gap-3 ${tabsLook}`}>
         <TabList label="Kinds of fixes" tabs={pageTabs} />
         <IconButton small label="Page before" disabled={page === 0} onClick={() => setPage(page - 1)}>
           <ChevronLeft size={18} aria-hidden="true" />
@@ -119,8 +127,8 @@ function FixPages({ material }: { material: MaterialOf<'document'> }) {
           <ChevronRight size={18} aria-hidden="true" />
         </IconButton>
       </div>
-      <TabPanel of="black-out" className="fix-content">
-        <div className="fix-stage">{blackOut.stage}</div>
+      <TabPanel of="black-out" className={content}>
+        <div className={stageLook}>{blackOut.stage}</div>
         <div className="grid content-start gap-3.5 py-4 px-5 overflow-auto border-t border-t-line">
           {blackOut.controls}
           <p className="note">
@@ -130,8 +138,8 @@ function FixPages({ material }: { material: MaterialOf<'document'> }) {
           <BackToOriginal state={state} />
         </div>
       </TabPanel>
-      <TabPanel of="turn" className="fix-content">
-        <div className="fix-stage">{turn.stage}</div>
+      <TabPanel of="turn" className={content}>
+        <div className={stageLook}>{turn.stage}</div>
         <div className="grid content-start gap-3.5 py-4 px-5 overflow-auto border-t border-t-line">
           {turn.controls}
           <BackToOriginal state={state} />

@@ -3,7 +3,7 @@ import type { Fixes } from '#core/materials/fixes.ts';
 import type { MaterialOf } from '#core/materials/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { NumberField } from './number-field.tsx';
-import './fixes.css';
+import './region-stage.css';
 
 interface Point {
   x: number;

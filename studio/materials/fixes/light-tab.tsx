@@ -4,6 +4,7 @@ import type { MaterialOf } from '#core/materials/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { Slider } from './slider.tsx';
 import type { FixesState } from './use-fixes.ts';
+import './region-stage.css';
 
 const words = (share: number): string => `${share > 0 ? '+' : ''}${Math.round(share * 100)} %`;
 

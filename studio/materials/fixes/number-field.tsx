@@ -19,8 +19,8 @@ export function NumberField({ label, unit, value, least, most, step, onChange }:
     if (text.trim() !== '' && Number.isFinite(number)) onChange(Math.min(most, Math.max(least, number)));
   };
   return (
-    <div className="number-field">
-      <label htmlFor={id}>
+    <div>
+      <label className="flex justify-between text-xs text-ink-2" htmlFor={id}>
         {label} <span>{unit}</span>
       </label>
       <input

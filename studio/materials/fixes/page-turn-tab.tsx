@@ -4,6 +4,7 @@ import type { MaterialOf } from '#core/materials/material.ts';
 import { pageSource, withPageTurned } from '#core/gallery/picture-source.ts';
 import type { FixesState } from './use-fixes.ts';
 import { Button } from '../../ui/button.tsx';
+import './region-stage.css';
 
 /**
  * A page that was scanned lying on its side, set upright.

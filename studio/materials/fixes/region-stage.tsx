@@ -1,6 +1,7 @@
 import { type PointerEvent, type ReactNode, useRef } from 'react';
 import type { Region } from '#core/materials/fixes.ts';
 import { type Handle, movedRegion, pulledRegion, regionBetween } from '#core/gallery/region.ts';
+import './region-stage.css';
 
 interface RegionStageProps {
   regions: readonly Region[];

@@ -17,11 +17,16 @@ export function Slider({ label, words, value, least, most, step, onLive, onDone 
   const id = useId();
   const done = (event: { currentTarget: HTMLInputElement }) => onDone(Number(event.currentTarget.value));
   return (
-    <div className="slider">
-      <label htmlFor={id}>{label}</label>
-      <output htmlFor={id}>{words}</output>
+    <div className="grid grid-cols-[1fr_auto] text-s text-ink-2">
+      <label className="font-firm" htmlFor={id}>
+        {label}
+      </label>
+      <output className="font-mono text-xs" htmlFor={id}>
+        {words}
+      </output>
       <input
         id={id}
+        className="col-span-full h-7 w-full accent-vermilion"
         type="range"
         min={least}
         max={most}

@@ -1,4 +1,3 @@
-import './table-panel.css';
 import { Plus, Sigma, X } from 'lucide-react';
 import { type ClipboardEvent, type KeyboardEvent, useRef } from 'react';
 import { flushSync } from 'react-dom';
@@ -90,8 +89,11 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
         maxLength={120}
         onChange={(event) => set({ title: event.target.value })}
       />
-      <div className="table-editor">
-        <table ref={grid}>
+      <div className="overflow-x-auto pb-1">
+        <table
+          ref={grid}
+          className="min-w-full border-collapse [&_:is(td,th)]:py-0.5 [&_:is(td,th)]:pr-1 [&_:is(td,th)]:text-start [&_:is(td,th)]:align-top"
+        >
           <thead>
             <tr>
               {columns.map((column, at) => {
@@ -100,9 +102,9 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
                 const held = heightLevel(height) < heightLevel(column.height);
                 const name = column.name || `column ${at + 1}`;
                 return (
-                  <th key={column.id} scope="col">
+                  <th key={column.id} className="font-[inherit]" scope="col">
                     <input
-                      className="input"
+                      className="input min-w-26 font-strong"
                       aria-label={`Name of column ${at + 1}`}
                       placeholder={`Column ${at + 1}`}
                       value={column.name}
@@ -137,7 +139,7 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
                       )}
                     </span>
                     {total && (
-                      <span className="note" role="status">
+                      <span className="note block max-w-56 font-plain" role="status">
                         {total.kind === 'sum' ? `Together ${total.text}` : whyNoSum[total.why]}
                       </span>
                     )}
@@ -168,7 +170,7 @@ export function TablePanel({ part, page, onChange }: PartPanelProps<'table'>) {
                 {columns.map((column, at) => (
                   <td key={column.id}>
                     <input
-                      className="input"
+                      className="input min-w-26"
                       data-cell={`${row} ${at}`}
                       aria-label={`${column.name || `Column ${at + 1}`}, row ${row + 1}`}
                       value={cells[at] ?? ''}

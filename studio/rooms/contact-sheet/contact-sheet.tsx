@@ -249,9 +249,11 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
         <Button look="bare" small disabled={!choice.back} onClick={() => choice.back?.()}>
           <Undo2 size={15} aria-hidden="true" /> Step back
         </Button>
-        <p className="keys-line narrow:hidden">
-          <kbd>←</kbd> <kbd>→</kbd> move <kbd>Space</kbd> choose <kbd>Alt</kbd> <kbd>←</kbd> <kbd>→</kbd>{' '}
-          change order <kbd>1</kbd>–<kbd>9</kbd> set place <kbd>Z</kbd> look closer
+        <p className="narrow:hidden">
+          <kbd className="kbd">←</kbd> <kbd className="kbd">→</kbd> move <kbd className="kbd ml-2">Space</kbd>{' '}
+          choose <kbd className="kbd ml-2">Alt</kbd> <kbd className="kbd">←</kbd> <kbd className="kbd">→</kbd>{' '}
+          change order <kbd className="kbd ml-2">1</kbd>–<kbd className="kbd">9</kbd> set place{' '}
+          <kbd className="kbd ml-2">Z</kbd> look closer
         </p>
       </footer>
       {closer !== null && (
