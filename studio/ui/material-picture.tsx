@@ -42,26 +42,29 @@ export function shapeOf(material: Material): Size {
 
 const icons = { document: FileText, sound: AudioLines, clip: Clapperboard, link: Link2, note: StickyNote };
 
+/** All there is to say; where it is small only the sign, or only the name. */
+type SheetShows = 'all' | 'sign' | 'name';
+
 /** A sheet with a sign and a name, for what has no picture. */
 function KindSheet({
   material,
   className,
-  signOnly,
+  shows,
 }: {
   material: Material;
   className: string;
-  signOnly: boolean;
+  shows: SheetShows;
 }) {
   const slides = material.kind === 'document' && slideFormats.some((one) => one === material.facts.format);
   const Icon = slides ? Presentation : material.kind === 'picture' ? FileText : icons[material.kind];
   return (
     <span
-      className={`kind-sheet ${signOnly ? 'items-center justify-center px-1.5 py-0.5' : ''} ${className}`}
+      className={`kind-sheet ${shows === 'sign' ? 'items-center justify-center px-1.5 py-0.5' : ''} ${className}`}
       data-kind={material.kind}
     >
-      <Icon size={26} strokeWidth={1.5} aria-hidden="true" />
-      <span className={signOnly ? 'sr-only' : ''}>{materialName(material)}</span>
-      {!signOnly && material.kind === 'note' && (
+      {shows !== 'name' && <Icon size={26} strokeWidth={1.5} aria-hidden="true" />}
+      <span className={shows === 'sign' ? 'sr-only' : ''}>{materialName(material)}</span>
+      {shows === 'all' && material.kind === 'note' && (
         <span className="note-words" aria-hidden="true">
           {material.transcript.slice(0, 400).replace(material.title, '').trim()}
         </span>
@@ -76,17 +79,16 @@ export function MaterialPicture({
   size = 480,
   className = '',
   alt,
-  signOnly = false,
+  shows = 'all',
 }: {
   material: Material;
   size?: PreviewSize;
   className?: string;
   alt?: string;
-  /** Small: of what has no picture only the sign is to be seen. */
-  signOnly?: boolean;
+  /** What is to be seen on the sheet of what has no picture. */
+  shows?: SheetShows;
 }) {
-  if (!hasPicture(material))
-    return <KindSheet material={material} className={className} signOnly={signOnly} />;
+  if (!hasPicture(material)) return <KindSheet material={material} className={className} shows={shows} />;
   const shown = shapeOf(material);
   const colour =
     material.kind === 'picture'

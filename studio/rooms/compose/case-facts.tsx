@@ -17,6 +17,8 @@ import { PeopleField } from './people-field.tsx';
 import { WhenFields } from './when-fields.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { SelectField } from '../../ui/select.tsx';
+import { SideSheet } from '../../ui/side-sheet.tsx';
+import './case-facts.css';
 
 type Line = 'when' | 'role' | 'course' | 'field' | 'madeWith' | 'materials';
 const lines: Record<Line, { label: string; hint?: string; example: string; most: number }> = {
@@ -32,10 +34,13 @@ const lines: Record<Line, { label: string; hint?: string; example: string; most:
 export function CaseFactsColumn({
   page,
   folded,
+  risen,
   onFold,
 }: {
   page: ShownPage;
   folded: boolean;
+  /** Where it is a sheet, it is open. */
+  risen: boolean;
   onFold: (folded: boolean) => void;
 }) {
   const { state, changePage } = useSite();
@@ -75,9 +80,14 @@ export function CaseFactsColumn({
     );
   };
   return (
-    <aside className="case-facts" aria-labelledby="case-facts">
+    <SideSheet
+      at="compact"
+      open={risen}
+      className="case-facts flex flex-col gap-2.5 overflow-auto border-l border-l-line pt-3.5 pr-3.5 pb-5 pl-4"
+      aria-labelledby="case-facts"
+    >
       <div className="flex items-center gap-2">
-        <h2 id="case-facts" className="facts-title flex-1 text-base">
+        <h2 id="case-facts" className={`flex-1 text-base ${folded ? 'min-[1021px]:hidden' : ''}`}>
           {heading}
         </h2>
         <IconButton
@@ -94,7 +104,7 @@ export function CaseFactsColumn({
           )}
         </IconButton>
       </div>
-      <div className="facts-fields">
+      <div className={`flex flex-col gap-2.5 ${folded ? 'min-[1021px]:hidden' : ''}`}>
         <div>
           <p className="field-name">Height</p>
           <HeightRow
@@ -141,6 +151,6 @@ export function CaseFactsColumn({
         )}
         {hint && <p className="note">{hint}</p>}
       </div>
-    </aside>
+    </SideSheet>
   );
 }

@@ -33,21 +33,22 @@ export function ComposeBar({
 }) {
   const { state } = useSite();
   return (
-    <div className="compose-bar">
+    <div className="compose-bar col-[1/4] flex min-w-0 items-center gap-3 border-b border-b-line pr-4 pl-3.5 *:shrink-0 compact:col-1">
       <Button asChild look="bare" small>
         <Link to={`/${state.site.id}/projects`} aria-label="Back to the projects">
           <ArrowLeft size={16} aria-hidden="true" />
           <span className="max-md:hidden">Projects</span>
         </Link>
       </Button>
-      <h1 className="min-w-0 truncate text-xl">{pageName(page)}</h1>
+      {/* When room is short, the title gives way first, and then what stands in a sentence. */}
+      <h1 className="min-w-0 shrink! truncate text-xl">{pageName(page)}</h1>
       <span className="flex max-sm:hidden">
         <PageState page={page} />
       </span>
       <span className="flex max-md:hidden">
         <HeightChip effective={effectiveHeight(state, { page: page.id })} />
       </span>
-      <span className="ml-auto">
+      <span className="ml-auto has-[[role=alert]]:shrink!">
         <SaveWords />
       </span>
       <Segments

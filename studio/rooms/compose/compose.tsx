@@ -355,7 +355,7 @@ function ComposePage({ page }: { page: ShownPage }) {
           void paste({ html, files, pageTitle: page.title, place: (made) => placeAfterPart(selected, made) })
         }
         onOver={(at) => setFilesOver(at && placeAt(at))}
-        className={`compose sheet-${sheet ?? 'none'} facts-${factsAre}`}
+        className={`compose grid h-full [grid-template:minmax(48px,auto)_minmax(0,1fr)_auto/228px_minmax(0,1fr)_236px] compact:[grid-template:minmax(48px,auto)_auto_minmax(0,1fr)_auto/minmax(0,1fr)] ${factsAre === 'folded' ? 'min-[1021px]:grid-cols-[228px_minmax(0,1fr)_52px]' : ''}`}
       >
         {() => (
           <>
@@ -394,13 +394,14 @@ function ComposePage({ page }: { page: ShownPage }) {
                   <p className="p-6">This page cannot be drawn. Undo the last step.</p>
                 )}
               </div>
-              <div className="compose-uploads">
+              <div className="sticky -bottom-7 z-7 *:max-h-[40dvh] *:overflow-auto *:shadow-3">
                 <UploadList quiet />
               </div>
             </div>
             <CaseFactsColumn
               page={page}
               folded={factsAre === 'folded'}
+              risen={sheet === 'facts'}
               onFold={(folded) => setFactsAre(folded ? 'folded' : 'open')}
             />
             <Tray
@@ -414,6 +415,7 @@ function ComposePage({ page }: { page: ShownPage }) {
                 setPicked([]);
               }}
               folded={trayIs === 'folded'}
+              risen={sheet === 'tray'}
               onFold={(folded) => setTrayIs(folded ? 'folded' : 'open')}
             />
             {selected !== null && (

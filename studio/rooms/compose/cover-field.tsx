@@ -29,10 +29,10 @@ export function CoverField({ page }: { page: ShownPage }) {
       </p>
       {picture ? (
         <div
-          className="cover-piece"
+          className="aspect-4/3 overflow-hidden bg-sunk"
           style={{ '--focus-at': `${focus.x * 100}% ${focus.y * 100}%` } as React.CSSProperties}
         >
-          <MaterialPicture material={picture} />
+          <MaterialPicture material={picture} className="h-full w-full object-cover object-(--focus-at)" />
         </div>
       ) : (
         <p className="note">No picture yet.</p>

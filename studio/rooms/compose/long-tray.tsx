@@ -1,13 +1,13 @@
 import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
-import { TrayItem, type TrayListProps } from './tray-item.tsx';
+import { listLook, TrayItem, type TrayListProps } from './tray-item.tsx';
 
-/** From the left edge of one to that of the next, and what stands before the first, in px; see `.tray`. */
+/** From the left edge of one to that of the next, and what stands before the first, in px; see `listLook`. */
 const pitchPx = 112;
 const edgePx = 3;
 
 /** Thousands of things in one line, of which only those in sight are drawn. */
-export function LongTray({ loose, picked, dragged, onPick, onPlace }: TrayListProps) {
+export function LongTray({ folded, loose, picked, dragged, onPick, onPlace }: TrayListProps) {
   const list = useRef<HTMLUListElement>(null);
   const [focused, setFocused] = useState<string | null>(null);
   const held = new Set([dragged, focused]);
@@ -25,8 +25,8 @@ export function LongTray({ loose, picked, dragged, onPick, onPlace }: TrayListPr
     },
   });
   return (
-    <ul ref={list} className="long">
-      <li role="none" style={{ width: loose.length * pitchPx }} />
+    <ul ref={list} className={`relative h-24.5 ${listLook(folded)}`}>
+      <li role="none" className="flex-none" style={{ width: loose.length * pitchPx }} />
       {virtual.getVirtualItems().map(({ index }) => {
         const material = loose[index];
         return material ? (

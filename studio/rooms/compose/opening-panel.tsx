@@ -25,7 +25,11 @@ export function OpeningPanel({ opening, selected, onSelect, onChange, children }
   const { place } = useDropPlace('opening frame');
   const shownLayout = opening.pictures.length === 0 ? 'words' : opening.layout;
   return (
-    <div {...place} id="opening-frame" className={`part opening-part ${selected ? 'sel' : ''}`}>
+    <div
+      {...place}
+      id="opening-frame"
+      className={`part relative flow-root data-over:outline-2 data-over:outline-offset-12 data-over:outline-[#285f9d] data-over:outline-dashed ${selected ? 'sel outline-2 -outline-offset-2 outline-[#be3d16]' : ''}`}
+    >
       {children}
       <div className="studio-ui opening-button absolute right-3 top-3 z-3">
         <Button small aria-expanded={selected} onClick={onSelect}>
@@ -34,7 +38,7 @@ export function OpeningPanel({ opening, selected, onSelect, onChange, children }
         </Button>
       </div>
       {selected && (
-        <div className="studio-ui part-panel">
+        <div className="studio-ui part-panel border-t border-t-line bg-raised p-3.5">
           <Segments
             label="Layout of the opening"
             className="mb-3"

@@ -61,7 +61,12 @@ export function PartFrame(props: PartFrameProps) {
   const { place } = useDropPlace(`part ${part.id}`, takesMore(part));
   const name = settingsOf(part).name;
   return (
-    <div {...place} id={`part-${part.id}`} className={`part ${selected ? 'sel' : ''}`} data-kind={part.kind}>
+    <div
+      {...place}
+      id={`part-${part.id}`}
+      className={`part group/part relative flow-root data-over:outline-2 data-over:outline-offset-12 data-over:outline-[#285f9d] data-over:outline-dashed ${selected ? 'sel outline-2 outline-offset-12 outline-[#be3d16] compact:outline-offset-6' : ''}`}
+      data-kind={part.kind}
+    >
       {selected && (
         <div
           className="studio-ui sticky -top-3.5 z-6 flex flex-wrap items-center gap-px -mt-3 mb-3.5 -mx-3 min-h-9.5 bg-raised shadow-2 rounded-[0_var(--r-m)_var(--r-m)_0] pr-1 compact:-mx-1.5 compact:-top-2"
@@ -142,7 +147,7 @@ export function PartFrame(props: PartFrameProps) {
       {!selected && (
         <button
           type="button"
-          className="studio-ui part-pick"
+          className="studio-ui part-pick absolute -inset-2.5 block cursor-pointer group-data-[kind=words]/part:cursor-text hover:outline-1 hover:outline-[#14302f99] hover:outline-dashed"
           aria-label={`Edit ${name}, part ${at + 1} of ${count}`}
           onClick={(event) => onSelect(event.detail > 0 ? { x: event.clientX, y: event.clientY } : null)}
         >
@@ -153,7 +158,11 @@ export function PartFrame(props: PartFrameProps) {
           )}
         </button>
       )}
-      {selected && panel && <div className="studio-ui part-panel">{panel}</div>}
+      {selected && panel && (
+        <div className="studio-ui part-panel -mx-3 mt-3.5 -mb-3 border-t border-t-line bg-raised p-3.5">
+          {panel}
+        </div>
+      )}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import './share-handle.css';
 
 interface ShareHandleProps {
   /** How much of the width the first of the two has. */

@@ -62,6 +62,10 @@ interface TailProps {
   onTie: () => void;
 }
 
+const lineLook =
+  'bow-line grid min-h-10.5 w-full grid-cols-[26px_auto_1fr_14px] items-center gap-[7px] rounded-m pr-2 whitespace-nowrap focus-visible:shadow-(--ring) compact:min-h-11 compact:grid-cols-[26px_auto_14px]';
+const detailLook = 'truncate text-xs text-ink-3 compact:hidden';
+
 const PartBow = memo(function PartBow({
   part,
   at,
@@ -85,12 +89,12 @@ const PartBow = memo(function PartBow({
   return (
     <li
       ref={setNodeRef}
-      className={[selected && 'sel', beside && 'beside'].filter(Boolean).join(' ')}
+      className={`group relative ${selected ? 'sel' : ''}`}
       style={{ transform: CSS.Transform.toString(transform), transition: transition ?? undefined }}
     >
       <button
         type="button"
-        className="bow-line"
+        className={`${lineLook} ${selected ? 'bg-raised shadow-1' : 'hover:bg-sunk'} ${beside ? 'pl-5.5' : 'pl-2'}`}
         aria-current={selected || undefined}
         onClick={() => actions.show(part.id)}
         onKeyDown={(event) => {
@@ -109,14 +113,16 @@ const PartBow = memo(function PartBow({
           }
         }}
       >
-        <Bow chosen={selected} className={at % 2 ? 'tilt' : ''} />
-        <b>{settingsOf(part).name}</b>
-        <span>{[beside && 'beside it', settingsOf(part).detail(part)].filter(Boolean).join(', ')}</span>
+        <Bow chosen={selected} className={at % 2 ? 'rotate-7' : '-rotate-7'} />
+        <b className="font-semibold">{settingsOf(part).name}</b>
+        <span className={detailLook}>
+          {[beside && 'beside it', settingsOf(part).detail(part)].filter(Boolean).join(', ')}
+        </span>
         <Sign state={partState(part, materials, edited)} />
       </button>
       <button
         type="button"
-        className="grip"
+        className={`absolute top-[9px] -left-[13px] grid size-6 cursor-grab touch-none place-items-center text-ink-3 group-hover:opacity-100 focus-visible:opacity-100 compact:hidden ${selected ? '' : 'opacity-0'}`}
         aria-label={`Move ${settingsOf(part).name}, part ${at + 1}`}
         {...attributes}
         {...listeners}
@@ -141,7 +147,10 @@ export function Tail(props: TailProps) {
     if (part && to >= 0 && to < parts.length) onOrder(movedPart(parts, from, to), part.id);
   };
   return (
-    <nav className="tail" aria-label="Parts of this page">
+    <nav
+      className="tail relative flex flex-col overflow-auto pt-3 pr-2 pb-2.5 pl-3.5 compact:overflow-x-auto compact:border-b compact:border-b-line compact:px-2 compact:py-1"
+      aria-label="Parts of this page"
+    >
       <svg
         className="absolute left-7 -top-2 w-3.5 h-[calc(100%_-_60px)] pointer-events-none compact:hidden"
         viewBox="0 0 20 520"
@@ -161,17 +170,17 @@ export function Tail(props: TailProps) {
         nameOf={(at) => (parts[at] ? `${settingsOf(parts[at]).name}, part ${at + 1}` : '')}
         onMove={move}
       >
-        <ol>
-          <li className={selected === 'opening' ? 'sel' : ''}>
+        <ol className="relative compact:flex">
+          <li className={`relative ${selected === 'opening' ? 'sel' : ''}`}>
             <button
               type="button"
-              className="bow-line"
+              className={`${lineLook} pl-2 ${selected === 'opening' ? 'bg-raised shadow-1' : 'hover:bg-sunk'}`}
               aria-current={selected === 'opening' || undefined}
               onClick={() => actions.show('opening')}
             >
-              <Bow chosen={selected === 'opening'} />
-              <b>Opening</b>
-              <span>
+              <Bow chosen={selected === 'opening'} className="-rotate-7" />
+              <b className="font-semibold">Opening</b>
+              <span className={detailLook}>
                 {page.opening.pictures.length === 0
                   ? 'words'
                   : page.opening.layout === 'full'
@@ -195,14 +204,21 @@ export function Tail(props: TailProps) {
           ))}
         </ol>
       </Sortable>
-      <button type="button" className="tail-tie" onClick={onTie}>
-        <Plus size={14} aria-hidden="true" />
+      <button
+        type="button"
+        className="relative grid min-h-10 grid-cols-[26px_1fr] items-center justify-items-start gap-[7px] rounded-m px-2 text-s text-ink-2 hover:bg-sunk compact:hidden"
+        onClick={onTie}
+      >
+        <Plus className="justify-self-center bg-paper" size={14} aria-hidden="true" />
         <span>Tie something at the end</span>
       </button>
-      <div className="tail-legend note">
-        <ul aria-label="What the signs mean">
+      <div className="note relative mt-auto border-t border-t-line bg-paper px-2 pt-2.5 compact:hidden">
+        <ul
+          className="mb-1.5 grid grid-cols-[auto_auto] gap-x-2 text-xs whitespace-nowrap"
+          aria-label="What the signs mean"
+        >
           {legend.map((state) => (
-            <li key={state.sign}>
+            <li key={state.sign} className="flex min-h-5 items-center gap-1.5">
               <Sign state={{ ...state, words: '' }} />
               {state.words}
             </li>

@@ -98,8 +98,12 @@ export const TieLine = memo(function TieLine(props: TieLineProps) {
       {open ? (
         <TieMenu {...props} />
       ) : (
-        <button type="button" className="tie-line" onClick={() => onOpen(at)}>
-          <span>
+        <button
+          type="button"
+          className="tie-line group/tie relative block min-h-6.5 w-full text-center before:absolute before:inset-x-0 before:top-[13px] before:border-t before:border-dashed before:border-t-[#14302f55]"
+          onClick={() => onOpen(at)}
+        >
+          <span className="relative inline-flex items-center gap-1 bg-[#f9faf8] px-2.5 font-text text-[12px] leading-6.5 font-firm text-[#3f4f4d] group-hover/tie:text-vermilion-deep">
             <Plus size={14} aria-hidden="true" /> {over ? 'let go to tie it here' : 'tie something here'}
           </span>
         </button>

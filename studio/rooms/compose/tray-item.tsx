@@ -3,6 +3,7 @@ import type { Material } from '#core/materials/material.ts';
 import { materialName, MaterialPicture } from '../../ui/material-picture.tsx';
 
 export interface TrayListProps {
+  folded: boolean;
   loose: readonly Material[];
   picked: readonly string[];
   /** What the pointer holds. */
@@ -10,6 +11,15 @@ export interface TrayListProps {
   onPick: (id: string) => void;
   onPlace: (id: string) => void;
 }
+
+export const itemLook = 'tray-item relative block h-19 w-26 touch-manipulation bg-raised p-[3px]';
+export const numberLook =
+  'absolute bottom-[3px] left-[3px] bg-raised px-[5px] font-mono text-[12px] leading-[17px] text-ink-2';
+/** A picture; or a small sheet, of which the name has what the number in its corner leaves. */
+export const inItem =
+  'h-full w-full object-cover data-kind:px-2 data-kind:pt-1.5 data-kind:pb-5 data-kind:leading-3.5';
+export const listLook = (folded: boolean) =>
+  `flex gap-2 overflow-x-auto p-[3px] ${folded ? 'min-[1021px]:hidden' : ''}`;
 
 interface TrayItemProps {
   material: Material;
@@ -42,7 +52,7 @@ export function TrayItem({
   return (
     <li
       ref={setNodeRef}
-      className={isDragging ? 'opacity-40' : ''}
+      className={`flex-none ${leftPx === null ? '' : 'top-[3px]'} ${isDragging ? 'opacity-40' : ''}`}
       {...(leftPx !== null && {
         style: { position: 'absolute', left: leftPx },
         'aria-setsize': count,
@@ -51,7 +61,7 @@ export function TrayItem({
     >
       <button
         type="button"
-        className="tray-item"
+        className={`${itemLook} cursor-grab shadow-1 aria-pressed:shadow-[0_0_0_2px_var(--paper),0_0_0_4px_var(--vermilion)]`}
         aria-label={`Place ${materialName(material)} ${number}`}
         {...rest}
         {...byPointer}
@@ -64,8 +74,8 @@ export function TrayItem({
         }}
         onClick={(event) => (event.ctrlKey || event.metaKey || event.shiftKey ? onPick() : onPlace())}
       >
-        <MaterialPicture material={material} alt="" className="h-full w-full object-cover" />{' '}
-        <span className="font-mono">{number}</span>
+        <MaterialPicture material={material} alt="" className={inItem} shows="name" />{' '}
+        <span className={numberLook}>{number}</span>
       </button>
     </li>
   );

@@ -1,11 +1,11 @@
 import { fetched } from '../../ui/fetched.tsx';
-import { TrayItem, type TrayListProps } from './tray-item.tsx';
+import { listLook, TrayItem, type TrayListProps } from './tray-item.tsx';
 
 /** With fewer all of them are drawn. */
 const drawnWhole = 60;
 
-const ShortTray = ({ loose, picked, onPick, onPlace }: TrayListProps) => (
-  <ul tabIndex={loose.length > 0 ? undefined : -1}>
+const ShortTray = ({ folded, loose, picked, onPick, onPlace }: TrayListProps) => (
+  <ul className={listLook(folded)} tabIndex={loose.length > 0 ? undefined : -1}>
     {loose.slice(0, drawnWhole).map((material, at) => (
       <TrayItem
         key={material.id}

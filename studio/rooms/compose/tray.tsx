@@ -6,6 +6,8 @@ import type { Material } from '#core/materials/material.ts';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { TrayList } from './tray-list.tsx';
 import { Button } from '../../ui/button.tsx';
+import { SideSheet } from '../../ui/side-sheet.tsx';
+import { inItem, itemLook, numberLook } from './tray-item.tsx';
 
 interface TrayProps {
   loose: readonly Material[];
@@ -17,11 +19,13 @@ interface TrayProps {
   onPicked: (picked: string[]) => void;
   onPlace: (ids: string[]) => void;
   folded: boolean;
+  /** Where it is a sheet, it is open. */
+  risen: boolean;
   onFold: (folded: boolean) => void;
 }
 
 /** Materials not used yet, ready to be placed on the page: one, or several that were picked. */
-export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, onFold }: TrayProps) {
+export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, risen, onFold }: TrayProps) {
   const [dragged, setDragged] = useState<string | null>(null);
   useDndMonitor({
     onDragStart: ({ active }) => setDragged(String(active.id).replace(/^tray /, '')),
@@ -36,7 +40,13 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, o
     </>
   );
   return (
-    <section className="tray" data-folded={folded || undefined} aria-labelledby="tray-title">
+    <SideSheet
+      as="section"
+      at="compact"
+      open={risen}
+      className="tray z-1 col-[1/4] min-w-0 border-t border-t-[#d3c5ab] bg-[#e9dfcc] px-3.5 pt-1 pb-2 compact:col-1"
+      aria-labelledby="tray-title"
+    >
       <div className="flex min-h-8 items-center gap-3">
         <h2 id="tray-title" className="text-sm font-[650]">
           {/* On a narrow screen it is a sheet, which is open or not. */}
@@ -57,7 +67,7 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, o
         </h2>
         {picked.length > 0 ? (
           <p className="flex items-center gap-2" role="status">
-            <span className="note">{picked.length} picked</span>
+            <span className="note text-ink-2">{picked.length} picked</span>
             <Button small onClick={() => onPlace([...picked])}>
               Place {picked.length === 1 ? 'it' : 'them'} {where}
             </Button>
@@ -66,7 +76,7 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, o
             </Button>
           </p>
         ) : (
-          <p className="note max-md:hidden">
+          <p className="note text-ink-2 max-md:hidden">
             {loose.length > 0 ? (
               <>
                 Drag onto the page, or press <span className="kbd">Enter</span> to place {where};{' '}
@@ -84,6 +94,7 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, o
         </Link>
       </div>
       <TrayList
+        folded={folded}
         loose={loose}
         picked={picked}
         dragged={dragged}
@@ -92,12 +103,12 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, o
       />
       <DragOverlay dropAnimation={null}>
         {inHand && (
-          <div className="tray-item in-hand">
-            <MaterialPicture material={inHand} alt="" className="h-full w-full object-cover" />
-            {together > 1 && <span className="font-mono">{together} together</span>}
+          <div className={`${itemLook} -rotate-3 cursor-grabbing shadow-3`}>
+            <MaterialPicture material={inHand} alt="" className={inItem} shows="name" />
+            {together > 1 && <span className={numberLook}>{together} together</span>}
           </div>
         )}
       </DragOverlay>
-    </section>
+    </SideSheet>
   );
 }

@@ -26,6 +26,7 @@ import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
 import { Button } from '../../ui/button.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { SelectField } from '../../ui/select.tsx';
+import { SideSheet } from '../../ui/side-sheet.tsx';
 
 /** How large or long it is. */
 function measure(material: Material): string {
@@ -98,8 +99,9 @@ export function MaterialFacts({
   const words = useWholeWords([material.id]);
   const uses = whereUsed(state.pages, material.id);
   return (
-    <aside
-      className="facts-side border-l border-l-line bg-raised flex flex-col sticky top-0 self-start h-[calc(100dvh_-_var(--strip))] overflow-auto narrow:fixed narrow:right-0 narrow:bottom-0 narrow:left-0 narrow:h-auto narrow:max-h-[78dvh] narrow:z-20 narrow:border-l-0 narrow:border-t-[3px] narrow:border-t-vermilion narrow:shadow-3"
+    <SideSheet
+      at="narrow"
+      className="facts-side sticky top-0 flex h-[calc(100dvh-var(--strip))] flex-col self-start overflow-auto border-l border-l-line bg-raised narrow:top-auto narrow:h-auto narrow:border-l-0"
       aria-label={`Facts of ${materialName(material)}`}
     >
       <div className="relative flex-none bg-sunk">
@@ -234,6 +236,6 @@ export function MaterialFacts({
           </p>
         )}
       </div>
-    </aside>
+    </SideSheet>
   );
 }

@@ -61,7 +61,12 @@ export function Tile(props: TileProps) {
         aria-pressed={current}
         {...byPointer}
       >
-        <MaterialPicture material={material} alt="" className="h-full w-full object-cover" signOnly={list} />
+        <MaterialPicture
+          material={material}
+          alt=""
+          className="h-full w-full object-cover"
+          shows={list ? 'sign' : 'all'}
+        />
         <span className="sr-only">
           {hasPicture(material) && name}: look at it{looks && '; '}
         </span>

@@ -1,5 +1,5 @@
 import { Command } from 'cmdk';
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ComponentProps, type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Material } from '#core/materials/material.ts';
 import { type Page, shownOn } from '#core/pages/page.ts';
@@ -11,7 +11,6 @@ import { kindNames } from '../kind-names.ts';
 import { materialName } from '../material-picture.tsx';
 import { rooms } from '../rooms.ts';
 import type { Action } from './actions-context.tsx';
-import './finder.css';
 
 interface FinderProps {
   actions: readonly Action[];
@@ -40,6 +39,14 @@ const ofMaterial = once((material: Material) => ({
   also: [material.caption, material.fileName, ...material.tags].join(' '),
 }));
 
+/** One of them, to go to or to do. */
+const Line = (line: ComponentProps<typeof Command.Item>) => (
+  <Command.Item
+    className="flex min-h-9 cursor-pointer items-center gap-2 rounded-m px-2.5 py-1 data-[selected=true]:bg-sunk data-[selected=true]:shadow-[inset_3px_0_0_var(--vermilion)]"
+    {...line}
+  />
+);
+
 /** One kind of what was found; nothing where none was. */
 function Group<T>({
   heading,
@@ -53,6 +60,7 @@ function Group<T>({
   if (found.length === 0) return null;
   return (
     <Command.Group
+      className="[&_[cmdk-group-heading]]:px-2.5 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:text-ink-3"
       heading={found.length > most ? `${heading}, the first ${most} of ${found.length}` : heading}
     >
       {found.slice(0, most).map(children)}
@@ -78,7 +86,7 @@ export function Finder({ actions, onClose }: FinderProps) {
     return () => clearTimeout(timer);
   }, [materials]);
   return (
-    <DialogFrame className="finder" onClose={onClose}>
+    <DialogFrame className="finder top-[12vh] -translate-y-0 p-3" onClose={onClose}>
       <UnseenTitle>{label}</UnseenTitle>
       <Command label={label} shouldFilter={false}>
         <Command.Input
@@ -87,11 +95,11 @@ export function Finder({ actions, onClose }: FinderProps) {
           value={query}
           onValueChange={setQuery}
         />
-        <Command.List>
-          <Command.Empty>Nothing here is called that.</Command.Empty>
+        <Command.List className="mt-2 max-h-[min(60vh,420px)] overflow-auto">
+          <Command.Empty className="px-2.5 py-4 text-ink-2">Nothing here is called that.</Command.Empty>
           <Group heading="To do here" found={findNamed(actions, query, ofAction)}>
             {(action, at) => (
-              <Command.Item
+              <Line
                 key={`${action.name} ${at}`}
                 value={`to do ${at} ${action.name}`}
                 onSelect={() => {
@@ -100,35 +108,31 @@ export function Finder({ actions, onClose }: FinderProps) {
                 }}
               >
                 {action.name}
-              </Command.Item>
+              </Line>
             )}
           </Group>
           <Group heading="Pages" found={findNamed(pages, query, ofPage)}>
             {(page) => (
-              <Command.Item key={page.id} value={page.id} onSelect={() => go(`projects/${page.id}`)}>
+              <Line key={page.id} value={page.id} onSelect={() => go(`projects/${page.id}`)}>
                 {pageName(page)}
-                {page.archived && <small>put away</small>}
-              </Command.Item>
+                {page.archived && <small className="ml-auto text-ink-3">put away</small>}
+              </Line>
             )}
           </Group>
           <Group heading="Rooms" found={findNamed(rooms, query, ofRoom)}>
             {({ path, name, icon: Icon }) => (
-              <Command.Item key={path} value={`room ${path}`} onSelect={() => go(path)}>
+              <Line key={path} value={`room ${path}`} onSelect={() => go(path)}>
                 <Icon size={16} aria-hidden="true" />
                 {name}
-              </Command.Item>
+              </Line>
             )}
           </Group>
           <Group heading="Gathered" found={findNamed(materials, query, ofMaterial)}>
             {(material) => (
-              <Command.Item
-                key={material.id}
-                value={material.id}
-                onSelect={() => go(`gather?look=${material.id}`)}
-              >
+              <Line key={material.id} value={material.id} onSelect={() => go(`gather?look=${material.id}`)}>
                 {materialName(material)}
-                <small>{kindNames[material.kind]}</small>
-              </Command.Item>
+                <small className="ml-auto text-ink-3">{kindNames[material.kind]}</small>
+              </Line>
             )}
           </Group>
         </Command.List>

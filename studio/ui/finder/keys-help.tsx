@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { Dialog } from '../dialog.tsx';
 import { setSingleKeys, singleKeysOn } from './single-keys.ts';
-import './finder.css';
 
 const groups: { name: string; keys: [keys: string[], what: string][] }[] = [
   {
@@ -42,13 +41,16 @@ export function KeysHelp({ onClose }: { onClose: () => void }) {
   const [single, setSingle] = useState(singleKeysOn);
   return (
     <Dialog title="Keys" wide onClose={onClose}>
-      <div className="keys-help">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(min(100%,15rem),1fr))] gap-x-7 gap-y-4">
         {groups.map(({ name, keys }) => (
           <section key={name}>
             <h3>{name}</h3>
             <dl>
               {keys.map(([pressed, what]) => (
-                <div key={what}>
+                <div
+                  key={what}
+                  className="grid grid-cols-[7.5rem_1fr] gap-2 border-t border-t-line py-[5px] text-s"
+                >
                   <dt>
                     {pressed.map((key, at) =>
                       key === 'then' ? (
