@@ -27,6 +27,23 @@ describe('the demo site in the studio', () => {
     await studio.reads('1 edit waiting');
   });
 
+  test('tells what they do not see yet beside that sentence, until it is pressed again', async () => {
+    const sentence = await studio.named('button', /1 edit waiting/);
+    const isOpen = () => sentence.evaluate((button) => button.getAttribute('aria-expanded') === 'true');
+    await sentence.click();
+    await studio.reads('Readers do not see this yet');
+    expect(await studio.axe()).toEqual([]);
+    await sentence.click();
+    await studio.page.waitForSelector('[aria-label="What waits to be published"]', { hidden: true });
+    expect(await isOpen()).toBe(false);
+    await sentence.click();
+    await studio.reads('Readers do not see this yet');
+    await studio.page.keyboard.press('Escape');
+    await studio.page.waitForSelector('[aria-label="What waits to be published"]', { hidden: true });
+    expect(await isOpen()).toBe(false);
+    expect(await sentence.evaluate((button) => document.activeElement === button)).toBe(true);
+  });
+
   test.each(['gather', 'projects', 'about', 'arrange', 'look', 'check', 'share', 'feedback'])(
     'axe finds nothing in %s, wide and on a phone',
     async (room) => {

@@ -1,5 +1,5 @@
 import { Popover as Radix } from 'radix-ui';
-import type { ComponentProps, ReactNode } from 'react';
+import type { ComponentProps, ReactNode, RefObject } from 'react';
 
 interface PopoverProps {
   /** The button that opens it. */
@@ -14,6 +14,9 @@ interface PopoverProps {
   children: ReactNode;
 }
 
+const look =
+  'z-40 max-h-[80vh] max-w-[min(92vw,400px)] min-w-[220px] overflow-auto rounded-m bg-raised px-4 py-[14px] shadow-3';
+
 /** Something said or asked beside the button that opens it, while the rest can still be used. */
 export const Popover = ({ opener, label, open, onOpenChange, onCloseAutoFocus, children }: PopoverProps) => (
   <Radix.Root
@@ -23,10 +26,42 @@ export const Popover = ({ opener, label, open, onOpenChange, onCloseAutoFocus, c
     <Radix.Trigger asChild>{opener}</Radix.Trigger>
     <Radix.Portal>
       <Radix.Content
-        className="z-40 max-h-[80vh] max-w-[min(92vw,400px)] min-w-[220px] overflow-auto rounded-(--r-m) bg-raised px-4 py-[14px] shadow-(--lift-3)"
+        className={look}
         sideOffset={6}
         aria-label={label}
         {...(onCloseAutoFocus ? { onCloseAutoFocus } : {})}
+      >
+        {children}
+      </Radix.Content>
+    </Radix.Portal>
+  </Radix.Root>
+);
+
+interface PopoverAtProps {
+  /** The button that opened it, and closes it again. */
+  anchor: RefObject<HTMLElement | null>;
+  label: string;
+  onClose: () => void;
+  children: ReactNode;
+}
+
+/** The same beside a button that is drawn by somebody else, so that it can be fetched when it is first opened. */
+export const PopoverAt = ({ anchor, label, onClose, children }: PopoverAtProps) => (
+  <Radix.Root open onOpenChange={(open) => !open && onClose()}>
+    <Radix.Anchor virtualRef={anchor as RefObject<HTMLElement>} />
+    <Radix.Portal>
+      <Radix.Content
+        className={look}
+        sideOffset={6}
+        aria-label={label}
+        onInteractOutside={(event) => {
+          // The button's own press closes it; closed before that, the press would open it anew.
+          if (event.target instanceof Node && anchor.current?.contains(event.target)) event.preventDefault();
+        }}
+        onCloseAutoFocus={(event) => {
+          event.preventDefault();
+          anchor.current?.focus();
+        }}
       >
         {children}
       </Radix.Content>

@@ -2,12 +2,13 @@
 import { describe, expect, jest, test } from '@jest/globals';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { standInForBrowser } from '../testing/browser-stand-ins.ts';
 import { Button } from './button.tsx';
 import { IconButton } from './icon-button.tsx';
-import { Popover } from './popover.tsx';
+import { Popover, PopoverAt } from './popover.tsx';
 import { Select, SelectField } from './select.tsx';
+import { SideSheet } from './side-sheet.tsx';
 import { TabList, TabPanel, Tabs } from './tabs.tsx';
 
 describe('buttons', () => {
@@ -111,4 +112,52 @@ test('a popover opens beside its button, is named, and gives the focus back with
   await user.keyboard('{Escape}');
   expect(screen.queryByRole('dialog')).toBeNull();
   expect(document.activeElement).toBe(opener);
+});
+
+test('a popover beside a button of somebody else is closed by that button, too', async () => {
+  standInForBrowser();
+  function Beside() {
+    const [open, setOpen] = useState(false);
+    const button = useRef<HTMLButtonElement>(null);
+    return (
+      <>
+        <button ref={button} type="button" onClick={() => setOpen(!open)}>
+          1 edit waiting
+        </button>
+        {open && (
+          <PopoverAt label="What waits" anchor={button} onClose={() => setOpen(false)}>
+            <p>Readers do not see this yet</p>
+          </PopoverAt>
+        )}
+      </>
+    );
+  }
+  render(<Beside />);
+  const user = userEvent.setup();
+  const opener = screen.getByRole('button', { name: '1 edit waiting' });
+  await user.click(opener);
+  expect(screen.getByRole('dialog', { name: 'What waits' })).toBeDefined();
+  await user.click(opener);
+  expect(screen.queryByRole('dialog')).toBeNull();
+  await user.click(opener);
+  await user.keyboard('{Escape}');
+  expect(screen.queryByRole('dialog')).toBeNull();
+  expect(document.activeElement).toBe(opener);
+  await user.click(opener);
+  await user.click(document.body);
+  expect(screen.queryByRole('dialog')).toBeNull();
+});
+
+test('what stands beside a room is there, and as a sheet only once it is opened', () => {
+  const sheet = (open: boolean) => (
+    <SideSheet at="compact" open={open} aria-label="Facts">
+      <p>When</p>
+    </SideSheet>
+  );
+  const { rerender } = render(sheet(false));
+  const side = screen.getByRole('complementary', { name: 'Facts' });
+  expect(side.className).toContain('compact:hidden');
+  rerender(sheet(true));
+  expect(side.className).not.toContain('compact:hidden');
+  expect(side.className).toContain('compact:fixed');
 });

@@ -1,18 +1,21 @@
 import { Eye, Redo2, Undo2, User, Link2, Footprints } from 'lucide-react';
-import { Popover } from './popover.tsx';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useSite } from '../api/site-context.tsx';
 import { useActions } from './finder/actions-context.tsx';
-import { DifferenceList } from './difference-list.tsx';
 import { fetched } from './fetched.tsx';
 import { Menu, MenuLink } from './menu.tsx';
-import { liveWords, nothingWaits, waitingWords } from './live-words.ts';
+import { liveWords, waitingWords } from './live-words.ts';
 import { Button } from './button.tsx';
 import { IconButton } from './icon-button.tsx';
 
 /** Fetched when somebody publishes for the first time since the studio was opened. */
 const PublishDialog = fetched(
   () => import('./publish-dialog.tsx').then((module) => module.PublishDialog),
+  () => null,
+);
+
+const LivePopover = fetched(
+  () => import('./live-popover.tsx').then((module) => module.LivePopover),
   () => null,
 );
 
@@ -31,36 +34,31 @@ function LiveStatement() {
   const { state } = useSite();
   const { open, sentence } = liveWords(state.live);
   const waiting = waitingWords(state.live);
+  const [reading, setReading] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
   return (
-    <Popover
-      label="What waits to be published"
-      opener={
-        <button
-          type="button"
-          className="flex min-h-9 items-center gap-2 rounded-[18px] px-3 whitespace-nowrap hover:bg-sunk phone:col-[1/3] phone:row-2 phone:-ml-2 phone:justify-self-start phone:px-2 phone:text-start phone:whitespace-normal"
-        >
-          <span className={open ? 'dot' : 'dot shut'} aria-hidden="true" />
-          <span>{sentence}</span>
-          {waiting && (
-            <>
-              <span className="wait" aria-hidden="true" />
-              <span>
-                <b>{waiting}</b>
-              </span>
-            </>
-          )}
-        </button>
-      }
-    >
-      {waiting ? (
-        <>
-          <h2 className="mb-1 text-base">Readers do not see this yet</h2>
-          <DifferenceList list={state.live.waiting} />
-        </>
-      ) : (
-        <p>{nothingWaits(state.live)}</p>
-      )}
-    </Popover>
+    <>
+      <button
+        ref={button}
+        type="button"
+        aria-haspopup="dialog"
+        aria-expanded={reading}
+        onClick={() => setReading(!reading)}
+        className="flex min-h-9 items-center gap-2 rounded-[18px] px-3 whitespace-nowrap hover:bg-sunk phone:col-[1/3] phone:row-2 phone:-ml-2 phone:justify-self-start phone:px-2 phone:text-start phone:whitespace-normal"
+      >
+        <span className={open ? 'dot' : 'dot shut'} aria-hidden="true" />
+        <span>{sentence}</span>
+        {waiting && (
+          <>
+            <span className="wait" aria-hidden="true" />
+            <span>
+              <b>{waiting}</b>
+            </span>
+          </>
+        )}
+      </button>
+      {reading && <LivePopover anchor={button} onClose={() => setReading(false)} />}
+    </>
   );
 }
 
