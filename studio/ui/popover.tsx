@@ -54,10 +54,6 @@ export const PopoverAt = ({ anchor, label, onClose, children }: PopoverAtProps) 
         className={look}
         sideOffset={6}
         aria-label={label}
-        onInteractOutside={(event) => {
-          // The button's own press closes it; closed before that, the press would open it anew.
-          if (event.target instanceof Node && anchor.current?.contains(event.target)) event.preventDefault();
-        }}
         onCloseAutoFocus={(event) => {
           event.preventDefault();
           anchor.current?.focus();
