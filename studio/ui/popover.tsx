@@ -56,7 +56,8 @@ export const PopoverAt = ({ anchor, label, onClose, children }: PopoverAtProps) 
         aria-label={label}
         onCloseAutoFocus={(event) => {
           event.preventDefault();
-          anchor.current?.focus();
+          // Whoever pressed something else meanwhile is there now.
+          if (document.activeElement === document.body) anchor.current?.focus();
         }}
       >
         {children}
