@@ -61,18 +61,13 @@ export function draftToPieces(
   nameOf: (text: string) => string,
 ): { kept: KeptDraft; pieces: Piece[] } {
   const pieces = new Map<string, Piece>();
-  const keep = (kind: Piece['kind'], thing: Id, content: object): string => {
+  const keep = (kind: Piece['kind'], thing: Id | null, content: object): string => {
     const name = nameOf(JSON.stringify(content));
-    pieces.set(name, { name, thing, kind, content });
+    pieces.set(name, { name, thing: thing ?? name, kind, content });
     return name;
   };
   const keepRuns = (names: readonly string[]): string[] =>
-    inRuns(names).map((run) => {
-      const content: Run = { run };
-      const name = nameOf(JSON.stringify(content));
-      pieces.set(name, { name, thing: name, kind: 'run', content });
-      return name;
-    });
+    inRuns(names).map((run) => keep('run', null, { run } satisfies Run));
   const kept = {
     site: stored(storedSite, site),
     pages: keepRuns(

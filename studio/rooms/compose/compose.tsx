@@ -44,6 +44,7 @@ import { kinds, nameOf, type Tied, TieLine } from './tie-line.tsx';
 import { TieString } from './tie-string.tsx';
 import { Tray } from './tray.tsx';
 import { FilesOver, placeAt, toPlace } from './use-drop-place.ts';
+import { WordsOnTheWay } from '../../materials/words-on-the-way.tsx';
 import { useDocuments } from '../../materials/use-documents.ts';
 import { useParts } from './use-parts.ts';
 import { htmlOfPlainText, usePasting } from './use-pasting.ts';
@@ -96,7 +97,7 @@ function ComposePage({ page }: { page: ShownPage }) {
     return [...own, ...state.materials.filter(({ id }) => shownBy.has(id))];
   }, [page.parts, state.materials]);
   const contents = useDocuments(state.site.id, documents);
-  useWholeWords(useMemo(() => page.parts.flatMap(materialsOf), [page.parts]));
+  const words = useWholeWords(useMemo(() => page.parts.flatMap(materialsOf), [page.parts]));
   // What did not change stays the same thing, so that one more letter draws one part again and not sixty.
   const composed = useShared(useMemo(() => composeInput(state, page, contents), [state, page, contents]));
   const pageHeight = effectiveHeight(state, { page: page.id });
@@ -369,6 +370,11 @@ function ComposePage({ page }: { page: ShownPage }) {
               onTie={tieAfterAll}
             />
             <div className="compose-page overflow-auto bg-sunk pt-3.5 pb-10 px-5 relative compact:pt-2 compact:pb-10 compact:px-2">
+              {words.error && (
+                <div className="mb-3 bg-raised p-3 shadow-1">
+                  <WordsOnTheWay of="the recordings and notes here" {...words} />
+                </div>
+              )}
               <div
                 className="page-sheet mx-auto shadow-2 bg-white"
                 style={px ? { maxWidth: px } : undefined}

@@ -20,10 +20,10 @@ import { ProvenanceFields } from './provenance-fields.tsx';
 import { TagField } from '../../ui/tag-field.tsx';
 import { MaterialWords } from '../../materials/material-words.tsx';
 import { useSite } from '../../api/site-context.tsx';
-import { useWholeWords, type WholeWords } from '../../api/use-whole-words.ts';
+import { useWholeWords } from '../../api/use-whole-words.ts';
+import { WordsOnTheWay } from '../../materials/words-on-the-way.tsx';
 import { duration } from '../../ui/kind-names.ts';
 import { MaterialPicture, materialName } from '../../ui/material-picture.tsx';
-import { Button } from '../../ui/button.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { SideSheet } from '../../ui/side-sheet.tsx';
@@ -49,24 +49,6 @@ function measure(material: Material): string {
       return words === 1 ? '1 word' : `${words} words`;
     }
   }
-}
-
-/** In the place of long words until they are here. */
-function WordsOnTheWay({ error, again }: Pick<WholeWords, 'error' | 'again'>) {
-  if (!error)
-    return (
-      <p className="note" role="status">
-        Fetching what is said in it…
-      </p>
-    );
-  return (
-    <div role="alert">
-      <p className="field-problem">What is said in it did not come. {error.message}</p>
-      <Button small className="mt-2" onClick={again}>
-        Fetch it again
-      </Button>
-    </div>
-  );
 }
 
 /** Everything known about one material, at the side of Gather. */
