@@ -44,7 +44,7 @@ export function Tray({ loose, total, where, picked, onPicked, onPlace, folded, r
       as="section"
       at="compact"
       open={risen}
-      className="tray z-1 col-[1/4] min-w-0 border-t border-t-[#d3c5ab] bg-[#e9dfcc] px-3.5 pt-1 pb-2 compact:col-1"
+      className="z-1 col-[1/4] min-w-0 border-t border-t-[#d3c5ab] bg-[#e9dfcc] px-3.5 pt-1 pb-2 compact:col-1"
       aria-labelledby="tray-title"
     >
       <div className="flex min-h-8 items-center gap-3">

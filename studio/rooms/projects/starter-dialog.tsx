@@ -19,7 +19,6 @@ export function StarterDialog({ onStart, children }: StarterDialogProps) {
       title="Start from an outline"
       description="An outline asks for one thing after another. Readers get only what you fill in, and you can move or take off every part."
       wide
-      className="starter-dialog"
       open={open}
       onOpen={() => setOpen(true)}
       onClose={() => setOpen(false)}

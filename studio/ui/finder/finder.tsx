@@ -86,7 +86,7 @@ export function Finder({ actions, onClose }: FinderProps) {
     return () => clearTimeout(timer);
   }, [materials]);
   return (
-    <DialogFrame className="finder top-[12vh] -translate-y-0 p-3" onClose={onClose}>
+    <DialogFrame className="top-[12vh] -translate-y-0 p-3" onClose={onClose}>
       <UnseenTitle>{label}</UnseenTitle>
       <Command label={label} shouldFilter={false}>
         <Command.Input
