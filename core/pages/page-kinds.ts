@@ -12,6 +12,8 @@ export interface PageRules {
   isWork: boolean;
   /** The way in: all work hangs on it, it has no address below the site's own, and it is always there. */
   isFront: boolean;
+  /** Other pages can stand below it. */
+  holds: boolean;
 }
 
 const byTitle = (untitled: string) => (title: string) => title.trim() || untitled;
@@ -22,6 +24,7 @@ const plain = (name: string): PageRules => ({
   inMenu: byTitle(name),
   isWork: false,
   isFront: false,
+  holds: true,
 });
 /** What only stands in the menu: there is nothing to open. */
 const inMenuOnly = (name: string): PageRules => ({
@@ -29,6 +32,7 @@ const inMenuOnly = (name: string): PageRules => ({
   called: byTitle(name),
   opens: false,
   inMenu: () => null,
+  holds: false,
 });
 
 /** Every kind of page there is. */
@@ -40,6 +44,7 @@ export const pageRules = {
     inMenu: () => 'Work',
     isWork: false,
     isFront: true,
+    holds: false,
   },
   project: {
     name: 'Project',
@@ -48,13 +53,14 @@ export const pageRules = {
     inMenu: () => null,
     isWork: true,
     isFront: false,
+    holds: true,
   },
   about: plain('About'),
   resume: plain('Résumé'),
   plain: plain('Page'),
   /** A year, a course, a subject: it holds projects and pages. */
   group: plain('Group'),
-  heading: inMenuOnly('Heading'),
+  heading: { ...inMenuOnly('Heading'), holds: true },
   link: inMenuOnly('Link'),
 } satisfies Record<string, PageRules>;
 

@@ -22,6 +22,12 @@ describe('a rank at a place', () => {
     );
   });
 
+  test('beyond the last it is the last', () => {
+    const others = [{ id: 'a', rank: 'a0' }];
+    expect(rankAt(others, 7) > 'a0').toBe(true);
+    expect(rankAt(others, -1) < 'a0').toBe(true);
+  });
+
   test('among equal ranks it comes after them instead of failing', () => {
     const others = [
       { id: 'a', rank: 'a0' },
