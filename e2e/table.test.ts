@@ -16,9 +16,9 @@ test('cells are pasted, numbers added up, a row moved by keys, and a Private col
   await studio.press('textbox', 'Column 1, row 1');
   await studio.paste('', 'What\tHours\tCost\nFrame\t6,5\t"€ 12,00"\nPaint\t2\t€ 9,50\n');
   await studio.reads('Add a row');
-  await page.waitForFunction(() => document.querySelectorAll('.table-editor tbody tr').length === 2);
+  await page.waitForFunction(() => document.querySelectorAll('.part-panel table tbody tr').length === 2);
   expect(
-    await page.$$eval('.table-editor thead input', (inputs) => inputs.map(({ value }) => value)),
+    await page.$$eval('.part-panel table thead input', (inputs) => inputs.map(({ value }) => value)),
   ).toEqual(['What', 'Hours', 'Cost']);
   await studio.press('button', 'Add up Hours');
   await studio.reads('Together 8,5');
@@ -72,6 +72,6 @@ test('cells are pasted, numbers added up, a row moved by keys, and a Private col
   await studio.press('menuitemradio', /^Public/);
   await studio.press('button', /^Undo/);
   await page.waitForFunction(() =>
-    /Private/.test(document.querySelectorAll('.table-editor th')[2]?.textContent ?? ''),
+    /Private/.test(document.querySelectorAll('.part-panel table th')[2]?.textContent ?? ''),
   );
 }, 120_000);
