@@ -61,6 +61,21 @@ describe('by touch on a phone', () => {
     await tap('button', /^Edit Gallery/);
     await tap('button', 'Move up');
     await studio.saved();
+    await studio.page.keyboard.down('Control');
+    await studio.page.keyboard.press('KeyZ');
+    await studio.reads('Undone');
+    await studio.page.keyboard.down('Shift');
+    await studio.page.keyboard.press('KeyZ');
+    await studio.page.keyboard.up('Shift');
+    await studio.page.keyboard.up('Control');
+    await studio.reads('Done again');
+    // Taken back and done again; what is told of it lies over neither of the two bars at the foot.
+    await studio.page.waitForFunction(() => {
+      const [told, bar] = ['.notice', '.foot-bar'].map((one) =>
+        document.querySelector(one)?.getBoundingClientRect(),
+      );
+      return told && bar && told.height > 0 && told.bottom <= bar.top;
+    });
     await tap('button', 'Publish');
     // New pages are Private in a site that readers know; this one is let go with this release.
     await tap('button', /^Publish it too: Peg rail/);

@@ -23,4 +23,6 @@ export interface Pending {
   mergeKey: string;
   /** The revision the maker was looking at when the change began: what arrives later does not move it. */
   seen: number;
+  /** Left behind by an earlier visit, of which perhaps only the answer was lost: what it meets there may be its own. */
+  left?: boolean;
 }

@@ -54,15 +54,17 @@ class Tabs {
 
 let visits = 0;
 function queueWith(
-  send: (pending: Pending, seen: number) => Promise<Patch>,
+  send: (pending: Pending, seen: number) => Promise<Patch & { joined?: boolean }>,
   store = new Shelf(),
   seen = () => 5,
   locks?: Pick<LockManager, 'request'>,
 ) {
   const applied: { patch: Patch; keep: string[] }[] = [];
   const takenOver: string[] = [];
+  const joinings: number[] = [];
   const queue = new SaveQueue({
     site: 'site-1',
+    onJoined: () => joinings.push(joinings.length),
     onTakenOver: (left) => takenOver.push(...left.map(({ id }) => id)),
     seen,
     row: () => undefined,
@@ -72,7 +74,7 @@ function queueWith(
     waitMs: 1,
     retryMs: 1,
   });
-  return { queue, applied, store, takenOver };
+  return { queue, applied, store, takenOver, joinings };
 }
 
 describe('SaveQueue', () => {
@@ -148,6 +150,29 @@ describe('SaveQueue', () => {
     const second = queueWith(async (pending) => (sent.push(pending), patch(6)), store);
     await second.queue.flush();
     expect(sent.map((one) => one.change)).toEqual([{ title: 'Kept' }]);
+  });
+
+  test('words sent once more after a reload meet themselves, and no other tab is spoken of', async () => {
+    const store = new Shelf();
+    const first = queueWith(() => new Promise(() => {}), store);
+    first.queue.change('page', 'page-1', { title: 'Kept' }, 'Title', 'a');
+    void first.queue.flush();
+    const seen: number[] = [];
+    // The first sending had arrived, and only its answer was lost: the row is newer than what was looked at then.
+    const second = queueWith(
+      async (pending, at) => (seen.push(at), { ...patch(9), joined: at < 8 }),
+      store,
+      () => 8,
+    );
+    second.queue.change('page', 'page-1', { summary: 'Typed after it' }, 'Summary', 'b');
+    await second.queue.flush();
+    expect(seen).toEqual([5, 8]);
+    expect(second.joinings).toEqual([]);
+    // What another tab did is told as ever.
+    const other = queueWith(async () => ({ ...patch(10), joined: true }));
+    other.queue.change('page', 'page-1', { title: 'Mine' }, 'Title', 'a');
+    await other.queue.flush();
+    expect(other.joinings).toHaveLength(1);
   });
 
   test('two tabs that cannot send keep their words apart, and what the closed one had is sent by one that lives', async () => {

@@ -148,7 +148,7 @@ export class SaveQueue {
 
   /** What another tab left behind goes first: it was typed first. */
   #takeIn(left: readonly Pending[]): void {
-    this.#pending = [...left, ...this.#pending];
+    this.#pending = [...left.map((one) => ({ ...one, left: true })), ...this.#pending];
     this.#keep();
     this.#deps.onTakenOver?.(left);
     if (this.#state.kind === 'conflict' || this.#state.kind === 'offline') return this.#tell();
@@ -190,9 +190,9 @@ export class SaveQueue {
     this.#later(0);
   }
 
-  /** A row with unsent changes was looked at when the first of them began, whatever has arrived since. */
+  /** A row with unsent changes was looked at when the first of them began in this visit, whatever has arrived since. */
   #seenNow(row: string): number {
-    return this.unsent.find((one) => one.id === row)?.seen ?? this.#deps.seen(row);
+    return this.unsent.find((one) => one.id === row && !one.left)?.seen ?? this.#deps.seen(row);
   }
 
   #later(ms: number): void {
@@ -214,7 +214,7 @@ export class SaveQueue {
       this.builtOn(patch);
       this.#keep();
       this.#deps.apply(patch, new Set(this.#pending.map((one) => one.id)));
-      if (patch.joined) this.#deps.onJoined?.();
+      if (patch.joined && !next.left) this.#deps.onJoined?.();
       if (this.#pending.length === 0) this.#nothingLeft();
       return true;
     } catch (error) {

@@ -1,14 +1,14 @@
 import { Toaster } from 'sonner';
 
 /**
- * Where notices are shown, above dialogs and below menus: none lies over what was just opened to choose from. What was said
- * before it stands is shown then.
+ * Where notices are shown, above dialogs and below menus: none lies over what was just opened to choose from, and none over a bar at
+ * the foot of the screen (`--below-notices`). What was said before it stands is shown then.
  */
 export const Notices = () => (
   <Toaster
     position="bottom-center"
-    offset={24}
-    mobileOffset={72}
+    offset={{ bottom: 'var(--below-notices)' }}
+    mobileOffset={{ bottom: 'var(--below-notices)', left: 16, right: 16 }}
     style={{ zIndex: 35 }}
     toastOptions={{
       unstyled: true,
