@@ -1,7 +1,7 @@
 import { readdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { createProject } from '#contract/pages.ts';
+import { createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { TestServer } from '../server/testing/test-server.ts';
 import { milliseconds, type Row } from './table.ts';
@@ -37,7 +37,7 @@ async function publishing(pictures: readonly Buffer[], prepareAfterMs: number | 
     const materials: string[] = [];
     for (const [at, picture] of pictures.entries())
       materials.push((await maker.upload(site.id, `${at}.jpg`, picture)).material);
-    await maker.call(createProject, { params, body: { title: 'Clock', materials } });
+    await maker.call(createPage, { params, body: { title: 'Clock', materials } });
     await maker.call(changeSite, {
       params,
       body: { seen: 1e9, label: 'Open', change: { height: 'unlisted' } },

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import { fromParagraphs } from '#core/words/rich-text.ts';
@@ -61,7 +61,7 @@ async function growthOfReleases(pages = 100, releases = 40): Promise<Row> {
     }
     const all: { page: string; parts: Part[] }[] = [];
     for (let n = 0; n < pages; n++) {
-      const { page } = await maker.call(createProject, {
+      const { page } = await maker.call(createPage, {
         params,
         body: { title: `Clock ${n}`, materials: [] },
       });
@@ -127,7 +127,7 @@ async function growthOfSaves(saves = 1000): Promise<Row> {
   try {
     const maker = await server.maker();
     const { site } = await maker.site();
-    const { page } = await maker.call(createProject, {
+    const { page } = await maker.call(createPage, {
       params: { site: site.id },
       body: { title: 'Clock', materials: [] },
     });

@@ -1,4 +1,4 @@
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { lookAtPictures } from '#contract/pictures.ts';
 import { eq } from 'drizzle-orm';
 import { accounts, materials, pictureFeatures } from '../server/db/schema.ts';
@@ -41,7 +41,7 @@ export async function benchLooking(pictures = 5000): Promise<Row> {
     });
     for (let from = 0; from < features.length; from += 200)
       await db.insert(pictureFeatures).values(features.slice(from, from + 200));
-    const { page } = await maker.call(createProject, {
+    const { page } = await maker.call(createPage, {
       params: { site: site.id },
       body: { title: 'Clock', materials: [] },
     });

@@ -5,6 +5,7 @@ import { storedSite } from '#core/stored/stored-kinds.ts';
 import { firstLook } from '#core/look/look.ts';
 import { TestServer } from '../server/testing/test-server.ts';
 import { median, milliseconds, type Row, timed } from './table.ts';
+import { firstArrangement } from '#core/sites/arrangement.ts';
 
 interface Measured {
   /** The list and the sitemap, asked for the first time after a start. */
@@ -31,6 +32,7 @@ async function measured(count: number): Promise<Measured> {
         searchEngines: true,
         look: firstLook,
         evidenceWanted: 3,
+        ...firstArrangement,
       }),
       pages: [],
       materials: [],

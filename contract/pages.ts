@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { idSchema } from '#core/id.ts';
 import { pageFieldsSchema } from '#core/pages/page.ts';
+import { pageKinds } from '#core/pages/page-kinds.ts';
+import { webAddress } from '#core/parts/web-address.ts';
 import { rankSchema } from '#core/pages/by-rank.ts';
 import { partsChangeSchema } from '#core/parts/parts-change.ts';
 import { starterKeys } from '#core/parts/starter-names.ts';
@@ -11,18 +13,26 @@ import { route } from './route.ts';
 
 const atPage = z.object({ site: idSchema, page: idSchema });
 
-export const createProject = route({
+export const createPage = route({
   method: 'POST',
   path: '/api/sites/:site/pages',
   params: atSite,
   body: z.object({
+    /** A site has one front page, which it begins with. */
+    kind: z.enum(pageKinds).exclude(['home']).default('project'),
     title: z.string().max(160),
-    /** Pictures the project starts from: the first becomes the opening, the rest a gallery. */
+    /** The page it is to stand below; at the top when left out. It comes last there. */
+    parent: idSchema.nullable().default(null),
+    /** What the page starts from: the first picture becomes the opening, others a gallery. */
     materials: z.array(idSchema).max(200),
-    /** Another project to start from; title and materials then come from it. */
+    /** Another page to start from; its kind, title, place and materials then come from that one. */
     copyOf: idSchema.optional(),
+    /** With `copyOf`: what stands below it is copied too. */
+    withBelow: z.boolean().default(false),
     /** An outline to start from; its parts are empty. */
     starter: z.enum(starterKeys).optional(),
+    /** Where a link leads. */
+    leadsTo: webAddress.optional(),
   }),
   reply: patchSchema.extend({ page: idSchema }),
 });
@@ -58,6 +68,24 @@ export const deletePage = route({
   method: 'DELETE',
   path: '/api/sites/:site/pages/:page',
   params: atPage,
-  body: z.object({ readers: whenGone }).optional(),
+  body: z
+    .object({
+      readers: whenGone,
+      /** What stands below it: is deleted with it, or takes its place and flies no higher than it did. */
+      below: z.enum(['delete', 'keep']).default('delete'),
+    })
+    .optional(),
+  reply: patchSchema,
+});
+
+/**
+ * Takes a page with all that stands below it to another site of the same maker. There it is Private, at the end, and has new
+ * addresses and links; each of the two sites has a step of undo for it.
+ */
+export const sendPage = route({
+  method: 'POST',
+  path: '/api/sites/:site/pages/:page/send',
+  params: atPage,
+  body: z.object({ to: idSchema, readers: whenGone }),
   reply: patchSchema,
 });

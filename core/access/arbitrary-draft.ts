@@ -12,6 +12,7 @@ import { type LinkForm, linkForms } from '../parts/link.ts';
 import type { PartBase } from '../parts/part-base.ts';
 import { type Part, type PartKind, partKinds, type PartOf } from '../parts/parts.ts';
 import type { Draft } from '../sites/site.ts';
+import { firstArrangement } from '../sites/arrangement.ts';
 
 /**
  * Random sites for property tests. Every text and every original carries a marker of the thing it belongs to
@@ -181,6 +182,7 @@ const pageSpec = fc.record({
   parts: fc.array(partSpec, { maxLength: 4 }),
   /** Put away, now and then. */
   archived: fc.integer({ min: 0, max: 9 }).map((n) => n === 0),
+  inMenu: fc.constantFrom(true, false, null),
 });
 
 /** A draft whose pages are all projects. */
@@ -189,7 +191,15 @@ export interface ProjectDraft extends Omit<Draft, 'pages'> {
 }
 
 export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
-  .record({ height, pages: fc.array(pageSpec, { minLength: 1, maxLength: 8 }) })
+  .record({
+    height,
+    pages: fc.array(pageSpec, { minLength: 1, maxLength: 8 }),
+    wallOrder: fc.uniqueArray(fc.nat(9).map((at) => `page-${at}`)),
+    offWall: fc.uniqueArray(
+      fc.nat(9).map((at) => `page-${at}`),
+      { maxLength: 2 },
+    ),
+  })
   .map((spec) => ({
     site: {
       id: 'site-1',
@@ -199,6 +209,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
       searchEngines: false,
       look: firstLook,
       evidenceWanted: 3,
+      ...{ ...firstArrangement, wallOrder: spec.wallOrder, offWall: spec.offWall },
     },
     materials: Array.from({ length: materialCount }, (_, at) => material(at)),
     pages: spec.pages.map((page, at): PageOf<'project'> => {
@@ -219,6 +230,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
         cover: { picture: page.cover, focus: null },
         parts: page.parts.map((one, partAt) => part(at, partAt, one)),
         archived: page.archived,
+        inMenu: page.inMenu,
       };
     }),
   }));

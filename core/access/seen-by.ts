@@ -2,6 +2,7 @@ import type { CreditPiece } from '../credits/credit.ts';
 import { creditsOf } from '../credits/credits-of.ts';
 import { lowest, reaches } from './height.ts';
 import type { Id } from '../id.ts';
+import { standsInMenu } from '../menu/stands-in-menu.ts';
 import { materialsById } from '../materials/materials-by-id.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { byRank } from '../pages/by-rank.ts';
@@ -30,6 +31,12 @@ export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title'> &
   Pick<Shown, 'summary' | 'cover'> & {
     facts: CaseFacts;
     parent: Id | null;
+    /** Whether it stands in the menu; see `standsInMenu`. */
+    inMenu: boolean;
+    /** Whether it hangs on the front page, where it is work. */
+    onWall: boolean;
+    /** Where an outside link leads; null of all other pages. */
+    lead: { to: string; newWindow: boolean } | null;
     opening: Opening;
     parts: SeenPart[];
     /** Whom the page names at its end; empty where nobody is to be credited, and where a part does it. */
@@ -37,7 +44,8 @@ export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title'> &
   };
 
 export interface SiteView {
-  site: Pick<Site, 'title' | 'look'>;
+  /** The order of the wall names only pages of this view. */
+  site: Pick<Site, 'title' | 'look' | 'menu' | 'wallOrder'>;
   /** The page a page link opens, or null when the whole site is entered at its home page. */
   entry: Id | null;
   /** In reading order; a parent stands before its children. */
@@ -114,6 +122,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     return Boolean(seen);
   };
 
+  const offWall = new Set(draft.site.offWall);
   const isPictureId = (id: Id | null): id is Id => id !== null && known.get(id)?.kind === 'picture';
 
   const pages = inReadingOrder(open).map((page): SeenPage => {
@@ -137,6 +146,9 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       title: page.title,
       summary: shown.summary,
       facts: factsOf(page),
+      inMenu: standsInMenu(page),
+      onWall: !offWall.has(page.id),
+      lead: 'leadsTo' in page && page.leadsTo ? { to: page.leadsTo, newWindow: page.newWindow } : null,
       cover: isPictureId(cover.picture) && show(cover.picture) ? cover : noCover,
       parent: page.parent !== null && openIds.has(page.parent) && page.id !== entry ? page.parent : null,
       opening: { layout: shown.opening.layout, pictures: shown.opening.pictures.filter(show) },
@@ -144,5 +156,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       credits: credited ? [] : credits,
     };
   });
-  return { site: { title: draft.site.title, look: draft.site.look }, entry, pages, materials };
+  const { title, look, menu } = draft.site;
+  const wallOrder = draft.site.wallOrder.filter((id) => openIds.has(id));
+  return { site: { title, look, menu, wallOrder }, entry, pages, materials };
 }

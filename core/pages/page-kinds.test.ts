@@ -13,17 +13,18 @@ describe('kinds of page', () => {
     expect(pageName({ kind: 'home', title: 'I make things that float.' })).toBe('Front page');
   });
 
-  test('there is one way in, work stands on its wall and not in the menu, and what cannot be opened stands in neither', () => {
+  test('there is one way in, work has facts and opens, and what has no name stands in no menu', () => {
     const all = pageKinds.map((kind) => rulesOfPage({ kind }));
     expect(all.filter(({ isFront }) => isFront)).toHaveLength(1);
     for (const rules of all) {
-      if (rules.isWork) expect(rules.inMenu('Tide clock')).toBeNull();
-      if (!rules.opens) expect([rules.isWork, rules.inMenu('Elsewhere')]).toEqual([false, null]);
+      if (rules.isWork) expect([rules.opens, rules.inMenu(' ')]).toEqual([true, null]);
+      if (!rules.opens) expect([rules.isWork, rules.inMenu(' ')]).toEqual([false, null]);
     }
   });
 
   test('a kind that a newer version knows opens for nobody', () => {
     expect(rulesOfPage({ kind: 'shop' })).toMatchObject({ opens: false, isWork: false, isFront: false });
+    expect(rulesOfPage({ kind: 'shop' }).inMenu('Shop')).toBeNull();
     expect(rulesOfPage({ kind: 'toString' }).opens).toBe(false);
     expect(pageName({ kind: 'shop', title: '' })).toBe('Unknown page');
   });

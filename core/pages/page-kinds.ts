@@ -14,6 +14,8 @@ export interface PageRules {
   isFront: boolean;
   /** Other pages can stand below it. */
   holds: boolean;
+  /** A site has at most one. */
+  isSingle: boolean;
 }
 
 const byTitle = (untitled: string) => (title: string) => title.trim() || untitled;
@@ -25,13 +27,15 @@ const plain = (name: string): PageRules => ({
   isWork: false,
   isFront: false,
   holds: true,
+  isSingle: false,
 });
+const byItsTitleOnly = (title: string) => title.trim() || null;
 /** What only stands in the menu: there is nothing to open. */
 const inMenuOnly = (name: string): PageRules => ({
   ...plain(name),
   called: byTitle(name),
   opens: false,
-  inMenu: () => null,
+  inMenu: byItsTitleOnly,
   holds: false,
 });
 
@@ -45,21 +49,23 @@ export const pageRules = {
     isWork: false,
     isFront: true,
     holds: false,
+    isSingle: true,
   },
   project: {
     name: 'Project',
     called: byTitle('Untitled project'),
     opens: true,
-    inMenu: () => null,
+    inMenu: byItsTitleOnly,
     isWork: true,
     isFront: false,
     holds: true,
+    isSingle: false,
   },
-  about: plain('About'),
-  resume: plain('Résumé'),
+  about: { ...plain('About'), called: byTitle('About'), isSingle: true },
+  resume: { ...plain('Résumé'), called: byTitle('Résumé'), isSingle: true },
   plain: plain('Page'),
   /** A year, a course, a subject: it holds projects and pages. */
-  group: plain('Group'),
+  group: { ...plain('Group'), called: byTitle('Untitled group') },
   heading: { ...inMenuOnly('Heading'), holds: true },
   link: inMenuOnly('Link'),
 } satisfies Record<string, PageRules>;
@@ -68,7 +74,11 @@ export type PageKind = keyof typeof pageRules;
 export const pageKinds = Object.keys(pageRules) as [PageKind, ...PageKind[]];
 
 /** A kind that only a newer version knows: it is kept, and nobody can open it. */
-const unknownKind: PageRules = { ...inMenuOnly('Unknown page'), called: byTitle('Unknown page') };
+const unknownKind: PageRules = {
+  ...inMenuOnly('Unknown page'),
+  called: byTitle('Unknown page'),
+  inMenu: () => null,
+};
 
 /** The rules for a page, whatever its kind. */
 export const rulesOfPage = ({ kind }: { kind: string }): PageRules =>

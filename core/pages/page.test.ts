@@ -5,7 +5,7 @@ import { factsOf, hasField, isShown, isWork, type Page, pageSchema, shownOn } fr
 
 const page = (kind: (typeof pageKinds)[number], more: object = {}): Page =>
   pageSchema.parse({
-    ...{ id: 'page-1', parent: null, rank: 'a1', slug: 'a-page', title: '', archived: false },
+    ...{ id: 'page-1', parent: null, rank: 'a1', slug: 'a-page', title: '', archived: false, inMenu: null },
     ...{ height: 'public', kind, ...emptyContents[kind], ...more },
   });
 

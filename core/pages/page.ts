@@ -25,6 +25,8 @@ const ofEveryPage = {
   parent: idSchema.nullable(),
   /** Put away: it hangs nowhere, and its maker finds it again among what was put away. */
   archived: z.boolean(),
+  /** Whether its maker wants it in the readers' menu; null where they have not chosen (`standsInMenu`). */
+  inMenu: z.boolean().nullable(),
 };
 const pageBaseSchema = z.object({ ...ofEveryPage, id: idSchema });
 /** What every page has, whatever its kind. */

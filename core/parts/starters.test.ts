@@ -8,6 +8,7 @@ import type { Page } from '../pages/page.ts';
 import { partsSchema } from './parts.ts';
 import { starterKeys } from './starter-names.ts';
 import { partsOfStarter, starters } from './starters.ts';
+import { firstArrangement } from '../sites/arrangement.ts';
 
 let count = 0;
 const newId = () => `part-${(count += 1)}`;
@@ -49,6 +50,7 @@ describe.each(starterKeys)('the starter "%s"', (key) => {
       facts: noFacts,
       parts: filled,
       archived: false,
+      inMenu: null,
     };
     const site = {
       id: 's',
@@ -58,6 +60,7 @@ describe.each(starterKeys)('the starter "%s"', (key) => {
       searchEngines: false,
       look: firstLook,
       evidenceWanted: 3,
+      ...firstArrangement,
     };
     for (const viewer of [{ kind: 'stranger' as const }, { kind: 'maker' as const }]) {
       const view = seenBy({ site, pages: [page], materials: [] }, viewer);

@@ -2,6 +2,7 @@ import { effectiveHeight } from '../access/effective-height.ts';
 import { type Height, heightLevel } from '../access/height.ts';
 import { creditsOf } from '../credits/credits-of.ts';
 import type { Id } from '../id.ts';
+import { standsInMenu } from '../menu/stands-in-menu.ts';
 import type { Material } from '../materials/material.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { byRank } from '../pages/by-rank.ts';
@@ -9,7 +10,8 @@ import { factsOf, type Page, shownOn } from '../pages/page.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import { isKnownPart, type Part, rulesOf } from '../parts/parts.ts';
 import type { Draft } from '../sites/site.ts';
-import { pageName } from '../pages/page-kinds.ts';
+import { pageName, rulesOfPage } from '../pages/page-kinds.ts';
+import { inWallOrder } from '../pages/wall-order.ts';
 import { plural } from '../words/plural.ts';
 import { releasable } from './released.ts';
 
@@ -145,7 +147,19 @@ function pageChanges(before: Side, after: Side, was: Page, page: Page): Changes 
   what.push(...ofParts.what);
   if (!same(credits(before, was), credits(after, page))) what.push('credits');
   if (was.parent !== page.parent || was.rank !== page.rank) what.push('place in the site');
+  if (standsInMenu(was) !== standsInMenu(page))
+    what.push(standsInMenu(page) ? 'stands in the menu' : 'left out of the menu');
   return { what, opening, parts: ofParts.parts };
+}
+
+/** Work as it hangs on the front page, of what two drafts have both: what came or went is told of itself. */
+function wallOf({ site, pages }: Draft, other: Draft): Id[] {
+  const off = new Set(site.offWall);
+  const both = new Set(other.pages.map(({ id }) => id));
+  const work = pages
+    .filter((page) => rulesOfPage(page).isWork && both.has(page.id) && !off.has(page.id))
+    .sort(byRank);
+  return inWallOrder(work, site).map(({ id }) => id);
 }
 
 /** A change that lies on no single part. */
@@ -170,6 +184,9 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
   const what: string[] = [];
   if (live && live.site.title !== after.site.title) what.push('name of the site');
   if (live && !same(live.site.look, after.site.look)) what.push('look');
+  if (live && live.site.menu !== after.site.menu) what.push('manner of the menu');
+  if (live && !same(wallOf(live, after), wallOf(after, live)))
+    what.push('what hangs on the front page, or in which order');
   if (live && siteIs === 'public' && live.site.searchEngines !== after.site.searchEngines)
     what.push(
       after.site.searchEngines ? 'search engines may find it' : 'search engines are asked to stay away',

@@ -11,7 +11,8 @@ import { isShown, type Page, shownOn } from '../pages/page.ts';
  * told against this copy, and bringing a release back renders it again, so it must not hold what nobody may see.
  */
 export function releasable(draft: Draft): Draft {
-  if (draft.site.height === 'private') return { site: draft.site, pages: [], materials: [] };
+  if (draft.site.height === 'private')
+    return { site: { ...draft.site, wallOrder: [], offWall: [] }, pages: [], materials: [] };
   const heights = heightsOf(draft);
   const kept = (height: Height | undefined) => height !== undefined && reaches(height, 'invited');
   const pages = draft.pages
@@ -26,5 +27,8 @@ export function releasable(draft: Draft): Draft {
     });
   const used = new Set(pages.flatMap((page) => materialsOn(shownOn(page))));
   for (const { id, shownBy } of draft.materials) if (used.has(id) && shownBy !== null) used.add(shownBy);
-  return { site: draft.site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };
+  const isKept = (id: string) => pages.some((page) => page.id === id);
+  const { wallOrder, offWall } = draft.site;
+  const site = { ...draft.site, wallOrder: wallOrder.filter(isKept), offWall: offWall.filter(isKept) };
+  return { site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };
 }

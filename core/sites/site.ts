@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { addressSchema } from './address.ts';
+import { arrangementSchema } from './arrangement.ts';
 import { heightSchema } from '../access/height.ts';
 import { idSchema } from '../id.ts';
 import { lookSchema } from '../look/look.ts';
@@ -7,6 +8,7 @@ import type { Material } from '../materials/material.ts';
 import type { Page } from '../pages/page.ts';
 
 export const siteContentSchema = z.object({
+  ...arrangementSchema.shape,
   title: z
     .string()
     .trim()

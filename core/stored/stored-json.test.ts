@@ -57,6 +57,7 @@ describe('stored JSON', () => {
     expect(pageFromStored({ ...common, facts: { role: 'Making' } })).toEqual({
       ...common,
       archived: false,
+      inMenu: null,
       opening: { layout: 'words', pictures: [] },
       cover: { picture: null, focus: null },
     });

@@ -1,5 +1,6 @@
 import { type Material, materialSchema } from '../materials/material.ts';
 import { mine } from '../credits/provenance.ts';
+import { type Arrangement, arrangementSchema, firstArrangement } from '../sites/arrangement.ts';
 import { type Site, siteSchema } from '../sites/site.ts';
 import { type Look, lookSchema } from '../look/look.ts';
 import { isShown, type Page, pageOfCheckedPartsSchema } from '../pages/page.ts';
@@ -25,7 +26,18 @@ const themeToLook: StoredKind<object>['upgrades'][number] = ({ theme, ...site })
   ...site,
 });
 
-export const storedSite: StoredKind<Site> = { schema: siteSchema, upgrades: [asItWas, themeToLook] };
+/** Before a site could be arranged. */
+const unarranged = filledIn(() => firstArrangement);
+
+export const storedSite: StoredKind<Site> = {
+  schema: siteSchema,
+  upgrades: [asItWas, themeToLook, unarranged],
+};
+/** What of a site says how it is arranged, as its row keeps it. */
+export const storedArrangement: StoredKind<Arrangement> = {
+  schema: arrangementSchema,
+  upgrades: [unarranged],
+};
 export const storedLook: StoredKind<Look> = { schema: lookSchema, upgrades: [asItWas] };
 export const storedMaterial: StoredKind<Material> = {
   schema: materialSchema,
@@ -41,7 +53,10 @@ export const storedPart: StoredKind<Part> = { schema: partSchema, upgrades: [asI
 /** A page without its parts, which are kept each with the version of its own shape. */
 export const storedPage: StoredKind<Page> = {
   schema: pageOfCheckedPartsSchema,
-  upgrades: [filledIn(({ kind }) => ({ archived: false, ...emptyContents[kind as PageKind] }))],
+  upgrades: [
+    filledIn(({ kind }) => ({ archived: false, ...emptyContents[kind as PageKind] })),
+    filledIn(() => ({ inMenu: null })),
+  ],
 };
 
 /** As a page is kept where all of it is in one place. */

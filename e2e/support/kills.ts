@@ -1,6 +1,6 @@
 import { createAccount } from '#contract/account.ts';
 import { bringBackRelease, startPublish } from '#contract/publishing.ts';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite, createSite } from '#contract/sites.ts';
 import type { Height } from '#core/access/height.ts';
 import { newPart } from '#core/parts/new-part.ts';
@@ -56,7 +56,7 @@ export async function killMany(
     const pages: string[] = [];
     for (const title of ['Clock', 'Satchel', 'Stool'])
       pages.push(
-        (await maker.call(createProject, { params: { site }, body: { title, materials: [] } })).page,
+        (await maker.call(createPage, { params: { site }, body: { title, materials: [] } })).page,
       );
     const [clock = ''] = pages;
     const setPage = async (page: string, change: object) =>

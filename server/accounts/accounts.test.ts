@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { createAccount, getMe, signIn, signInToDemo, signOut } from '#contract/account.ts';
-import { changePage, createProject, deletePage } from '#contract/pages.ts';
+import { changePage, createPage, deletePage } from '#contract/pages.ts';
 import { changeSite, getSite, renewLink } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { bringBackRelease, listReleases, startPublish } from '#contract/publishing.ts';
@@ -71,7 +71,7 @@ describe('accounts', () => {
   test('nothing of one maker can be read or changed by another, or by nobody', async () => {
     const owner = await server.maker();
     const { site } = await owner.site('Mine');
-    const { page } = await owner.call(createProject, {
+    const { page } = await owner.call(createPage, {
       params: { site: site.id },
       body: { title: 'Secret', materials: [] },
     });
@@ -83,7 +83,7 @@ describe('accounts', () => {
         () => other.call(changeSite, { params, body: change }),
         () => other.call(changePage, { params, body: change }),
         () => other.call(deletePage, { params }),
-        () => other.call(createProject, { params, body: { title: 'x', materials: [] } }),
+        () => other.call(createPage, { params, body: { title: 'x', materials: [] } }),
         () => other.call(undoEdit, { params }),
         () => other.call(redoEdit, { params }),
         () => other.call(startPublish, { params, body: {} }),

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { bringBackRelease } from '#contract/publishing.ts';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { ceilings, sites } from './schema.ts';
 import { TestServer } from '../testing/test-server.ts';
@@ -16,7 +16,7 @@ test('what was lowered before ceilings were written down stays closed when an ol
   const maker = await server.maker();
   const site = (await maker.site()).site.id;
   const params = { site };
-  const { page } = await maker.call(createProject, { params, body: { title: 'Clock', materials: [] } });
+  const { page } = await maker.call(createPage, { params, body: { title: 'Clock', materials: [] } });
   const height = (change: object) =>
     maker.call(changePage, { params: { site, page }, body: { seen: 1e9, label: 'Height', change } });
   await maker.call(changeSite, {

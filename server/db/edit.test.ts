@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { changePage, createProject, deletePage } from '#contract/pages.ts';
+import { changePage, createPage, deletePage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { fromParagraphs } from '#core/words/rich-text.ts';
@@ -17,7 +17,7 @@ afterAll(() => server.stop());
 
 async function siteWithProject() {
   const { site } = await maker.site();
-  const { page, revision } = await maker.call(createProject, {
+  const { page, revision } = await maker.call(createPage, {
     params: { site: site.id },
     body: { title: 'Clock', materials: [] },
   });
@@ -61,7 +61,7 @@ describe('edit()', () => {
               body: { seen: revision, label: 'Change', change },
             });
           if (one.kind === 'new')
-            await maker.call(createProject, { params: { site }, body: { title: one.title, materials: [] } });
+            await maker.call(createPage, { params: { site }, body: { title: one.title, materials: [] } });
           else if (one.kind === 'title') await change({ title: one.title });
           else if (one.kind === 'words')
             await change({

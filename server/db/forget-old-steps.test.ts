@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { undoEdit } from '#contract/undo.ts';
 import { TestServer } from '../testing/test-server.ts';
 import { forgetOldSteps } from './forget-old-steps.ts';
@@ -17,7 +17,7 @@ test('steps that are old and far back are forgotten, each site by itself; what t
   const titles = ['A', 'B', 'C', 'D', 'E'];
   const made: { site: string; page: string }[] = [];
   for (const site of sites) {
-    const { page } = await maker.call(createProject, {
+    const { page } = await maker.call(createPage, {
       params: { site },
       body: { title: '', materials: [] },
     });

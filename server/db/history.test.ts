@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { desc, eq } from 'drizzle-orm';
 import { addNote } from '#contract/links-and-notes.ts';
 import { changeMaterial } from '#contract/materials.ts';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
@@ -120,7 +120,7 @@ describe('undo', () => {
 
   test('steps that an earlier version kept as whole rows are undone, though the rows have grown since', async () => {
     const { site } = await maker.site();
-    const { page } = await maker.call(createProject, {
+    const { page } = await maker.call(createPage, {
       params: { site: site.id },
       body: { title: 'Clock', materials: [] },
     });

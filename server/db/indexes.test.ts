@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { lookAtPictures } from '#contract/pictures.ts';
 import { findInWords } from '#contract/materials.ts';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { bringBackRelease, listReleases } from '#contract/publishing.ts';
 import { changeSite, checkAddress, listSites, renewLink } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
@@ -85,7 +85,7 @@ async function aDay(): Promise<void> {
   maker = await server.maker();
   const { site } = await maker.site();
   const params = { site: site.id };
-  const { page } = await maker.call(createProject, { params, body: { title: 'Clock', materials: [] } });
+  const { page } = await maker.call(createPage, { params, body: { title: 'Clock', materials: [] } });
   await maker.upload(site.id, 'plan.txt', Buffer.from('The plan of the clock.'));
   const seen = async () => (await maker.state(site.id)).revision;
   await maker.call(changePage, {

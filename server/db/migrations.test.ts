@@ -13,6 +13,7 @@ import { sourceOf, wasReleased } from './release-source.ts';
 import { readPages } from './rows/page-row.ts';
 import { siteOf } from './rows/site-row.ts';
 import { releases, sites } from './schema.ts';
+import { firstArrangement } from '#core/sites/arrangement.ts';
 
 const migrations = join(import.meta.dirname, 'migrations');
 const journalSchema = z.object({ entries: z.array(z.looseObject({ idx: z.number() })) }).loose();
@@ -50,6 +51,7 @@ const oldSite = {
   searchEngines: false,
   theme: 'broadsheet',
   evidenceWanted: 3,
+  ...firstArrangement,
 };
 
 let client: PGlite;

@@ -72,6 +72,8 @@ export const sites = pgTable(
     /** See siteOf. */
     look: jsonb('look').$type<object>().notNull(),
     evidenceWanted: integer('evidence_wanted').notNull().default(3),
+    /** See siteOf. */
+    arrangement: jsonb('arrangement').$type<object>().notNull().default({}),
     revision: revision(),
     /** The release readers see; null until the first publish. */
     liveRelease: bigint('live_release', { mode: 'number' }),

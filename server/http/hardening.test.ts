@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
 import { createAccount, signIn, signInToDemo } from '#contract/account.ts';
 import { deleteMaterials, findInWords } from '#contract/materials.ts';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite, getSite } from '#contract/sites.ts';
 import { undoEdit } from '#contract/undo.ts';
 import { edits } from '../db/schema.ts';
@@ -129,7 +129,7 @@ describe('text that cannot be kept', () => {
   const broken = 'Tide\u0000 clock \ud83d and \u0007bell';
   const mended = 'Tide clock \ufffd and bell';
   test('is mended wherever it comes in, and it is said', async () => {
-    const { page } = await maker.call(createProject, {
+    const { page } = await maker.call(createPage, {
       params: { site },
       body: { title: broken, materials: [] },
     });
@@ -222,7 +222,7 @@ describe('room', () => {
     }
     await upload(one, made.id, 'broken.jpg', (await photo()).subarray(0, 2000));
     const kept = await one.upload(made.id, 'kept.jpg', await another(9));
-    await one.call(createProject, { params, body: { title: 'A', materials: [kept.material] } });
+    await one.call(createPage, { params, body: { title: 'A', materials: [kept.material] } });
     await one.call(changeSite, {
       params,
       body: { seen: 0, label: 'Open', change: { height: 'public', address: 'swept' } },

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { changeMaterial } from '#contract/materials.ts';
-import { createProject } from '#contract/pages.ts';
+import { createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
@@ -78,7 +78,7 @@ describe('HEIC', () => {
       params: { site, material },
       body: { seen: revision, label: 'Black-out', change: { fixes: { blackOut: [region] } } },
     });
-    await maker.call(createProject, { params: { site }, body: { title: 'Phone', materials: [material] } });
+    await maker.call(createPage, { params: { site }, body: { title: 'Phone', materials: [material] } });
     await maker.call(changeSite, {
       params: { site },
       body: { seen: 0, label: 'Open', change: { height: 'public', address: 'from-a-phone' } },

@@ -5,7 +5,7 @@ import { readdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { deleteMaterials, stopUpload } from '#contract/materials.ts';
-import { createProject } from '#contract/pages.ts';
+import { createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { undoEdit } from '#contract/undo.ts';
 import type { Material, PictureFacts } from '#core/materials/material.ts';
@@ -211,7 +211,7 @@ describe('importing pictures', () => {
     const own = await server.maker();
     const { site: mine } = await own.site('Clean');
     const { material } = await own.upload(mine.id, 'phone.jpg', await readFile(phonePicture));
-    await own.call(createProject, {
+    await own.call(createPage, {
       params: { site: mine.id },
       body: { title: 'Phone', materials: [material] },
     });
@@ -243,7 +243,7 @@ describe('importing pictures', () => {
       'corner.jpg',
       await readFile(join(pictures, 'tool-board/04-corner.jpg')),
     );
-    const { page } = await maker.call(createProject, {
+    const { page } = await maker.call(createPage, {
       params: { site },
       body: { title: 'Board', materials: [material] },
     });

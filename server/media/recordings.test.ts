@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { copyFile, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { changeMaterial } from '#contract/materials.ts';
-import { createProject } from '#contract/pages.ts';
+import { createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 import { cleanRecording } from './clean-recording.ts';
@@ -72,7 +72,7 @@ describe('sound and clips', () => {
         change: { transcript: await readFile(join(demo, 'hand-time-lapse.vtt'), 'utf8') },
       },
     });
-    await maker.call(createProject, { params: scope, body: { title: 'Clip', materials: [material, sound] } });
+    await maker.call(createPage, { params: scope, body: { title: 'Clip', materials: [material, sound] } });
     await maker.call(changeSite, {
       params: scope,
       body: { seen: 0, label: 'Open', change: { height: 'public', address: 'clean-recordings' } },

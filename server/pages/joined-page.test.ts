@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { undoEdit } from '#contract/undo.ts';
 import { noFacts } from '#core/pages/case-facts.ts';
 import { newPart } from '#core/parts/new-part.ts';
@@ -24,7 +24,7 @@ describe('two tabs on one page', () => {
 
   /** A page with two quotes, changed by another tab since this one looked. */
   async function stale(theirs: Part[], more: { title?: string } = {}) {
-    const { page: one, revision } = await maker.call(createProject, {
+    const { page: one, revision } = await maker.call(createPage, {
       params,
       body: { title: 'One', materials: [] },
     });
@@ -122,7 +122,7 @@ describe('two tabs on one page', () => {
 });
 
 test('a project from a starter has its parts, empty, with what is asked for in each', async () => {
-  const made = await maker.call(createProject, {
+  const made = await maker.call(createPage, {
     params,
     body: { title: '', materials: [], starter: 'event' },
   });

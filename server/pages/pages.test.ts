@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { changePage, createProject, movePart } from '#contract/pages.ts';
+import { changePage, createPage, movePart } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { undoEdit } from '#contract/undo.ts';
 import { newPart } from '#core/parts/new-part.ts';
@@ -15,8 +15,8 @@ async function twoPages() {
   const maker = await server.maker();
   const { site } = await maker.site();
   const params = { site: site.id };
-  const one = await maker.call(createProject, { params, body: { title: 'One', materials: [] } });
-  const two = await maker.call(createProject, { params, body: { title: 'Two', materials: [] } });
+  const one = await maker.call(createPage, { params, body: { title: 'One', materials: [] } });
+  const two = await maker.call(createPage, { params, body: { title: 'Two', materials: [] } });
   const quote = { ...newPart('quote', 'quote-one'), text: 'It works.' };
   const changed = await maker.call(changePage, {
     params: { ...params, page: one.page },
@@ -62,7 +62,7 @@ describe('moving a part to another page', () => {
 describe('copying a project', () => {
   test('the copy is Private, says the same and has an address of its own; undo takes it away', async () => {
     const { maker, params, one } = await twoPages();
-    const made = await maker.call(createProject, {
+    const made = await maker.call(createPage, {
       params,
       body: { title: '', materials: [], copyOf: one },
     });
@@ -79,7 +79,7 @@ describe('copying a project', () => {
     const { maker, params } = await twoPages();
     const other = await twoPages();
     const body = { title: '', materials: [], copyOf: other.one };
-    await expect(maker.call(createProject, { params, body })).rejects.toMatchObject({ status: 404 });
+    await expect(maker.call(createPage, { params, body })).rejects.toMatchObject({ status: 404 });
   });
 });
 

@@ -8,9 +8,12 @@ import { materials, pages } from '../db/schema.ts';
 export const placesOf = (
   db: Executor,
   site: string,
-): Promise<Pick<Page, 'id' | 'kind' | 'rank' | 'slug'>[]> =>
+): Promise<Pick<Page, 'id' | 'kind' | 'parent' | 'rank' | 'slug' | 'height'>[]> =>
   db
-    .select({ id: pages.id, kind: pages.kind, rank: pages.rank, slug: pages.slug })
+    .select({
+      ...{ id: pages.id, kind: pages.kind, parent: pages.parent },
+      ...{ rank: pages.rank, slug: pages.slug, height: pages.height },
+    })
     .from(pages)
     .where(eq(pages.siteId, site));
 

@@ -1,96 +1,35 @@
 import type { FastifyInstance } from 'fastify';
-import { generateKeyBetween } from 'fractional-indexing';
-import { changePage, createProject, deletePage, movePart } from '#contract/pages.ts';
+import { changePage, createPage, deletePage, movePart, sendPage } from '#contract/pages.ts';
 import { pageSlug } from '#core/pages/page-slug.ts';
-import { copyOfPage } from '#core/pages/copy-of-page.ts';
-import type { Material } from '#core/materials/material.ts';
-import { heldIn } from '#core/parts/held-in.ts';
-import { newPart } from '#core/parts/new-part.ts';
-import { isShown, type PageOf, type ShownPage, shownOn } from '#core/pages/page.ts';
-import { isEmptyPart } from '#core/parts/is-empty-part.ts';
+import { whyNotBelow } from '#core/pages/page-places.ts';
+import { isShown } from '#core/pages/page.ts';
 import { partsSchema } from '#core/parts/parts.ts';
-import { partsOfStarter } from '#core/parts/starters.ts';
-import { partsFor } from '#core/parts/parts-for.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Commands } from '../commands/commands.ts';
-import type { Database, Transaction } from '../db/connect.ts';
+import type { Database } from '../db/connect.ts';
 import { readPages } from '../db/rows/page-row.ts';
-import { newId } from '../db/new-id.ts';
 import { wasReleased } from '../db/release-source.ts';
 import { handle } from '../http/handle.ts';
 import { notFound, Problem } from '../http/problem.ts';
-import { isPublished } from '../sites/site-rows.ts';
 import { patchAfter } from '../sites/site-state.ts';
+import { makePage } from './create-page.ts';
+import { removePage } from './delete-page.ts';
 import { joinedPage } from './joined-page.ts';
-import { emptyPage } from './new-page.ts';
-import { materialsToPlace, placesOf } from './places.ts';
-
-/** A project from materials: the first picture opens the page, the others hang in a gallery, all else stands below. */
-function projectFrom(
-  title: string,
-  chosen: readonly Pick<Material, 'id' | 'kind' | 'transcript'>[],
-  rank: string,
-  slug: string,
-): PageOf<'project'> {
-  const opening = chosen.find(({ kind }) => kind === 'picture');
-  const page = emptyPage('project', rank, slug);
-  const rest = chosen.filter((one) => one !== opening);
-  const hung = rest.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
-  return {
-    ...page,
-    title,
-    opening: opening ? { layout: 'full', pictures: [opening.id] } : page.opening,
-    parts: [
-      newPart('words', newId()),
-      ...(hung.length > 0 ? [newPart('gallery', newId(), hung)] : []),
-      ...partsFor(
-        rest.filter(({ kind }) => kind !== 'picture'),
-        newId,
-      ),
-    ],
-  };
-}
-
-/** @throws Problem 404 where the site has no such project */
-async function projectToCopy(tx: Transaction, site: string, id: string): Promise<ShownPage> {
-  const [found] = await readPages(tx, site, [id]);
-  if (!found || !isShown(found.row) || !rulesOfPage(found.row).isWork) throw notFound('The project to copy');
-  return found.row;
-}
+import { placesOf } from './places.ts';
+import { takePageTo } from './send-page.ts';
 
 export function pageRoutes(
   app: FastifyInstance,
   { db, commands }: { db: Database; commands: Commands },
 ): void {
-  handle(app, createProject, async ({ params, body }, request) => {
+  handle(app, createPage, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
     let id = '';
-    const label = body.copyOf ? 'Copy of a project' : `New project ${body.title}`.trim();
+    const name = rulesOfPage(body).name.toLowerCase();
+    const label = body.copyOf ? 'Copy of a page' : `New ${name} ${body.title}`.trim();
     const result = await commands.run(scope, { label }, async (running) => {
-      const rows = await placesOf(running.tx, scope.site);
-      const last =
-        rows
-          .map((row) => row.rank)
-          .sort()
-          .at(-1) ?? null;
-      const model =
-        body.copyOf === undefined ? null : await projectToCopy(running.tx, scope.site, body.copyOf);
-      const slug = pageSlug(model?.title || body.title || 'project', new Set(rows.map((row) => row.slug)));
-      const rank = generateKeyBetween(last, null);
-      const chosen = await materialsToPlace(running.tx, scope.account, body.materials);
-      const page = model
-        ? copyOfPage(model, { rank, slug }, newId)
-        : projectFrom(body.title, chosen, rank, slug);
-      if (body.starter)
-        page.parts = [
-          ...partsOfStarter(body.starter, newId),
-          ...page.parts.filter((part) => !isEmptyPart(part)),
-        ];
-      id = page.id;
-      // Where readers come and go already, nothing new is shown to them before its maker has looked at it.
-      const published = await isPublished(running.tx, scope.site);
-      await running.insert('page', published ? { ...page, height: 'private' } : page);
+      id = await makePage(running, scope, body);
     });
     return { ...(await patchAfter(db, scope, result)), page: id };
   });
@@ -105,6 +44,10 @@ export function pageRoutes(
       const rows = await placesOf(running.tx, scope.site);
       const others = new Set(rows.filter((row) => row.id !== params.page).map((row) => row.slug));
       const own = rows.find((row) => row.id === params.page);
+      if (change.parent !== undefined) {
+        const why = whyNotBelow(rows, params.page, change.parent);
+        if (why !== null) throw new Problem(409, 'no-place', why);
+      }
       if (change.slug !== undefined && others.has(change.slug))
         throw new Problem(409, 'slug-taken', 'Another page of this site has this address.', {
           field: 'slug',
@@ -149,20 +92,15 @@ export function pageRoutes(
 
   handle(app, deletePage, async ({ params, body }, request) => {
     const scope = { site: params.site, account: makerOf(request).id };
-    const result = await commands.run(scope, { label: 'Delete page' }, async (running) => {
-      const [found] = await readPages(running.tx, scope.site, [params.page]);
-      if (found && rulesOfPage(found.row).isFront)
-        throw new Problem(409, 'home-stays', 'The front page stays; its words can be changed.');
-      await running.remove('page', params.page);
-      if (body?.readers === 'now')
-        running.close([
-          params.page,
-          ...(found ? shownOn(found.row).parts : []).flatMap((part) => [
-            part.id,
-            ...heldIn(part).map(({ id }) => id),
-          ]),
-        ]);
-    });
+    const { readers = 'next-publish', below = 'delete' } = body ?? {};
+    const result = await commands.run(scope, { label: 'Delete page' }, (running) =>
+      removePage(running, scope, params.page, { readers, below }),
+    );
     return patchAfter(db, scope, result);
+  });
+
+  handle(app, sendPage, async ({ params, body }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    return patchAfter(db, scope, await takePageTo({ db, commands }, scope, params.page, body));
   });
 }

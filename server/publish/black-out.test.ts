@@ -7,7 +7,7 @@ import { promisify } from 'node:util';
 import sharp from 'sharp';
 import { desc } from 'drizzle-orm';
 import { changeMaterial } from '#contract/materials.ts';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { fromStored } from '#core/stored/stored-json.ts';
 import { storedManifest } from '#core/stored/stored-kinds.ts';
@@ -81,7 +81,7 @@ describe('what is blacked out', () => {
       .jpeg({ quality: 92 })
       .toBuffer();
     const { material } = await maker.upload(scope.site, 'sheet.jpg', sheet);
-    await maker.call(createProject, { params: scope, body: { title: 'Sheet', materials: [material] } });
+    await maker.call(createPage, { params: scope, body: { title: 'Sheet', materials: [material] } });
     const { revision } = await maker.state(scope.site);
     await maker.call(changeSite, {
       params: scope,
@@ -134,7 +134,7 @@ describe('what is blacked out', () => {
       join(import.meta.dirname, '../../demo/pictures/bike-trailer/workshop-test-sheet.pdf'),
     );
     const { material } = await maker.upload(scope.site, 'sheet.pdf', pdf);
-    const { page } = await maker.call(createProject, {
+    const { page } = await maker.call(createPage, {
       params: scope,
       body: { title: 'Trailer', materials: [material] },
     });

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { bringBackRelease, startPublish } from '#contract/publishing.ts';
 import { closeNow } from '#contract/closing.ts';
 import { deleteMaterials } from '#contract/materials.ts';
-import { changePage, createProject, deletePage, movePart } from '#contract/pages.ts';
+import { changePage, createPage, deletePage, movePart } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import type { Height } from '#core/access/height.ts';
@@ -53,7 +53,7 @@ class Live {
     const photo = await readFile(join(pictures, 'tide-clock/13-dial-too-small.jpg'));
     const { material } = await maker.upload(site, 'dial.jpg', photo);
     const make = (title: string) =>
-      maker.call(createProject, { params: { site }, body: { title, materials: [] } });
+      maker.call(createPage, { params: { site }, body: { title, materials: [] } });
     const clock = (await make('Tide clock')).page;
     const satchel = (await make('Satchel')).page;
     const live = new Live(site, address, clock, satchel, material);
@@ -432,7 +432,7 @@ describe('closing does not depend on what comes after it', () => {
 
   test('pages that have nothing to do with it stay open meanwhile, and files only where they are shown', async () => {
     const live = await Live.start();
-    const lone = await maker.call(createProject, {
+    const lone = await maker.call(createPage, {
       params: { site: live.site },
       body: { title: 'A', materials: [live.picture] },
     });
@@ -466,7 +466,7 @@ describe('pages that appear for the first time', () => {
   test('start Private once a site has been published, and can be kept back by a publish', async () => {
     const live = await Live.start();
     const make = (title: string) =>
-      maker.call(createProject, { params: { site: live.site }, body: { title, materials: [] } });
+      maker.call(createPage, { params: { site: live.site }, body: { title, materials: [] } });
     const draft = await make('Half-written');
     expect((await maker.state(live.site)).pages.find(({ id }) => id === draft.page)?.height).toBe('private');
     await live.publish();

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { bringBackRelease } from '#contract/publishing.ts';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { undoEdit } from '#contract/undo.ts';
 import type { Height } from '#core/access/height.ts';
@@ -19,7 +19,7 @@ afterAll(() => server.stop());
 
 test('a column is shut on the next request, stays so, and waits for a publish to open', async () => {
   const site = (await maker.site()).site.id;
-  const { page } = await maker.call(createProject, {
+  const { page } = await maker.call(createPage, {
     params: { site },
     body: { title: 'Lamp', materials: [] },
   });

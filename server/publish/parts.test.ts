@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { addNote } from '#contract/links-and-notes.ts';
 import { changeMaterial } from '#contract/materials.ts';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { newPart } from '#core/parts/new-part.ts';
@@ -62,8 +62,7 @@ beforeAll(async () => {
   }
   const note = { text: 'A secret note', writtenOn: '2026-11-23' };
   ids['note'] = (await maker.call(addNote, { params: { site }, body: note })).material;
-  page = (await maker.call(createProject, { params: { site }, body: { title: 'Parts', materials: [] } }))
-    .page;
+  page = (await maker.call(createPage, { params: { site }, body: { title: 'Parts', materials: [] } })).page;
   await maker.call(changeSite, {
     params: { site },
     body: { seen: 0, label: 'Height', change: { height: 'unlisted' } },

@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { createProject } from '#contract/pages.ts';
+import { createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { recipesFor } from '../media/derive.ts';
@@ -20,7 +20,7 @@ async function twoPictures() {
   const materials: string[] = [];
   for (const name of names)
     materials.push((await maker.upload(site.id, name, await readFile(join(pictures, name)))).material);
-  await maker.call(createProject, { params: { site: site.id }, body: { title: 'Clock', materials } });
+  await maker.call(createPage, { params: { site: site.id }, body: { title: 'Clock', materials } });
   await maker.call(changeSite, {
     params: { site: site.id },
     body: { seen: 0, label: 'Open', change: { height: 'unlisted' } },

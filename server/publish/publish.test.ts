@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { bringBackRelease, listReleases } from '#contract/publishing.ts';
 import { changeMaterial } from '#contract/materials.ts';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { type SiteState } from '#contract/site-state.ts';
 import { changeSite, renewLink } from '#contract/sites.ts';
 import { fromParagraphs } from '#core/words/rich-text.ts';
@@ -46,10 +46,10 @@ async function twoProjects() {
   for (const name of ['06-bench-shot-rotated.jpg', '07-hand-close-up.jpg', '13-dial-too-small.jpg'])
     ids.push((await maker.upload(site, name, await readFile(join(pictures, 'tide-clock', name)))).material);
   const clock = (
-    await maker.call(createProject, { params: { site }, body: { title: 'Tide clock', materials: ids } })
+    await maker.call(createPage, { params: { site }, body: { title: 'Tide clock', materials: ids } })
   ).page;
   const satchel = (
-    await maker.call(createProject, { params: { site }, body: { title: 'Satchel', materials: [] } })
+    await maker.call(createPage, { params: { site }, body: { title: 'Satchel', materials: [] } })
   ).page;
   await change(state, satchel, {
     summary: 'From one sail',

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { fromParagraphs, type RichText } from '#core/words/rich-text.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
@@ -38,7 +38,7 @@ async function fontsOf(link: string): Promise<{ had: string[]; fetchedFirst: str
 test('a release holds the fonts its words need, in each of its entrances', async () => {
   const state = await maker.site();
   const site = state.site.id;
-  const { page } = await maker.call(createProject, {
+  const { page } = await maker.call(createPage, {
     params: { site },
     body: { title: 'Tide clock', materials: [] },
   });

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { deleteMaterials } from '#contract/materials.ts';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { listPublicSites } from '#contract/public-sites.ts';
 import { changeSite } from '#contract/sites.ts';
 import { Tidying } from '../publish/tidying.ts';
@@ -25,7 +25,7 @@ async function live(maker: TestMaker) {
   const { site } = await maker.site(`Site ${++made}`);
   const params = { site: site.id };
   const { material } = await maker.upload(site.id, 'dial.jpg', await readFile(photo));
-  const { page } = await maker.call(createProject, {
+  const { page } = await maker.call(createPage, {
     params,
     body: { title: 'Clock', materials: [material] },
   });

@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import fc from 'fast-check';
 import { addNote } from '#contract/links-and-notes.ts';
 import { changeMaterial, deleteMaterials } from '#contract/materials.ts';
-import { changePage, createProject, deletePage } from '#contract/pages.ts';
+import { changePage, createPage, deletePage } from '#contract/pages.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { materials, pages } from '../db/schema.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
@@ -51,7 +51,7 @@ describe('a draft that is remembered', () => {
           const label = 'A change';
           // A step that cannot be taken as things are is one that changes nothing.
           const done = {
-            project: () => maker.call(createProject, { params, body: { title: `P${at}`, materials: [] } }),
+            project: () => maker.call(createPage, { params, body: { title: `P${at}`, materials: [] } }),
             note: () =>
               maker.call(addNote, { params, body: { text: `Words ${at}`, writtenOn: '2026-01-05' } }),
             title: () =>
@@ -85,7 +85,7 @@ describe('a draft that is remembered', () => {
     const made: string[] = [];
     for (const title of ['One', 'Two'])
       made.push(
-        (await maker.call(createProject, { params: { site: site.id }, body: { title, materials: [] } })).page,
+        (await maker.call(createPage, { params: { site: site.id }, body: { title, materials: [] } })).page,
       );
     const { db } = server.database;
     const first = await memory.load(db, await rowOf(site.id));
@@ -103,7 +103,7 @@ describe('a draft that is remembered', () => {
   test('rows that went without a word are noticed', async () => {
     const memory = new DraftMemory();
     const { site } = await maker.site();
-    const { page } = await maker.call(createProject, {
+    const { page } = await maker.call(createPage, {
       params: { site: site.id },
       body: { title: 'One', materials: [] },
     });

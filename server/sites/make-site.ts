@@ -7,6 +7,7 @@ import { type RowChange, write } from '../db/rows/rows.ts';
 import { columnsOf } from '../db/rows/site-row.ts';
 import { linkKeys, sites } from '../db/schema.ts';
 import { emptyPage } from '../pages/new-page.ts';
+import { firstArrangement } from '#core/sites/arrangement.ts';
 
 /**
  * Makes a site with its front page. A new site is private.
@@ -22,6 +23,7 @@ export async function makeSite(db: Database, account: string, title: string): Pr
     searchEngines: false,
     look: firstLook,
     evidenceWanted: 3,
+    ...firstArrangement,
   };
   const home = emptyPage('home', 'a0', 'home', title);
   const scope = { site: site.id, account };

@@ -15,6 +15,11 @@ export function OpeningView({ input }: { input: PageInput }) {
   const summary = page.summary ? <p className="lead">{page.summary}</p> : null;
   const say = (
     <div className="say">
+      {input.up && (
+        <p className="kicker">
+          <a href={toRoot + input.up.path || './'}>{input.up.title}</a>
+        </p>
+      )}
       {slots.title ? slots.title(title) : title}
       {slots.summary ? slots.summary(summary) : summary}
     </div>

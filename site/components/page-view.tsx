@@ -12,38 +12,8 @@ import { PartView } from '../parts/part-view.tsx';
 import { drawingOf } from '../parts/parts.ts';
 import { focusAt, PictureView } from './picture-view.tsx';
 import { Rows } from './rows.tsx';
+import { PagesBelow, SectionLine, SiteMenu } from './site-menu.tsx';
 import { useSlots } from './slots.ts';
-
-function Top({ input }: { input: PageInput }) {
-  const { home, toRoot, siteTitle, menu, page } = input;
-  const to = (path: string) => toRoot + path || './';
-  return (
-    <header className="top-line">
-      <div className="top">
-        {home === null || (rulesOfPage(page).isFront && menu.length < 2) ? (
-          <span className="name">{siteTitle}</span>
-        ) : (
-          <a className="name" href={to(home)}>
-            {siteTitle}
-          </a>
-        )}
-        {menu.length > 1 && (
-          <nav aria-label="Site">
-            <ul>
-              {menu.map((item) => (
-                <li key={item.path}>
-                  <a href={to(item.path)} aria-current={item.current ? 'page' : undefined}>
-                    {item.title}
-                  </a>
-                </li>
-              ))}
-            </ul>
-          </nav>
-        )}
-      </div>
-    </header>
-  );
-}
 
 interface WallProps {
   cards: readonly Card[];
@@ -207,36 +177,40 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
   const Main = within ? 'div' : 'main';
   const slots = useSlots();
   const { page } = input;
-  const { isWork, isFront } = rulesOfPage(page);
+  const { isWork } = rulesOfPage(page);
   const opening = <OpeningView input={input} />;
   return (
     <div className="site" data-theme={input.look.theme}>
-      <div className="sheet">
-        <Top input={input} />
-        <Main id={within ? undefined : 'main'}>
-          {slots.opening ? slots.opening(opening) : opening}
-          {isWork && <Facts input={input} />}
-          <Parts input={input} />
-          {page.credits.length > 0 && (
-            <section className="band">
-              <div className="wrap">
-                <CreditsView credits={page.credits} />
-              </div>
-            </section>
-          )}
-          {isFront && (
-            <Wall
-              cards={input.cards}
-              toRoot={input.toRoot}
-              label="Projects"
-              opens={page.opening.pictures.length === 0 && page.parts.length === 0}
-            />
-          )}
-        </Main>
-        {isWork && <Next input={input} />}
-        <footer className="end-line">
-          <p className="end">Words and pictures by {input.siteTitle} unless a credit says otherwise.</p>
-        </footer>
+      <div className="sheet" data-menu={input.manner}>
+        <SiteMenu input={input} within={within} />
+        <div className="leaf">
+          <SectionLine input={input} />
+          <Main id={within ? undefined : 'main'}>
+            {slots.opening ? slots.opening(opening) : opening}
+            <PagesBelow input={input} />
+            {isWork && <Facts input={input} />}
+            <Parts input={input} />
+            {page.credits.length > 0 && (
+              <section className="band">
+                <div className="wrap">
+                  <CreditsView credits={page.credits} />
+                </div>
+              </section>
+            )}
+            {input.cards.length > 0 && (
+              <Wall
+                cards={input.cards}
+                toRoot={input.toRoot}
+                label="Projects"
+                opens={page.opening.pictures.length === 0 && page.parts.length === 0}
+              />
+            )}
+          </Main>
+          {isWork && <Next input={input} />}
+          <footer className="end-line">
+            <p className="end">Words and pictures by {input.siteTitle} unless a credit says otherwise.</p>
+          </footer>
+        </div>
       </div>
     </div>
   );

@@ -1,6 +1,7 @@
 import type { SeenPage } from '#core/access/seen-by.ts';
 import type { Id } from '#core/id.ts';
 import type { Look } from '#core/look/look.ts';
+import type { MenuManner } from '#core/menu/menu-manner.ts';
 import type { Medium } from './medium.ts';
 import type { Picture } from './picture.ts';
 
@@ -11,6 +12,17 @@ export interface Card {
   summary: string;
   path: string;
   picture: Picture | null;
+}
+
+/** One line of the menu, with those below it. */
+export interface MenuLink {
+  title: string;
+  /** Below the entrance; null of a heading, and where it leads outside. */
+  path: string | null;
+  outside: { to: string; newWindow: boolean } | null;
+  /** This very page, or one that stands somewhere above it. */
+  current: 'page' | 'above' | null;
+  below: MenuLink[];
 }
 
 /** Names of the files that all sites with a theme share, below the entrance. */
@@ -32,7 +44,13 @@ export interface PageInput {
   path: string;
   /** Path of the home page; null when the viewer came by the link of one page. */
   home: string | null;
-  menu: { title: string; path: string; current: boolean }[];
+  /** How the menu is shown, and what stands in it. */
+  manner: MenuManner;
+  menu: MenuLink[];
+  /** The page this one stands below, where its reader can open that. */
+  up: { title: string; path: string } | null;
+  /** What stands right below this page and is in no menu that stands on it. */
+  below: MenuLink[];
   page: SeenPage;
   /** The picture shown where somebody passes on a link to this page: a JPEG below the entrance. */
   preview: { path: string; alt: string; widthPx: number; heightPx: number } | null;
@@ -44,9 +62,9 @@ export interface PageInput {
   pictures: Record<Id, Picture>;
   /** What parts show that is more than words and pictures, by the part's id and the material's. */
   media: Record<Id, Record<Id, Medium>>;
-  /** The wall, on a home page. */
+  /** Work that hangs on this page: all of it on the front page, on a group's what stands in it. */
   cards: Card[];
-  /** The projects before and after this one on the wall. */
+  /** The projects before and after this one, among those of its group; see `workBeside`. */
   before: Card | null;
   after: Card | null;
 }

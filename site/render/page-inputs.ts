@@ -3,7 +3,10 @@ import { pagePicture, type ShownPicture } from '#core/gallery/picture-source.ts'
 import type { Id } from '#core/id.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
+import { readersMenu } from '#core/menu/readers-menu.ts';
 import { mediaOf } from './media-of.ts';
+import { workBeside, workOn } from '#core/menu/work-on.ts';
+import { linksBelow, linksOf, linkUp, pagesAbove } from './menu-links.ts';
 import type { MediaSources } from './medium.ts';
 import type { Card, PageInput } from './page-input.ts';
 import type { Picture } from './picture.ts';
@@ -28,7 +31,8 @@ export function pathsOf(view: SiteView): Map<Id, string> {
   for (const page of view.pages) {
     const isEntrance = view.entry === null ? rulesOfPage(page).isFront : page.id === view.entry;
     const above = page.parent === null ? '' : (paths.get(page.parent) ?? '');
-    paths.set(page.id, isEntrance ? '' : `${above}${page.slug}/`);
+    // What cannot be opened has no address, and adds nothing to those of what stands below it.
+    paths.set(page.id, isEntrance ? '' : rulesOfPage(page).opens ? `${above}${page.slug}/` : above);
   }
   return paths;
 }
@@ -59,10 +63,6 @@ function previewOf(cover: Picture | undefined): PageInput['preview'] {
   return { path: file.url, alt: cover.alt, widthPx: file.widthPx, heightPx };
 }
 
-/** The work that hangs on the wall, in reading order: what has a name and is not itself the entrance. */
-export const wallOf = ({ pages, entry }: SiteView): SeenPage[] =>
-  pages.filter((page) => rulesOfPage(page).isWork && page.title.trim() !== '' && page.id !== entry);
-
 /**
  * Splits a view into its pages' inputs. A page that names nobody but itself does not change when another page's
  * words do, which is what makes publishing one changed word cheap.
@@ -80,7 +80,6 @@ export function pageInputs(
 ): { path: string; input: PageInput }[] {
   const { pictures } = sources;
   const paths = pathsOf(view);
-  const wall = wallOf(view);
   const card = (page: SeenPage | undefined): Card | null => {
     if (!page) return null;
     const picture = pictures[coverOf(page, view) ?? ''];
@@ -94,12 +93,14 @@ export function pageInputs(
   };
   const homePage = view.entry === null ? view.pages.find((page) => rulesOfPage(page).isFront) : undefined;
   const home = homePage ? (paths.get(homePage.id) ?? null) : null;
-  const inMenu = view.entry === null ? view.pages.filter((page) => page.parent === null) : [];
+  const menu = readersMenu(view);
+  const above = pagesAbove(view);
   return view.pages.flatMap((page) => {
     const path = paths.get(page.id);
-    const { opens, isFront, isWork } = rulesOfPage(page);
+    const { opens } = rulesOfPage(page);
     if (path === undefined || !opens || (only !== null && page.id !== only)) return [];
-    const at = wall.indexOf(page);
+    const beside = workBeside(view, page);
+    const at = beside.indexOf(page);
     const own: Record<Id, Picture> = {};
     for (const id of picturesOn(page, view)) {
       const picture = pictures[id];
@@ -116,20 +117,20 @@ export function pageInputs(
       path,
       toRoot: '../'.repeat(path.split('/').length - 1),
       home,
-      menu: inMenu.flatMap((one) => {
-        const rules = rulesOfPage(one);
-        const title = rules.inMenu(one.title);
-        const current = one.id === page.id || (rules.isFront && isWork);
-        return title === null ? [] : [{ title, path: paths.get(one.id) ?? '', current }];
-      }),
+      manner: view.site.menu,
+      menu: linksOf(menu, page, above(page.id), paths),
+      up: linkUp(view, page, paths),
+      below: linksBelow(view, page, paths),
       page,
       preview: previewOf(pictures[coverOf(page, view) ?? '']),
       base,
       pictures: own,
       media,
-      cards: isFront ? wall.map((one) => card(one)).filter((one) => one !== null) : [],
-      before: at > 0 ? card(wall[at - 1]) : null,
-      after: at >= 0 ? card(wall[at + 1]) : null,
+      cards: workOn(view, page)
+        .map((one) => card(one))
+        .filter((one) => one !== null),
+      before: at > 0 ? card(beside[at - 1]) : null,
+      after: at >= 0 ? card(beside[at + 1]) : null,
     };
     return [{ path, input }];
   });

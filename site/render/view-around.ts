@@ -2,9 +2,9 @@ import { seenBy, type SiteView } from '#core/access/seen-by.ts';
 import type { Id } from '#core/id.ts';
 import { isShown, type Page } from '#core/pages/page.ts';
 import { noCover } from '#core/pages/cover.ts';
+import { workBeside, workOn } from '#core/menu/work-on.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import type { Draft } from '#core/sites/site.ts';
-import { wallOf } from './page-inputs.ts';
 
 /** What stands on a page, left out. */
 const bare = (page: Page): Page =>
@@ -12,7 +12,7 @@ const bare = (page: Page): Page =>
 
 /**
  * The maker's view of a draft, with only as much of other pages as one page is drawn from: names and places of all, and
- * what the pages before and after it show, since it has a card of each. What a site of hundreds of pages shows
+ * what groups show, since one that shows nothing stands in no menu, and what those pages show of which it has a card. What a site of hundreds of pages shows
  * elsewhere costs nothing at a key press.
  */
 export function viewAround(draft: Draft, id: Id): SiteView | null {
@@ -21,12 +21,18 @@ export function viewAround(draft: Draft, id: Id): SiteView | null {
   if (!page || rulesOfPage(page).isFront) return seenBy(draft, { kind: 'maker' });
   const only = (whole: ReadonlySet<Id>): SiteView | null =>
     seenBy(
-      { ...draft, pages: draft.pages.map((one) => (whole.has(one.id) ? one : bare(one))) },
+      {
+        ...draft,
+        pages: draft.pages.map((one) => (whole.has(one.id) || one.kind === 'group' ? one : bare(one))),
+      },
       { kind: 'maker' },
     );
   const names = only(new Set());
   if (!names) return null;
-  const wall = wallOf(names).map((one) => one.id);
-  const at = wall.indexOf(id);
-  return only(new Set([id, ...(at < 0 ? [] : wall.slice(Math.max(0, at - 1), at + 2))]));
+  const seen = names.pages.find((one) => one.id === id);
+  if (!seen) return null;
+  const beside = workBeside(names, seen).map((one) => one.id);
+  const at = beside.indexOf(id);
+  const onIt = workOn(names, seen).map((one) => one.id);
+  return only(new Set([id, ...onIt, ...(at < 0 ? [] : beside.slice(Math.max(0, at - 1), at + 2))]));
 }

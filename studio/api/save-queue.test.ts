@@ -160,7 +160,7 @@ describe('SaveQueue', () => {
     const seen: number[] = [];
     // The first sending had arrived, and only its answer was lost: the row is newer than what was looked at then.
     const second = queueWith(
-      async (pending, at) => (seen.push(at), { ...patch(9), joined: at < 8 }),
+      async (_, at) => (seen.push(at), { ...patch(9), joined: at < 8 }),
       store,
       () => 8,
     );

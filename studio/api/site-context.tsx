@@ -306,6 +306,8 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
   );
 }
 
-/** Each choice of a height is a step of its own: one that is taken back must not take another one along. */
+/** What is chosen or moved and not typed. */
+const chosen = ['height', 'archived', 'parent', 'rank', 'inMenu', 'menu', 'wallOrder', 'offWall'];
+/** Each choice is a step of its own: one that is taken back must not take another one along. */
 const stepOf = (change: object, mergeKey: string): string =>
-  'height' in change || 'archived' in change ? `${mergeKey} ${crypto.randomUUID()}` : mergeKey;
+  chosen.some((field) => field in change) ? `${mergeKey} ${crypto.randomUUID()}` : mergeKey;

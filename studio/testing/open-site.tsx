@@ -9,6 +9,7 @@ import type { SiteState } from '#contract/site-state.ts';
 import { firstLook } from '#core/look/look.ts';
 import { SiteProvider } from '../api/site-context.tsx';
 import { standInForBrowser } from './browser-stand-ins.ts';
+import { firstArrangement } from '#core/sites/arrangement.ts';
 
 /** A site without anything on it. */
 export const emptySite: SiteState = {
@@ -21,6 +22,7 @@ export const emptySite: SiteState = {
     searchEngines: false,
     look: firstLook,
     evidenceWanted: 3,
+    ...firstArrangement,
   },
   pages: [],
   materials: [],

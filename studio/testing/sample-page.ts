@@ -17,5 +17,6 @@ export const samplePage = (more: Partial<PageOf<'project'>> = {}): PageOf<'proje
   facts: noFacts,
   parts: [],
   archived: false,
+  inMenu: null,
   ...more,
 });

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { and, eq, sql } from 'drizzle-orm';
-import { changePage, createProject } from '#contract/pages.ts';
+import { changePage, createPage } from '#contract/pages.ts';
 import { undoEdit } from '#contract/undo.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';
@@ -30,7 +30,7 @@ const three = [quote('quote-one', 'One.'), quote('quote-two', 'Two.'), quote('qu
 
 /** A project with some parts; `save` writes others in their place. */
 async function project(first: Part[]) {
-  const { page } = await maker.call(createProject, {
+  const { page } = await maker.call(createPage, {
     params: { site },
     body: { title: 'Clock', materials: [] },
   });

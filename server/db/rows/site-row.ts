@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import type { Site } from '#core/sites/site.ts';
 import { formerAddresses, sites } from '../schema.ts';
 import { fromStored, stored } from '#core/stored/stored-json.ts';
-import { storedLook, storedSite } from '#core/stored/stored-kinds.ts';
+import { storedArrangement, storedLook, storedSite } from '#core/stored/stored-kinds.ts';
 import type { RowKind } from './row-kind.ts';
 
 export const siteOf = (row: typeof sites.$inferSelect): Site => ({
@@ -13,10 +13,24 @@ export const siteOf = (row: typeof sites.$inferSelect): Site => ({
   searchEngines: row.searchEngines,
   look: fromStored(storedLook, row.look),
   evidenceWanted: row.evidenceWanted,
+  ...fromStored(storedArrangement, row.arrangement),
 });
 
 /** A site as its row keeps it. */
-export const columnsOf = ({ look, ...site }: Site) => ({ ...site, look: stored(storedLook, look) });
+export const columnsOf = ({
+  id,
+  title,
+  height,
+  address,
+  searchEngines,
+  look,
+  evidenceWanted,
+  ...arrangement
+}: Site) => ({
+  ...{ id, title, height, address, searchEngines, evidenceWanted },
+  look: stored(storedLook, look),
+  arrangement: stored(storedArrangement, arrangement),
+});
 
 /** The site itself. Its row comes with the account and goes with it, and is held by every edit from the start. */
 export const siteRow: RowKind<Site> = {

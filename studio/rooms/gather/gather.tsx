@@ -2,7 +2,7 @@ import { Tags, Trash2, Upload as UploadIcon, X } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { changeMaterials, deleteMaterials } from '#contract/materials.ts';
-import { createProject } from '#contract/pages.ts';
+import { createPage } from '#contract/pages.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { findMaterials } from '#core/materials/find-materials.ts';
 import { type Grouping, groupMaterials, type Order, sortMaterials } from '#core/materials/group-materials.ts';
@@ -99,7 +99,7 @@ export function Gather() {
     () =>
       oneAtATime(async (pictures: readonly string[]) => {
         const made = await run(() =>
-          call(createProject, { params: { site: site.id }, body: { title: '', materials: [...pictures] } }),
+          call(createPage, { params: { site: site.id }, body: { title: '', materials: [...pictures] } }),
         );
         if (made) void navigate(`/${site.id}/projects/${made.page}`);
       }),

@@ -1,8 +1,7 @@
-import { rectSortingStrategy } from '@dnd-kit/sortable';
+import { arrayMove, rectSortingStrategy } from '@dnd-kit/sortable';
 import { type CSSProperties, type ReactNode, useCallback, useState } from 'react';
 import { groupProjects, type ProjectGrouping } from '#core/pages/group-projects.ts';
 import type { WorkPage } from '#core/pages/page.ts';
-import { rankAt } from '#core/pages/rank-at.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Sortable } from '../../ui/sortable.tsx';
 import { Hanging } from './hanging.tsx';
@@ -57,16 +56,15 @@ interface BoardProps {
 
 /** The projects on their cords: in one order that readers get too, or in groups to look through. */
 export function Board({ projects, by, end }: BoardProps) {
-  const { changePage } = useSite();
+  const { changeSite } = useSite();
+  const ids = projects.map(({ id }) => id);
   const move = (from: number, to: number) => {
     const page = projects[from];
     if (!page || to < 0 || to >= projects.length || from === to) return;
-    const others = projects.filter((one) => one !== page);
-    const rank = rankAt(others, to);
-    changePage(page.id, { rank }, `Place of ${page.title || 'a project'}`, `${page.id} rank ${rank}`);
+    const wallOrder = arrayMove([...ids], from, to);
+    changeSite({ wallOrder }, `Place of ${page.title || 'a project'} on the front page`);
   };
   const [columns, watchColumns] = useColumns();
-  const ids = projects.map(({ id }) => id);
   const groups = groupProjects(projects, by);
   return (
     <Sortable

@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { Archive, ArrowLeft, ArrowRight, Copy, Ellipsis, GripVertical, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { createProject, deletePage } from '#contract/pages.ts';
+import { createPage, deletePage } from '#contract/pages.ts';
 import { pageNeeds } from '#core/check/page-needs.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { materialsById } from '#core/materials/materials-by-id.ts';
@@ -49,7 +49,7 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
   const needs = pageNeeds(page, materials, state.site.evidenceWanted);
   const copy = async () => {
     const made = await run(() =>
-      call(createProject, { params: { site }, body: { title: '', materials: [], copyOf: page.id } }),
+      call(createPage, { params: { site }, body: { title: '', materials: [], copyOf: page.id } }),
     );
     if (!made) return;
     notice('This is the copy. It is Private until you raise it.');

@@ -1,11 +1,12 @@
 import { Plus } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { createProject } from '#contract/pages.ts';
+import { createPage } from '#contract/pages.ts';
 import { type ProjectGrouping, projectGroupings } from '#core/pages/group-projects.ts';
-import { byRank } from '#core/pages/by-rank.ts';
 import { type StarterKey, starterKeys, starterNames } from '#core/parts/starter-names.ts';
 import { isWork } from '#core/pages/page.ts';
+import { flatTree, pageTree } from '#core/pages/page-tree.ts';
+import { inWallOrder } from '#core/pages/wall-order.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { fileSize } from '#core/words/file-size.ts';
 import { plural } from '#core/words/plural.ts';
@@ -41,7 +42,16 @@ export function Projects() {
   useFetchAhead();
   const navigate = useNavigate();
   const site = state.site.id;
-  const all = state.pages.filter(isWork).sort(byRank);
+  const all = useMemo(
+    () =>
+      inWallOrder(
+        flatTree(pageTree(state.pages))
+          .map(({ page }) => page)
+          .filter(isWork),
+        state.site,
+      ),
+    [state.pages, state.site],
+  );
   const [by, setBy] = useKeptChoice(`${site} projects by`, projectGroupings);
   const projects = all.filter(({ archived }) => !archived);
   const pictures = state.materials.filter(({ kind }) => kind === 'picture').length;
@@ -51,7 +61,7 @@ export function Projects() {
     () =>
       oneAtATime(async (materials: string[], starter?: StarterKey) => {
         const made = await run(() =>
-          call(createProject, {
+          call(createPage, {
             params: { site },
             body: { title: '', materials, ...(starter ? { starter } : {}) },
           }),

@@ -1,0 +1,1 @@
+ALTER TABLE "site" ADD COLUMN "arrangement" jsonb DEFAULT '{}'::jsonb NOT NULL;
