@@ -9,6 +9,8 @@ import type { Provenance } from '#core/credits/provenance.ts';
  */
 export interface DemoProject {
   folder: string;
+  /** The group it stands in. */
+  group: string;
   title: string;
   summary: string;
   facts: Partial<CaseFacts>;
@@ -53,9 +55,61 @@ export const front = {
     'Second-year product making. Wood, sailcloth, small mechanisms, mostly from what others threw out.',
 };
 
+/** Years, with a sentence below each name. */
+export const groups = [
+  {
+    title: 'Second year',
+    summary: 'Things for the harbour: one works by the tide, one folds flat, one floats.',
+  },
+  { title: 'First year', summary: 'Five people, one workshop, and the first thing that stayed on the wall.' },
+];
+
+/** What stands beside the work: pages, and a heading with a link below it. */
+export const beside: {
+  kind: 'plain' | 'heading' | 'link';
+  title: string;
+  summary?: string;
+  text?: string;
+  leadsTo?: string;
+  below?: string;
+}[] = [
+  {
+    kind: 'plain',
+    title: 'Workshop notes',
+    summary: 'What did not work, so that nobody has to find it out again.',
+    text: `The finished things are on the other pages. Here is what they cost: wood that split, glue that let go in the wet, and a motor that turned the wrong way for two weeks.
+
+I write it down on the day it happens. A week later every mistake sounds like a plan.`,
+  },
+  {
+    kind: 'plain',
+    title: 'Failures, by date',
+    below: 'Workshop notes',
+    text: `# 9 October
+
+The first dial was cut from a drawing at half size. It is a good coaster now.
+
+# 3 November
+
+Steam bends ash. It does not bend oak that has stood in a loft for twenty years, it breaks it.
+
+# 17 March
+
+Two rivets instead of a hinge: it folds once.`,
+  },
+  { kind: 'heading', title: 'Elsewhere' },
+  {
+    kind: 'link',
+    title: 'Tide tables, Skerrin',
+    below: 'Elsewhere',
+    leadsTo: 'https://tides.example/skerrin',
+  },
+];
+
 export const live: DemoProject[] = [
   {
     folder: 'tide-clock',
+    group: 'Second year',
     title: 'Tide clock',
     summary:
       'A wall clock with one hand that goes round once per tide, so the whole house knows when the slip is dry.',
@@ -119,6 +173,7 @@ I cut the first gears before I had done the sums properly, and lost a sheet of p
   },
   {
     folder: 'bee-hotel',
+    group: 'Second year',
     title: 'Fold-flat bee hotel',
     summary: 'A house for solitary bees that arrives flat, goes up with one strap, and opens for cleaning.',
     facts: {
@@ -180,6 +235,7 @@ The first version was crooked, and bees moved in anyway. That told me the holes 
   },
   {
     folder: 'float-lamp',
+    group: 'Second year',
     title: 'Float lamp',
     summary: 'A table lamp of fourteen rings, melted from net and crate plastic off the tideline.',
     facts: {
@@ -258,6 +314,7 @@ Fourteen flat rings stand on three brass rods with a finger's gap between them. 
   },
   {
     folder: 'tool-board',
+    group: 'First year',
     title: 'Shared tool board',
     summary: 'A wall for the tools five of us share, which shows at a glance what is out and who has it.',
     facts: {
@@ -318,6 +375,7 @@ export const waitingSummary =
 
 export const draft: DemoProject = {
   folder: 'sailcloth-satchel',
+  group: 'Second year',
   title: 'Sailcloth satchel',
   summary: '',
   facts: {

@@ -26,11 +26,13 @@ import { publish } from '#server/publish/publish.ts';
 import { draftAt } from '#server/sites/load-draft.ts';
 import { makeSite } from '#server/sites/make-site.ts';
 import {
+  beside,
   draft,
   type DemoPart,
   type DemoProject,
   front,
   gatheredFor,
+  groups,
   live,
   loose,
   looseLinks,
@@ -183,6 +185,44 @@ export async function seedDemo(
     }
   };
 
+  /** Ids of pages that others stand below, by their titles. */
+  const placed = new Map<string, string>();
+
+  /** Behind all that are there. */
+  const place = async (title: string): Promise<{ rank: string; slug: string }> => {
+    const rows = await db
+      .select({ rank: pages.rank, slug: pages.slug })
+      .from(pages)
+      .where(eq(pages.siteId, site));
+    const last =
+      rows
+        .map((row) => row.rank)
+        .sort()
+        .at(-1) ?? null;
+    return {
+      rank: generateKeyBetween(last, null),
+      slug: pageSlug(title, new Set(rows.map((row) => row.slug))),
+    };
+  };
+
+  const addPage = async (
+    kind: 'group' | 'plain' | 'heading' | 'link',
+    { title, summary = '', text, leadsTo, below }: (typeof beside)[number],
+  ): Promise<void> => {
+    const { rank, slug } = await place(title);
+    const words: Part[] = text
+      ? [{ id: newId(), height: 'public', kind: 'words', text: richText(text) }]
+      : [];
+    const page = {
+      ...emptyPage(kind, rank, slug, title),
+      parent: placed.get(below ?? '') ?? null,
+      ...(kind === 'link' && { leadsTo }),
+      ...((kind === 'plain' || kind === 'group') && { summary, parts: words }),
+    } as Page;
+    placed.set(title, page.id);
+    await commands.run(scope, { label: `New page ${title}` }, (running) => running.insert('page', page));
+  };
+
   const addProject = async (project: DemoProject, height: Height = 'public'): Promise<void> => {
     const of = (file: string) => bring(`${project.folder}/${file}`);
     const parts: Part[] = [];
@@ -195,21 +235,10 @@ export async function seedDemo(
     }
     const opening = [];
     for (const file of project.opening.pictures) opening.push(await of(file));
-    const rows = await db
-      .select({ rank: pages.rank, slug: pages.slug })
-      .from(pages)
-      .where(eq(pages.siteId, site));
-    const last =
-      rows
-        .map((row) => row.rank)
-        .sort()
-        .at(-1) ?? null;
+    const { rank, slug } = await place(project.title);
     const page: Page = {
-      ...emptyPage(
-        'project',
-        generateKeyBetween(last, null),
-        pageSlug(project.title, new Set(rows.map((row) => row.slug))),
-      ),
+      ...emptyPage('project', rank, slug),
+      parent: placed.get(project.group) ?? null,
       height,
       title: project.title,
       summary: project.summary,
@@ -224,7 +253,9 @@ export async function seedDemo(
   };
 
   say('Making the demo site:');
+  for (const group of groups) await addPage('group', { kind: 'plain', ...group });
   for (const project of live) await addProject(project);
+  for (const page of beside) await addPage(page.kind, page);
   await commands.run(scope, { label: 'Front page' }, async (running) => {
     const [home] = await running.tx
       .select({ id: pages.id })

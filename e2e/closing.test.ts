@@ -78,10 +78,10 @@ describe('what readers lose and get', () => {
     expect(await studio.axe()).toEqual([]);
     await studio.press('button', 'Delete for readers now');
     await studio.reads('is deleted, and closed to readers');
-    expect(await status('/wren-makes/float-lamp/')).toBe(404);
+    expect(await status('/wren-makes/second-year/float-lamp/')).toBe(404);
     await studio.press('button', /^Undo: Delete page/);
     await studio.reads('Float lamp');
-    expect(await status('/wren-makes/float-lamp/')).toBe(404);
+    expect(await status('/wren-makes/second-year/float-lamp/')).toBe(404);
   }, 60_000);
 
   test('Publish lists what appears for the first time, with a choice of not yet', async () => {
@@ -98,8 +98,8 @@ describe('what readers lose and get', () => {
     await studio.press('button', /^Publish release/);
     await studio.reads(/Release \d+ is live/, 60_000);
     await studio.press('button', 'Close');
-    expect(await status('/wren-makes/float-lamp/')).toBe(200);
-    expect(await status('/wren-makes/sailcloth-satchel/')).toBe(404);
+    expect(await status('/wren-makes/second-year/float-lamp/')).toBe(200);
+    expect(await status('/wren-makes/second-year/sailcloth-satchel/')).toBe(404);
   }, 90_000);
 
   test('“Read as visitors” shows what visitors get, and says that it is a preview and for whom', async () => {
@@ -119,7 +119,7 @@ describe('what readers lose and get', () => {
     };
     await see('tide-clock');
     await studio.reads('Preview: what a stranger gets with your next publish.');
-    expect(studio.page.url()).toContain('/stranger/tide-clock/');
+    expect(studio.page.url()).toContain('/stranger/second-year/tide-clock/');
     expect(await studio.axe()).toEqual([]);
     await see('sailcloth-satchel');
     await studio.reads('Visitors get nothing of this page');

@@ -51,7 +51,7 @@ describe('gathering', () => {
     await studio.page.keyboard.press('Escape');
 
     await publish();
-    const reader = await asStranger('/wren-makes/tide-clock/');
+    const reader = await asStranger('/wren-makes/second-year/tide-clock/');
     const [w = 0, h = 0] = await reader.page.$$eval('.gallery img', (all) => {
       const last = all.at(-1) as HTMLImageElement;
       return [Number(last.getAttribute('width')), Number(last.getAttribute('height'))];
@@ -209,7 +209,7 @@ describe('gathering', () => {
   }, 60_000);
 
   test('readers play the clip and the sound, with their words', async () => {
-    const reader = await asStranger('/wren-makes/tide-clock/');
+    const reader = await asStranger('/wren-makes/second-year/tide-clock/');
     const seconds = await reader.page.$eval('.sound audio', async (found) => {
       const audio = found as HTMLAudioElement;
       audio.muted = true;

@@ -91,7 +91,7 @@ describe('links', () => {
       'content-security-policy',
     );
     expect(policy).toContain(`frame-src ${server.standIns};`);
-    const other = await fetch(`${server.origin}/wren-makes/tide-clock/`);
+    const other = await fetch(`${server.origin}/wren-makes/second-year/tide-clock/`);
     expect(other.headers.get('content-security-policy')).not.toContain('frame-src');
 
     await reader.page.focus('.frame-opener');
@@ -114,7 +114,7 @@ describe('links', () => {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
     await page.setJavaScriptEnabled(false);
-    await page.goto(`${server.origin}/wren-makes/fold-flat-bee-hotel/`);
+    await page.goto(`${server.origin}/wren-makes/second-year/fold-flat-bee-hotel/`);
     expect(await page.$eval('.frame-opener', (link) => link.getAttribute('href'))).toBe(
       `${server.standIns}/open`,
     );

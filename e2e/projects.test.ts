@@ -52,7 +52,7 @@ describe('the board of projects', () => {
     expect(await hanging()).toEqual([...demoProjects, 'Tide clock, second try']);
     expect(await textOf('Tide clock, second try')).toMatch(/Draft.*Private/);
     expect(await textOf('Tide clock')).toMatch(/As readers see it/);
-    expect(await status('/wren-makes/tide-clock/')).toBe(200);
+    expect(await status('/wren-makes/second-year/tide-clock/')).toBe(200);
   }, 60_000);
 
   test('put away, a project is closed to readers at once; hung up again as it was, it waits for the next publish', async () => {
@@ -61,8 +61,8 @@ describe('the board of projects', () => {
     await studio.reads('1 project put away');
     await studio.saved();
     expect(await hanging()).not.toContain('Tide clock');
-    expect(await status('/wren-makes/tide-clock/')).toBe(404);
-    expect(await status('/wren-makes/fold-flat-bee-hotel/')).toBe(200);
+    expect(await status('/wren-makes/second-year/tide-clock/')).toBe(404);
+    expect(await status('/wren-makes/second-year/fold-flat-bee-hotel/')).toBe(200);
     await studio.page.reload();
     await studio.reads('1 project put away');
     await studio.page.click('details summary');
@@ -74,7 +74,7 @@ describe('the board of projects', () => {
     await studio.saved();
     expect(await hanging()).toContain('Tide clock');
     expect(await textOf('Tide clock')).toMatch(/Draft.*Public/);
-    expect(await status('/wren-makes/tide-clock/')).toBe(404);
+    expect(await status('/wren-makes/second-year/tide-clock/')).toBe(404);
   }, 60_000);
 
   test('deleted and undone, it hangs where it did; by keyboard alone', async () => {

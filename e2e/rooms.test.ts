@@ -284,7 +284,7 @@ describe('the demo site in the studio', () => {
     await studio.press('button', 'Close');
     const reader = await browser.createBrowserContext();
     const page = await reader.newPage();
-    await page.goto(`${server.origin}/wren-makes/tide-clock/`);
+    await page.goto(`${server.origin}/wren-makes/second-year/tide-clock/`);
     expect(await page.evaluate(() => document.body.innerText)).toContain('Thumbs wrote this.');
     await reader.close();
     await studio.page.setViewport({ width: 1280, height: 800 });
@@ -294,7 +294,7 @@ describe('the demo site in the studio', () => {
     const maker = await studio.page.goto(`${rooms.replace('/studio/', '/studio/see/')}/maker/`);
     expect(await maker?.text()).toContain('Tide clock');
     const stranger = await studio.page.goto(
-      `${rooms.replace('/studio/', '/studio/see/')}/stranger/tide-clock/`,
+      `${rooms.replace('/studio/', '/studio/see/')}/stranger/second-year/tide-clock/`,
     );
     expect(stranger?.status()).toBe(200);
     expect(await studio.axe()).toEqual([]);
@@ -325,8 +325,11 @@ describe('the demo site in the studio', () => {
     await studio.reads('free');
     await studio.press('button', 'Use it');
     await studio.saved();
-    const old = await fetch(`${server.origin}/wren-makes/tide-clock/`, { redirect: 'manual' });
-    expect([old.status, old.headers.get('location')]).toEqual([301, '/wren-at-the-quay/tide-clock/']);
+    const old = await fetch(`${server.origin}/wren-makes/second-year/tide-clock/`, { redirect: 'manual' });
+    expect([old.status, old.headers.get('location')]).toEqual([
+      301,
+      '/wren-at-the-quay/second-year/tide-clock/',
+    ]);
     expect((await fetch(`${server.origin}/wren-at-the-quay/`)).status).toBe(200);
   });
 });

@@ -86,14 +86,16 @@ await shot('share-phone');
 await desktop();
 await page.goto(`${server.origin}/wren-makes/`, { waitUntil: 'networkidle0' });
 await shot('site-home');
-await page.goto(`${server.origin}/wren-makes/tide-clock/`, { waitUntil: 'networkidle0' });
+await page.goto(`${server.origin}/wren-makes/second-year/tide-clock/`, { waitUntil: 'networkidle0' });
 await shot('site-case');
 await page.evaluate(() => document.querySelector('.gallery')?.scrollIntoView());
 await shot('site-gallery');
 await page.evaluate(() => document.querySelector('.evidence')?.scrollIntoView());
 await shot('site-evidence');
 await phone();
-await page.goto(`${server.origin}/wren-makes/fold-flat-bee-hotel/`, { waitUntil: 'networkidle0' });
+await page.goto(`${server.origin}/wren-makes/second-year/fold-flat-bee-hotel/`, {
+  waitUntil: 'networkidle0',
+});
 await shot('site-case-phone');
 await page.goto(`${server.origin}/l/nothing-here-at-all-no/`);
 await desktop();

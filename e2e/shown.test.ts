@@ -10,8 +10,8 @@ const open = async (title: string) => {
   await studio.press('link', title);
   await studio.reads('Case facts');
 };
-const clock = '/wren-makes/tide-clock/';
-const hotel = '/wren-makes/fold-flat-bee-hotel/';
+const clock = '/wren-makes/second-year/tide-clock/';
+const hotel = '/wren-makes/second-year/fold-flat-bee-hotel/';
 
 describe('case facts', () => {
   test('months, people, course, materials, tags and a licence stand in a line, and machines read them', async () => {
@@ -46,7 +46,7 @@ describe('case facts', () => {
     await studio.page.reload();
     await studio.reads('Ana, cut the leather');
     await publish();
-    const reader = await asStranger('/wren-makes/sailcloth-satchel/');
+    const reader = await asStranger('/wren-makes/second-year/sailcloth-satchel/');
     const facts = await reader.page.$$eval('.facts > div', (all) => all.map((one) => one.innerText));
     expect(facts.map((fact) => fact.replace(/\s*\n\s*/g, ': '))).toEqual([
       'When: Since March 2025',
@@ -217,7 +217,7 @@ describe('parts beside each other', () => {
     expect(await studio.axe()).toEqual([]);
     await publish();
 
-    const reader = await asStranger('/wren-makes/sailcloth-satchel/');
+    const reader = await asStranger('/wren-makes/second-year/sailcloth-satchel/');
     const tops = () =>
       reader.page.$$eval('.pair > .half', (halves) =>
         halves.map((half) => Math.round(half.getBoundingClientRect().top)),
@@ -241,7 +241,7 @@ describe('parts beside each other', () => {
     await studio.fill(/^A click leads to/, 'kite.example/straps');
     await studio.page.keyboard.press('Tab');
     await publish();
-    const reader = await asStranger('/wren-makes/sailcloth-satchel/');
+    const reader = await asStranger('/wren-makes/second-year/sailcloth-satchel/');
     expect(
       await reader.page.$eval('.picture-link', (link) => [
         link.getAttribute('href'),

@@ -27,6 +27,10 @@ const Projects = fetched(
 );
 const Gather = fetched(() => import('./rooms/gather/gather.tsx').then((module) => module.Gather), theRoom);
 const Share = fetched(() => import('./rooms/share/share.tsx').then((module) => module.Share), theRoom);
+const Arrange = fetched(
+  () => import('./rooms/arrange/arrange.tsx').then((module) => module.Arrange),
+  theRoom,
+);
 const Compose = fetched(
   () =>
     Promise.all([import('./rooms/compose/compose.tsx'), import('./parts/parts.ts')]).then(
@@ -45,7 +49,12 @@ const ContactSheet = fetched(
 /** Fetches the room an address leads to, beside what has to be asked before it can be drawn. */
 function fetchRoomAt(path: string): void {
   const [, , room = 'projects', page, sheet] = path.replace(/^\/studio/, '').split('/');
-  const wanted = { projects: sheet ? ContactSheet : page ? Compose : Projects, gather: Gather, share: Share };
+  const wanted = {
+    projects: sheet ? ContactSheet : page ? Compose : Projects,
+    gather: Gather,
+    arrange: Arrange,
+    share: Share,
+  };
   if (Object.hasOwn(wanted, room)) wanted[room as keyof typeof wanted].fetch().catch(() => undefined);
 }
 fetchRoomAt(window.location.pathname);
@@ -89,6 +98,7 @@ export function App() {
         <Route path="projects" element={<Projects />} />
         <Route path="projects/:page" element={<Compose />} />
         <Route path="projects/:page/sheet/:part" element={<ContactSheet />} />
+        <Route path="arrange" element={<Arrange />} />
         <Route path="share" element={<Share />} />
         <Route path=":room" element={<PlannedRoom />} />
       </Route>

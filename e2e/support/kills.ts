@@ -55,9 +55,7 @@ export async function killMany(
     const { id: site } = await maker.call(createSite, { body: { title: 'Wren makes' } });
     const pages: string[] = [];
     for (const title of ['Clock', 'Satchel', 'Stool'])
-      pages.push(
-        (await maker.call(createPage, { params: { site }, body: { title, materials: [] } })).page,
-      );
+      pages.push((await maker.call(createPage, { params: { site }, body: { title, materials: [] } })).page);
     const [clock = ''] = pages;
     const setPage = async (page: string, change: object) =>
       maker.call(changePage, {

@@ -5,7 +5,8 @@ import { type Height, heightLevel } from '#core/access/height.ts';
 import { HeightGlyph } from './height-glyph.tsx';
 import { fromTheTop, heightMeanings, heightNames } from './height-names.ts';
 
-function holderName({ heldBy }: EffectiveHeight): string {
+/** What holds a thing below the height that was chosen for it; nothing where nothing does. */
+export function holderName({ heldBy }: EffectiveHeight): string {
   switch (heldBy?.kind) {
     case undefined:
       return '';

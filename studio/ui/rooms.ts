@@ -29,13 +29,7 @@ export const rooms: readonly Room[] = [
     planned:
       'Here you will write an about page and a résumé whose skills point at the projects that prove them.',
   },
-  {
-    path: 'arrange',
-    name: 'Arrange',
-    icon: Signpost,
-    planned:
-      'Here you will order the wall and the menu, group projects, and add plain pages and outside links.',
-  },
+  { path: 'arrange', name: 'Arrange', icon: Signpost },
   {
     path: 'look',
     name: 'Look',

@@ -33,7 +33,7 @@ import { composeInput } from './compose-input.ts';
 import { ComposeSheets, type Sheet } from './compose-sheets.tsx';
 import { ComposedPart } from './composed-part.tsx';
 import { EditableLine } from './editable-line.tsx';
-import { InTheme } from './in-theme.tsx';
+import { InTheme } from '../../ui/in-theme.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
 import { useFetchAhead } from '../../ui/fetched.tsx';
 import { settingsOf } from '../../parts/parts.ts';

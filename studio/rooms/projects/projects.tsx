@@ -21,7 +21,7 @@ import { SaveWords } from '../../ui/save-words.tsx';
 import { UploadList } from '../../ui/upload-list.tsx';
 import { useKeptChoice } from '../../ui/use-kept-choice.ts';
 import { Board } from './board.tsx';
-import { PutAway } from './put-away.tsx';
+import { PutAway } from '../../pages/put-away.tsx';
 import { useFetchAhead } from '../../ui/fetched.tsx';
 import { StarterDialog } from './starter-dialog.tsx';
 import './projects.css';
@@ -195,7 +195,7 @@ export function Projects() {
             </div>
           )}
           <div className="px-4 pb-12 md:px-6">
-            <PutAway projects={all.filter(({ archived }) => archived)} />
+            <PutAway pages={all.filter(({ archived }) => archived)} noun="project" />
           </div>
         </>
       )}

@@ -1,6 +1,6 @@
 import { createElement, type ReactNode } from 'react';
 import type { ThemeName } from '#core/look/look.ts';
-import { type Fetched, fetched } from '../../ui/fetched.tsx';
+import { type Fetched, fetched } from './fetched.tsx';
 
 const sheets: Record<ThemeName, () => Promise<unknown>> = {
   broadsheet: () =>

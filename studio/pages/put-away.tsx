@@ -1,27 +1,27 @@
 import { useState } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { Height } from '#core/access/height.ts';
-import type { PageChange, WorkPage } from '#core/pages/page.ts';
+import type { Page, PageChange } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
-import { useSite } from '../../api/site-context.tsx';
-import { AskDialog } from '../../ui/ask-dialog.tsx';
-import { heightNames } from '../../ui/height-names.ts';
-import { plural } from './need-words.ts';
-import { Button } from '../../ui/button.tsx';
+import { useSite } from '../api/site-context.tsx';
+import { AskDialog } from '../ui/ask-dialog.tsx';
+import { heightNames } from '../ui/height-names.ts';
+import { plural } from '#core/words/plural.ts';
+import { Button } from '../ui/button.tsx';
 
-/** Projects that were put away, each with the way back. */
-export function PutAway({ projects }: { projects: readonly WorkPage[] }) {
+/** Pages that were put away, each with the way back. */
+export function PutAway({ pages: away, noun }: { pages: readonly Page[]; noun: 'project' | 'page' }) {
   const { state, changePage } = useSite();
-  const [asked, setAsked] = useState<{ page: WorkPage; height: Height } | null>(null);
-  if (projects.length === 0) return null;
-  const hang = (page: WorkPage, change: PageChange = {}) =>
+  const [asked, setAsked] = useState<{ page: Page; height: Height } | null>(null);
+  if (away.length === 0) return null;
+  const hang = (page: Page, change: PageChange = {}) =>
     changePage(
       page.id,
       { archived: false, ...change },
-      `${page.title || 'Project'} hung up again`,
+      `${pageName(page)} hung up again`,
       `${page.id} archived`,
     );
-  const ask = (page: WorkPage) => {
+  const ask = (page: Page) => {
     const pages = state.pages.map((one) => (one.id === page.id ? { ...one, archived: false } : one));
     const { height } = effectiveHeight({ ...state, pages }, { page: page.id });
     // Only a site that readers know can open it again.
@@ -30,9 +30,9 @@ export function PutAway({ projects }: { projects: readonly WorkPage[] }) {
   };
   return (
     <details className="mt-8">
-      <summary className="note cursor-pointer">{plural(projects.length, 'project')} put away</summary>
+      <summary className="note cursor-pointer">{plural(away.length, noun)} put away</summary>
       <ul className="mt-2 grid gap-2">
-        {projects.map((page) => (
+        {away.map((page) => (
           <li key={page.id} className="flex items-center gap-3">
             <span>{pageName(page)}</span>
             <Button small onClick={() => ask(page)}>
@@ -55,9 +55,9 @@ export function PutAway({ projects }: { projects: readonly WorkPage[] }) {
         onClose={() => setAsked(null)}
       >
         <p>
-          {asked?.page.title || 'This project'} was {heightNames[asked?.height ?? 'public']} before it was put
-          away. Readers get nothing of it now; hung up as {heightNames[asked?.height ?? 'public']}, it opens
-          again with your next publish.
+          {asked && pageName(asked.page)} was {heightNames[asked?.height ?? 'public']} before it was put away.
+          Readers get nothing of it now; hung up as {heightNames[asked?.height ?? 'public']}, it opens again
+          with your next publish.
         </p>
       </AskDialog>
     </details>

@@ -1,0 +1,266 @@
+import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { createPage } from '#contract/pages.ts';
+import { openDemoStudio } from './support/demo-studio.ts';
+import { fits } from './support/fits.ts';
+
+/** The room Arrange, and what readers get of it: by mouse, by keyboard and by touch. */
+const { server, studio, rooms, publish, asStranger, close } = await openDemoStudio();
+afterAll(close);
+const { page } = studio;
+
+/** The string as it is shown: a name a line, further in where it stands below another. */
+const string = () =>
+  page.$$eval('[data-page]', (rows) => {
+    const left = (row: Element) => row.querySelector('.slip')?.getBoundingClientRect().left ?? 0;
+    const first = Math.min(...rows.map(left));
+    return rows.map(
+      (row) => '. '.repeat(Math.round((left(row) - first) / 30)) + (row.getAttribute('aria-label') ?? ''),
+    );
+  });
+const asInDemo = [
+  'Front page',
+  'Second year',
+  '. Tide clock',
+  '. Fold-flat bee hotel',
+  '. Float lamp',
+  '. Sailcloth satchel',
+  'First year',
+  '. Shared tool board',
+  'Workshop notes',
+  '. Failures, by date',
+  'Elsewhere',
+  '. Tide tables, Skerrin',
+];
+const grip = (name: string) => `[aria-label="Move ${name}"]`;
+const middle = async (selector: string) => {
+  const box = await (await page.$(selector))?.boundingBox();
+  if (!box) throw new Error(`${selector} is not on the screen.`);
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+};
+/** Undoes until the string is as it is in the demo. */
+const undone = async (steps = 1) => {
+  for (let step = 0; step < steps; step++) {
+    await studio.saved();
+    const answered = page.waitForResponse((reply) => reply.url().endsWith('/undo'));
+    await studio.press('button', /^Undo/);
+    await answered;
+  }
+  await studio.saved();
+  await page.waitForFunction(
+    (many) => document.querySelectorAll('[data-page]').length === many,
+    {},
+    asInDemo.length,
+  );
+  expect(await string()).toEqual(asInDemo);
+};
+
+beforeEach(async () => {
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.goto(`${rooms}/arrange`);
+  await studio.reads('Front-page wall');
+});
+
+describe('the string', () => {
+  test('shows where every page stands, and is clean for axe', async () => {
+    expect(await string()).toEqual(asInDemo);
+    expect(await studio.axe()).toEqual([]);
+  });
+
+  test('by mouse: a page is carried under another, told what that does, and undo brings it back', async () => {
+    const from = await middle(grip('Workshop notes'));
+    const to = await middle('[data-page][aria-label="Tide clock"] .slip');
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 8, from.y - 20, { steps: 4 });
+    await page.mouse.move(from.x + 34, to.y - 14, { steps: 12 });
+    await studio.reads('Drops under Second year. It stays Public.');
+    await page.mouse.up();
+    expect((await string()).slice(0, 5)).toEqual([
+      'Front page',
+      'Second year',
+      '. Workshop notes',
+      '. . Failures, by date',
+      '. Tide clock',
+    ]);
+    await undone();
+  });
+
+  test('by mouse: Escape puts it back, wherever it is', async () => {
+    const from = await middle(grip('First year'));
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(from.x, from.y - 150, { steps: 8 });
+    await studio.reads('Carrying First year');
+    await page.keyboard.press('Escape');
+    await page.mouse.up();
+    expect(await string()).toEqual(asInDemo);
+  });
+
+  test('by keyboard: up, down, under and out; what may not be is not offered; focus stays on it', async () => {
+    await page.focus(grip('Float lamp'));
+    await page.keyboard.press('Space');
+    await studio.reads('Carrying Float lamp, place 5 of 12');
+    for (const key of ['ArrowUp', 'ArrowUp', 'ArrowRight'] as const) await page.keyboard.press(key);
+    // Right below its group there is nothing it could go under.
+    expect(
+      await page.$$eval('[data-carry] button[disabled]', (all) => all.map((one) => one.textContent?.trim())),
+    ).toEqual(['Under', 'Out']);
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('ArrowRight');
+    await studio.reads('Drops under Tide clock.');
+    await page.keyboard.press('Space');
+    expect((await string()).slice(2, 5)).toEqual(['. Tide clock', '. . Float lamp', '. Fold-flat bee hotel']);
+    expect(await page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(
+      'Move Float lamp',
+    );
+    await undone();
+  });
+
+  test('a lower group says so before a page is dropped in it', async () => {
+    await studio.press('button', /^Height of First year/);
+    await studio.press('menuitemradio', /^Unlisted/);
+    await studio.reads('held by First year');
+    await page.focus(grip('Float lamp'));
+    await page.keyboard.press('Space');
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('ArrowDown');
+    await studio.reads('It becomes Unlisted at once: First year holds it there.');
+    await page.keyboard.press('Escape');
+    await studio.press('button', /^Height of First year/);
+    await studio.press('menuitemradio', /^Public/);
+    await studio.saved();
+  });
+
+  test('by touch on a phone: a tap picks it up, and buttons carry it', async () => {
+    await page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
+    await page.goto(`${rooms}/arrange`);
+    await studio.reads('Second year');
+    await fits(studio);
+    await page.tap(grip('Shared tool board'));
+    await studio.reads('Carrying Shared tool board');
+    await studio.press('button', 'Out');
+    await studio.press('button', 'Drop it here');
+    expect((await string()).slice(6, 8)).toEqual(['First year', 'Shared tool board']);
+    await fits(studio);
+    await page.setViewport({ width: 1280, height: 800 });
+    await undone();
+  });
+});
+
+describe('what is tied to it', () => {
+  test('a link is named and led somewhere, put away again and hung up', async () => {
+    await studio.press('button', 'Tie something');
+    await studio.press('menuitem', /^Outside link/);
+    await studio.fill('Name', 'Harbour office');
+    await studio.fill(/^Where it leads/, 'not an address at all');
+    await studio.press('button', 'Tie it');
+    await studio.reads(/no web address/);
+    await studio.fill(/^Where it leads/, 'https://harbour.example/office');
+    await studio.press('button', 'Tie it');
+    await studio.reads('Harbour office is tied at the end of the string.');
+    expect((await string()).at(-1)).toBe('Harbour office');
+    await studio.press('button', 'More for Harbour office');
+    await studio.press('menuitem', /^Put away/);
+    await studio.reads('1 page put away');
+    expect(await string()).toEqual(asInDemo);
+    await undone(2);
+  });
+
+  test('an address that is taken or none is refused in its field, and a good one is kept', async () => {
+    await studio.press('button', 'More for Workshop notes');
+    await studio.press('menuitem', 'Name and address');
+    await studio.reads('/wren-makes/workshop-notes/');
+    const slug = /^Its own part of the address/;
+    await studio.fill(slug, 'tide-clock');
+    await page.keyboard.press('Enter');
+    await studio.reads('Another page of this site has this address.');
+    await studio.fill(slug, 'No such!');
+    await page.keyboard.press('Enter');
+    await studio.reads('Use small letters, digits and single hyphens.');
+    await studio.fill(slug, 'notes');
+    await page.keyboard.press('Enter');
+    await studio.reads('/wren-makes/notes/');
+    await studio.press('button', 'Done');
+    await undone();
+  });
+});
+
+describe('what readers get', () => {
+  test('the menu in each manner, with what is left out gone, current marked and clean for axe at both widths', async () => {
+    await studio.press('button', 'More for Failures, by date');
+    await studio.press('menuitem', /^Leave it out of the menu/);
+    await studio.reads('Left out');
+    const titles = ['Work', 'Second year', 'Tide clock', 'Fold-flat bee hotel', 'Float lamp', 'First year'];
+    for (const manner of ['A list at the side', 'Behind one word', 'A line on top']) {
+      await studio.press('button', manner);
+      await publish();
+      const reader = await asStranger('/wren-makes/second-year/tide-clock/');
+      const named = await reader.page.$$eval('.menu a', (all) => all.map((one) => one.textContent));
+      expect(named.slice(0, 6)).toEqual(titles);
+      expect(named).not.toContain('Failures, by date');
+      expect(await reader.page.$eval('.menu [aria-current="page"]', (one) => one.textContent)).toBe(
+        'Tide clock',
+      );
+      for (const width of [1280, 390]) {
+        await reader.page.setViewport({ width, height: 844 });
+        await fits(reader);
+        expect([manner, width, await reader.axe()]).toEqual([manner, width, []]);
+        const folded = await reader.page.$eval('.fold', (one) => one.getClientRects().length > 0);
+        expect([manner, width, folded]).toEqual([
+          manner,
+          width,
+          width === 390 || manner === 'Behind one word',
+        ]);
+        if (!folded) continue;
+        // Without any script: the browser folds it out, Escape folds it in and gives the focus back.
+        await reader.page.focus('.fold');
+        await reader.page.keyboard.press('Enter');
+        await reader.page.waitForFunction(() => document.querySelector('.menu')?.matches(':popover-open'));
+        expect(await reader.axe()).toEqual([]);
+        await reader.page.keyboard.press('Escape');
+        await reader.page.waitForFunction(() => !document.querySelector('.menu')?.matches(':popover-open'));
+        expect(await reader.page.evaluate(() => document.activeElement?.className)).toBe('fold');
+      }
+      await reader.page.close();
+    }
+  }, 240_000);
+
+  test('the order of the front page is its own, and what is taken off it stays in its group', async () => {
+    await studio.press('button', 'More for Float lamp on the front page');
+    await studio.press('menuitem', 'Earlier');
+    await studio.press('button', 'More for Tide clock on the front page');
+    await studio.press('menuitem', 'Take it off the front page');
+    await page.waitForSelector('[aria-label="Taken off the front page"]');
+    expect(await string()).toEqual(asInDemo);
+    await publish();
+    const reader = await asStranger('/wren-makes/');
+    const wall = () => reader.page.$$eval('.card h2, .card h3', (all) => all.map((one) => one.textContent));
+    expect(await wall()).toEqual(['Float lamp', 'Fold-flat bee hotel', 'Shared tool board']);
+    await reader.page.goto(`${server.origin}/wren-makes/second-year/`);
+    expect(await wall()).toEqual(['Tide clock', 'Fold-flat bee hotel', 'Float lamp']);
+  }, 120_000);
+});
+
+test('a hundred pages: the last is carried to the top by keyboard, and each step is drawn', async () => {
+  const site = rooms.split('/').at(-1) ?? '';
+  const cookies = (await page.browserContext().cookies())
+    .map(({ name, value }) => `${name}=${value}`)
+    .join('; ');
+  for (let at = 1; at <= 100; at++) {
+    const reply = await fetch(`${server.origin}${createPage.path.replace(':site', site)}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie: cookies, origin: server.origin },
+      body: JSON.stringify({ kind: 'plain', title: `Page ${at}`, materials: [] }),
+    });
+    if (!reply.ok) throw new Error(await reply.text());
+  }
+  await page.reload();
+  await studio.reads('Page 100');
+  await page.focus(grip('Page 100'));
+  await page.keyboard.press('Space');
+  for (let step = 0; step < 99; step++) await page.keyboard.press('ArrowUp');
+  await studio.reads('Drops here, after Elsewhere.');
+  await page.keyboard.press('Space');
+  await studio.saved();
+  expect((await string()).slice(12, 14)).toEqual(['Page 100', 'Page 1']);
+}, 120_000);

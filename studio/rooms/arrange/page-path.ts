@@ -1,0 +1,11 @@
+import { pathOfPages } from '#core/access/path-of-pages.ts';
+import type { Page } from '#core/pages/page.ts';
+import { rulesOfPage } from '#core/pages/page-kinds.ts';
+import type { Draft } from '#core/sites/site.ts';
+
+/** Where a page stands below the site's address, for its maker to read: `/wren-makes/year-one/tide-clock/`. */
+export function pagePath({ site, pages }: Pick<Draft, 'site' | 'pages'>, page: Page): string {
+  const path = pathOfPages(pages, page.id) ?? [page];
+  const own = path.filter((one) => rulesOfPage(one).opens && !rulesOfPage(one).isFront);
+  return `/${[site.address ?? '…', ...own.map(({ slug }) => slug)].join('/')}/`;
+}
