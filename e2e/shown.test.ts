@@ -103,7 +103,7 @@ describe('case facts', () => {
         ?.querySelector('img')
         ?.getAttribute('src'),
     );
-    expect(alts[0]).toBe(gears?.replace('../', ''));
+    expect(alts[0]).toBe(gears?.replace('../../', ''));
     const beside = await asStranger(hotel);
     expect(
       await beside.page.$eval('.next img', (picture) => getComputedStyle(picture).objectPosition),

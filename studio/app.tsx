@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Navigate, Outlet, Route, Routes, useParams } from 'react-router';
 import { getMe } from '#contract/account.ts';
 import { listSites } from '#contract/sites.ts';
@@ -59,17 +60,21 @@ function fetchRoomAt(path: string): void {
 }
 fetchRoomAt(window.location.pathname);
 
-/** Signed in, the first site's projects; else the door. */
+const lastSite = 'kite-wall last site';
+
+/** Signed in, the projects of the site that was open last in this browser; else the door. */
 function Start() {
   const sites = useQuery({ queryKey: ['sites'], queryFn: () => call(listSites) });
   if (sites.isPending) return <Loading what="Opening your studio" />;
   if (sites.error) return <Trouble error={sites.error} again={() => void sites.refetch()} />;
-  const [first] = sites.data;
+  const last = window.localStorage.getItem(lastSite);
+  const first = sites.data.find(({ id }) => id === last) ?? sites.data[0];
   return first ? <Navigate to={`/${first.id}/projects`} replace /> : <NameSite />;
 }
 
 function SiteRooms() {
   const { site = '' } = useParams();
+  useEffect(() => window.localStorage.setItem(lastSite, site), [site]);
   return (
     <SiteProvider key={site} id={site}>
       <UploadsProvider>

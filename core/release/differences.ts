@@ -183,6 +183,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
   const siteIs = after.site.height;
   const what: string[] = [];
   if (live && live.site.title !== after.site.title) what.push('name of the site');
+  if (live && live.site.by !== after.site.by) what.push('name of the maker');
   if (live && !same(live.site.look, after.site.look)) what.push('look');
   if (live && live.site.menu !== after.site.menu) what.push('manner of the menu');
   if (live && !same(wallOf(live, after), wallOf(after, live)))

@@ -100,6 +100,24 @@ export const formerAddresses = pgTable('former_address', {
   createdAt: createdAt(),
 });
 
+/**
+ * Every path at which readers have had a page, and which page that was last. What is asked for at a path that leads nowhere now is
+ * led on to where that page stands, as far as its reader may open it there.
+ */
+export const formerPaths = pgTable(
+  'former_path',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** The page whose link it is below; empty where it is below the site's own address or link. */
+    entrance: text('entrance').notNull(),
+    path: text('path').notNull(),
+    pageId: text('page_id').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.siteId, table.entrance, table.path] })],
+);
+
 export const pages = pgTable(
   'page',
   {

@@ -42,7 +42,10 @@ export function pageRoutes(
       joined = joining.joined;
       const change = { ...joining.change };
       const rows = await placesOf(running.tx, scope.site);
-      const others = new Set(rows.filter((row) => row.id !== params.page).map((row) => row.slug));
+      // What cannot be opened takes no address away.
+      const others = new Set(
+        rows.filter((row) => row.id !== params.page && rulesOfPage(row).opens).map((row) => row.slug),
+      );
       const own = rows.find((row) => row.id === params.page);
       if (change.parent !== undefined) {
         const why = whyNotBelow(rows, params.page, change.parent);

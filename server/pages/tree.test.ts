@@ -186,6 +186,67 @@ describe('a tree as readers get it', () => {
   }, 60_000);
 });
 
+describe('an address that was changed', () => {
+  test('leads on to the new one with all below it, at the address and by the link, also after a move', async () => {
+    const { read, change, year, clock, maker, site, address } = await aTree();
+    await change(year, { slug: 'first-year' });
+    await maker.publish(site);
+    const moved = await read('year-one/tide-clock/gear-sums/');
+    expect([moved.statusCode, moved.headers.location]).toEqual([
+      302,
+      `/${address}/first-year/tide-clock/gear-sums/`,
+    ]);
+    const { siteLinkPath } = (await maker.state(site)).live;
+    const byLink = await server.get(`${siteLinkPath}year-one`);
+    expect([byLink.statusCode, byLink.headers.location]).toEqual([302, `${siteLinkPath}first-year/`]);
+    await change(clock, { parent: null });
+    await maker.publish(site);
+    for (const old of ['year-one/tide-clock/', 'first-year/tide-clock/'])
+      expect([old, (await read(old)).headers.location]).toEqual([old, `/${address}/tide-clock/`]);
+    // Back where it was, it is there itself.
+    await change(clock, { parent: year });
+    await maker.publish(site);
+    expect((await read('first-year/tide-clock/')).statusCode).toBe(200);
+    expect((await read('tide-clock/')).headers.location).toBe(`/${address}/first-year/tide-clock/`);
+  }, 60_000);
+
+  test('tells nobody of a page that is closed to them: its old address answers like one that never was', async () => {
+    const { read, change, year, clock, about, maker, site } = await aTree();
+    await change(year, { slug: 'first-year' });
+    await change(about, { slug: 'me' });
+    await maker.publish(site);
+    const never = await read('never-was/');
+    await change(clock, { height: 'private' });
+    // At once, before anything is published.
+    const old = await read('year-one/tide-clock/');
+    expect([old.statusCode, old.body, { ...old.headers, date: '' }]).toEqual([
+      404,
+      never.body,
+      { ...never.headers, date: '' },
+    ]);
+    // Opened by its own link only, it is led to from nowhere else.
+    await change(about, { height: 'unlisted' });
+    await maker.publish(site);
+    const listed = await read('about-wren/');
+    expect([listed.statusCode, listed.body]).toEqual([404, never.body]);
+    expect((await read('year-one/')).statusCode).toBe(302);
+  }, 60_000);
+
+  test('belongs to whoever has it last', async () => {
+    const { read, change, about, make, maker, site } = await aTree();
+    await change(about, { slug: 'me' });
+    await maker.publish(site);
+    expect((await read('about-wren/')).statusCode).toBe(302);
+    const other = await make('plain', 'About Wren');
+    await change(other, { height: 'public', slug: 'about-wren' });
+    await maker.publish(site);
+    expect((await read('about-wren/')).statusCode).toBe(200);
+    await change(other, { slug: 'elsewhere' });
+    await maker.publish(site);
+    expect((await read('about-wren/')).headers.location).toMatch(/\/elsewhere\/$/);
+  }, 60_000);
+});
+
 describe('deleting, copying and taking elsewhere with all below', () => {
   test('what stood below a deleted page goes with it and comes back with one undo', async () => {
     const { maker, params, year, clock, sums, page } = await aTree();

@@ -14,6 +14,7 @@ import { tellAgainst } from '../db/release-manifest.ts';
 import { keepSource } from '../db/release-source.ts';
 import { releases, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
+import { keepPaths } from './kept-paths.ts';
 import { entranceTree, makeFiles, type Progress, type PublishDeps } from './made-files.ts';
 
 /** What the transaction that switches readers over asks and does besides. */
@@ -112,6 +113,7 @@ async function attempt(
       })
       .returning({ id: releases.id });
     if (!made) throw new Error('The release was not written.');
+    await keepPaths(tx, siteId, site.liveRelease, entrances);
     await tellAgainst(tx, siteId, made.id, manifest);
     await tx.update(sites).set({ liveRelease: made.id }).where(eq(sites.id, siteId));
     await switched?.(tx);

@@ -6,6 +6,7 @@ import { wellFormed } from '#core/words/well-formed.ts';
 import type { FileTree } from '#core/release/manifest.ts';
 import type { Database } from '../db/connect.ts';
 import { ceilings, formerAddresses, linkKeys, releases, sites } from '../db/schema.ts';
+import { formerPath } from './former-path.ts';
 import { liveColumns, liveSite, type LiveRow, type LiveSite, openTree } from './live-site.ts';
 import { SiteList } from './site-list.ts';
 
@@ -18,6 +19,8 @@ export interface Entrance {
   indexable: boolean;
   /** Came by a secret link: nobody between may keep a copy, and the address may not travel on. */
   secret: boolean;
+  /** Where a page stands that readers had at a path that leads nowhere now; see `formerPath`. */
+  former: (path: string) => Promise<string | null>;
 }
 export type Found = { entrance: Entrance } | { movedTo: string } | null;
 
@@ -123,6 +126,17 @@ export class PublicSites {
     return { id, address, reach: lowest([height, released, ceiling ?? 'public']) };
   }
 
+  /** Asked once for each path, for as long as the entrance is as it is. */
+  #former(site: string, viewer: Viewer, tree: FileTree): Entrance['former'] {
+    const known = new LRUCache<string, Promise<string | null>>({ max: 200 });
+    return (path) => {
+      const looking = known.get(path) ?? formerPath(this.#db, site, viewer, tree, path);
+      known.set(path, looking);
+      looking.catch(() => known.delete(path));
+      return looking;
+    };
+  }
+
   async #lookUpAddress(address: string, isOf: (site: string) => void): Promise<Found> {
     // One list of both, so that each is found by its index.
     const named = sql`(select ${sites.id} from ${sites} where ${sites.address} = ${address}
@@ -140,7 +154,12 @@ export class PublicSites {
     isOf(site.id);
     // An old address leads on only to where a stranger may go; else it would tell that the site exists.
     if (site.address !== address) return { movedTo: site.address };
-    return { entrance: { site: site.id, tree, indexable: live.indexable, secret: false } };
+    return {
+      entrance: {
+        ...{ site: site.id, tree, indexable: live.indexable, secret: false },
+        former: this.#former(site.id, { kind: 'stranger' }, tree),
+      },
+    };
   }
 
   async #lookUpLink(key: string, isOf: (site: string) => void): Promise<Found> {
@@ -159,6 +178,11 @@ export class PublicSites {
     const tree = openTree(await this.#live(row), viewer);
     if (!tree) return null;
     isOf(row.site.id);
-    return { entrance: { site: row.site.id, tree, indexable: false, secret: true } };
+    return {
+      entrance: {
+        ...{ site: row.site.id, tree, indexable: false, secret: true },
+        former: this.#former(row.site.id, viewer, tree),
+      },
+    };
   }
 }

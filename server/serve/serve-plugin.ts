@@ -126,6 +126,9 @@ export function serveSites(
       const page = Object.hasOwn(tree, index) ? tree[index] : undefined;
       if (page) return sendFile(request, reply, page, found.entrance, age);
     } else if (Object.hasOwn(tree, `${path}/index.html`)) return reply.redirect(`${base}${path}/`, 301);
+    const former = await found.entrance.former(path);
+    // Not for good: the page may have its old address again, and a browser that kept both would go in a circle.
+    if (former !== null) return reply.header('cache-control', 'no-cache').redirect(base + former, 302);
     return closed(reply);
   }
 

@@ -1,11 +1,12 @@
 import type { Site } from '#core/sites/site.ts';
+import { eq } from 'drizzle-orm';
 import { firstLook } from '#core/look/look.ts';
 import type { Database } from '../db/connect.ts';
 import { nextRevision } from '../db/edit.ts';
 import { newId, newKey } from '../db/new-id.ts';
 import { type RowChange, write } from '../db/rows/rows.ts';
 import { columnsOf } from '../db/rows/site-row.ts';
-import { linkKeys, sites } from '../db/schema.ts';
+import { accounts, linkKeys, sites } from '../db/schema.ts';
 import { emptyPage } from '../pages/new-page.ts';
 import { firstArrangement } from '#core/sites/arrangement.ts';
 
@@ -15,6 +16,7 @@ import { firstArrangement } from '#core/sites/arrangement.ts';
  * @returns its id
  */
 export async function makeSite(db: Database, account: string, title: string): Promise<string> {
+  const [maker] = await db.select({ name: accounts.name }).from(accounts).where(eq(accounts.id, account));
   const site: Site = {
     id: newId(),
     title,
@@ -24,6 +26,7 @@ export async function makeSite(db: Database, account: string, title: string): Pr
     look: firstLook,
     evidenceWanted: 3,
     ...firstArrangement,
+    by: maker?.name ?? '',
   };
   const home = emptyPage('home', 'a0', 'home', title);
   const scope = { site: site.id, account };

@@ -208,7 +208,7 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
           </Main>
           {isWork && <Next input={input} />}
           <footer className="end-line">
-            <p className="end">Words and pictures by {input.siteTitle} unless a credit says otherwise.</p>
+            <p className="end">Words and pictures by {input.by} unless a credit says otherwise.</p>
           </footer>
         </div>
       </div>

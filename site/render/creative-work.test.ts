@@ -6,7 +6,8 @@ import { asScriptText, creativeWork } from './creative-work.ts';
 import type { PageInput } from './page-input.ts';
 
 const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
-  siteTitle: 'Wren makes',
+  siteTitle: 'The harbour workshop',
+  by: 'Wren makes',
   look: firstLook,
   path: 'tide-clock/',
   toRoot: '../',

@@ -14,7 +14,7 @@ const filled = <T extends object>(members: T): T =>
  * What a case page says about its project, in the words of schema.org (`CreativeWork`), for machines. The address of the
  * picture is relative to the page, as JSON-LD allows.
  */
-export function creativeWork({ page, siteTitle, preview, toRoot }: PageInput): WithContext<CreativeWork> {
+export function creativeWork({ page, by, preview, toRoot }: PageInput): WithContext<CreativeWork> {
   const { facts } = page;
   const created = facts.to === 'now' ? facts.from : (facts.to ?? facts.from);
   const url = facts.licence && licenceUrl(facts.licence);
@@ -31,7 +31,7 @@ export function creativeWork({ page, siteTitle, preview, toRoot }: PageInput): W
     '@type': 'CreativeWork',
     name: page.title,
     abstract: page.summary,
-    creator: { '@type': 'Person', name: siteTitle },
+    creator: { '@type': 'Person', name: by },
     contributor,
     // When it was done: the last month, or the first while it goes on.
     ...(created ? { dateCreated: created } : {}),

@@ -37,6 +37,8 @@ export interface SiteAssets {
 /** Everything one page is made of, and nothing else: equal inputs give equal bytes. */
 export interface PageInput {
   siteTitle: string;
+  /** Whose work it is. */
+  by: string;
   look: Look;
   /** From this page back to the entrance: '' or '../' once for each level. */
   toRoot: string;

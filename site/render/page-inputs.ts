@@ -113,6 +113,7 @@ export function pageInputs(
     }
     const input: PageInput = {
       siteTitle: view.site.title,
+      by: view.site.by || view.site.title,
       look: view.site.look,
       path,
       toRoot: '../'.repeat(path.split('/').length - 1),

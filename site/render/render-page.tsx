@@ -54,9 +54,9 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
     </DeclarationsContext>,
   );
   const style = declarations.css() + (notice ? noticeStyle : '');
-  const { page, path, siteTitle, look, toRoot, base, preview } = input;
+  const { page, path, siteTitle, by, look, toRoot, base, preview } = input;
   const { isFront, isWork } = rulesOfPage(page);
-  const title = isFront || !page.title ? siteTitle : `${page.title}, by ${siteTitle}`;
+  const title = isFront || !page.title ? siteTitle : `${page.title}, by ${by}`;
   const head = renderToStaticMarkup(
     <>
       <meta charSet="utf-8" />

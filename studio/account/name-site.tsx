@@ -9,7 +9,7 @@ import { Field } from '../ui/field.tsx';
 import { KiteMark } from '../ui/kite-mark.tsx';
 import { Button } from '../ui/button.tsx';
 
-/** The first thing after an account: a name for the site. */
+/** The first thing after an account, and later the way to another site: a name for it. */
 export function NameSite() {
   const client = useQueryClient();
   const navigate = useNavigate();

@@ -3,7 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 const sheetLook =
-  'z-40 max-h-[80vh] max-w-[min(92vw,400px)] min-w-[220px] overflow-auto rounded-(--r-m) bg-raised p-[5px] shadow-(--lift-3)';
+  'z-40 max-h-[min(80vh,var(--radix-dropdown-menu-content-available-height))] max-w-[min(92vw,400px)] min-w-[220px] overflow-auto rounded-(--r-m) bg-raised p-[5px] shadow-(--lift-3)';
 const lineLook =
   'flex min-h-[40px] w-full cursor-default items-center gap-3 rounded-[4px] px-[10px] py-[6px] text-ink no-underline hover:bg-sky-wash hover:outline-none data-highlighted:bg-sky-wash data-highlighted:outline-none';
 

@@ -17,7 +17,9 @@ function SlugField({ page }: { page: Page }) {
   const [problem, setProblem] = useState<string>();
   const settle = () => {
     const slug = slugSchema.safeParse(typed.trim().toLowerCase());
-    const taken = state.pages.some((one) => one.id !== page.id && one.slug === slug.data);
+    const taken = state.pages.some(
+      (one) => one.id !== page.id && rulesOfPage(one).opens && one.slug === slug.data,
+    );
     if (!slug.success) return setProblem(slug.error.issues[0]?.message ?? 'This cannot be an address.');
     if (taken) return setProblem('Another page of this site has this address.');
     setProblem(undefined);
@@ -40,7 +42,7 @@ function SlugField({ page }: { page: Page }) {
       />
       <p className="note mt-1 font-mono break-all">{pagePath(state, page)}</p>
       <p className="note mt-1">
-        Readers get the new address with the next publish. Links to the old one open nothing then.
+        Readers get the new address with the next publish; the old one leads on to it.
       </p>
     </div>
   );

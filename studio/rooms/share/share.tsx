@@ -14,6 +14,7 @@ import { HeightGauge } from '../../ui/height-gauge.tsx';
 import { liveWords, nothingWaits } from '../../ui/live-words.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { SiteAddressField } from '../../ui/site-address-field.tsx';
+import { MakerNameField } from '../../ui/maker-name-field.tsx';
 import { SiteNameField } from '../../ui/site-name-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
@@ -145,6 +146,7 @@ export function Share() {
             {loweredNow && ' Readers are shut out while this is being saved.'}
           </p>
           <SiteNameField />
+          <MakerNameField />
           {site.height === 'public' && (
             <>
               <SiteAddressField />
