@@ -241,6 +241,31 @@ describe('what readers get', () => {
   }, 120_000);
 });
 
+test('the front page hangs in rows, one large, as a list and by groups; nothing beyond its width, clean for axe', async () => {
+  for (const [name, marks] of [
+    ['One large', '.one-large .card'],
+    ['List', '.wall-list .card'],
+    ['By groups', '.wall-group .card'],
+    ['Rows', '.rows .card'],
+  ] as const) {
+    await studio.press('button', name);
+    await publish();
+    const reader = await asStranger('/wren-makes/');
+    const hung = await reader.page.$$eval(marks, (all) => all.length);
+    expect([name, hung]).toEqual([name, await reader.page.$$eval('.card', (all) => all.length)]);
+    if (name === 'By groups')
+      expect(
+        await reader.page.$$eval('.wall-group > header h2', (all) => all.map((one) => one.textContent)),
+      ).toEqual(['Second year', 'First year']);
+    for (const width of [390, 820, 1280, 1680]) {
+      await reader.page.setViewport({ width, height: 844 });
+      await fits(reader);
+    }
+    expect([name, await reader.axe()]).toEqual([name, []]);
+    await reader.page.close();
+  }
+}, 120_000);
+
 test('a hundred pages: the last is carried to the top by keyboard, and each step is drawn', async () => {
   const site = rooms.split('/').at(-1) ?? '';
   const cookies = (await page.browserContext().cookies())

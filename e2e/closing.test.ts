@@ -90,7 +90,7 @@ describe('what readers lose and get', () => {
     await studio.reads('For the first time');
     expect(await studio.axe()).toEqual([]);
     // The half-written satchel is Private and stays out by itself.
-    await studio.reads('1 project is Private and stays out');
+    await studio.reads('1 page is Private and stays out');
     await studio.press('checkbox', /^Publish Float lamp/);
     await studio.reads('Float lamp not yet');
     await studio.press('button', 'Close');

@@ -50,10 +50,6 @@ await shot('compose-evidence');
 await page.goto(`${rooms}/gather`, { waitUntil: 'networkidle0' });
 await driver.press('button', /^Dial and hand, from my phone/);
 await shot('gather');
-await phone();
-await page.goto(`${rooms}/gather`, { waitUntil: 'networkidle0' });
-await shot('gather-phone');
-await desktop();
 await page.goto(`${rooms}/gather`, { waitUntil: 'networkidle0' });
 await driver.press('button', /^Workshop test sheet: look at it/);
 await driver.press('button', 'Black out');
@@ -81,8 +77,16 @@ await driver.press('button', 'Use the proposed 6');
 await shot('contact-sheet');
 await page.goto(`${rooms}/share`, { waitUntil: 'networkidle0' });
 await shot('share');
+await page.goto(`${rooms}/arrange`, { waitUntil: 'networkidle0' });
+// As it is while a page is carried.
+await page.focus('[aria-label="Move Workshop notes"]');
+await page.keyboard.press('Space');
+for (let step = 0; step < 2; step++) await page.keyboard.press('ArrowUp');
+await shot('arrange');
+await page.keyboard.press('Escape');
 await phone();
-await shot('share-phone');
+await page.goto(`${rooms}/arrange`, { waitUntil: 'networkidle0' });
+await shot('arrange-phone');
 await desktop();
 await page.goto(`${server.origin}/wren-makes/`, { waitUntil: 'networkidle0' });
 await shot('site-home');
@@ -90,8 +94,8 @@ await page.goto(`${server.origin}/wren-makes/second-year/tide-clock/`, { waitUnt
 await shot('site-case');
 await page.evaluate(() => document.querySelector('.gallery')?.scrollIntoView());
 await shot('site-gallery');
-await page.evaluate(() => document.querySelector('.evidence')?.scrollIntoView());
-await shot('site-evidence');
+await page.goto(`${server.origin}/wren-makes/second-year/`, { waitUntil: 'networkidle0' });
+await shot('site-group');
 await phone();
 await page.goto(`${server.origin}/wren-makes/second-year/fold-flat-bee-hotel/`, {
   waitUntil: 'networkidle0',

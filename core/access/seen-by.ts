@@ -45,7 +45,7 @@ export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title'> &
 
 export interface SiteView {
   /** The order of the wall names only pages of this view. */
-  site: Pick<Site, 'title' | 'by' | 'look' | 'menu' | 'wallOrder'>;
+  site: Pick<Site, 'title' | 'by' | 'look' | 'menu' | 'wall' | 'wallOrder'>;
   /** The page a page link opens, or null when the whole site is entered at its home page. */
   entry: Id | null;
   /** In reading order; a parent stands before its children. */
@@ -156,7 +156,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       credits: credited ? [] : credits,
     };
   });
-  const { title, by, look, menu } = draft.site;
+  const { title, by, look, menu, wall } = draft.site;
   const wallOrder = draft.site.wallOrder.filter((id) => openIds.has(id));
-  return { site: { title, by, look, menu, wallOrder }, entry, pages, materials };
+  return { site: { title, by, look, menu, wall, wallOrder }, entry, pages, materials };
 }

@@ -24,6 +24,25 @@ function groupOf({ parent }: SeenPage, view: SiteView): SeenPage | null {
   return null;
 }
 
+/**
+ * Work by the group it stands in, groups in the order in which their first one comes, and last what stands in none.
+ *
+ * @param work some of the view's
+ */
+export function workByGroup(
+  view: SiteView,
+  work: readonly SeenPage[],
+): { group: SeenPage | null; work: SeenPage[] }[] {
+  const groups = new Map<SeenPage | null, SeenPage[]>();
+  for (const page of work) {
+    const group = groupOf(page, view);
+    groups.set(group, [...(groups.get(group) ?? []), page]);
+  }
+  return [...groups]
+    .sort(([a], [b]) => Number(a === null) - Number(b === null))
+    .map(([group, members]) => ({ group, work: members }));
+}
+
 /** The work that hangs on a page, in order: on the front page all that has a name and was not taken off, on a group's what stands in it. */
 export function workOn(view: SiteView, page: SeenPage): SeenPage[] {
   if (rulesOfPage(page).isFront)

@@ -186,6 +186,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
   if (live && live.site.by !== after.site.by) what.push('name of the maker');
   if (live && !same(live.site.look, after.site.look)) what.push('look');
   if (live && live.site.menu !== after.site.menu) what.push('manner of the menu');
+  if (live && live.site.wall !== after.site.wall) what.push('how the front page hangs');
   if (live && !same(wallOf(live, after), wallOf(after, live)))
     what.push('what hangs on the front page, or in which order');
   if (live && siteIs === 'public' && live.site.searchEngines !== after.site.searchEngines)

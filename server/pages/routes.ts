@@ -1,5 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import { changePage, createPage, deletePage, movePart, sendPage } from '#contract/pages.ts';
+import { reservedSlugs } from '#core/pages/reserved-slugs.ts';
 import { pageSlug } from '#core/pages/page-slug.ts';
 import { whyNotBelow } from '#core/pages/page-places.ts';
 import { isShown } from '#core/pages/page.ts';
@@ -51,6 +52,10 @@ export function pageRoutes(
         const why = whyNotBelow(rows, params.page, change.parent);
         if (why !== null) throw new Problem(409, 'no-place', why);
       }
+      if (change.slug !== undefined && reservedSlugs.has(change.slug))
+        throw new Problem(409, 'slug-kept', 'This address is kept for the site’s own files and pages.', {
+          field: 'slug',
+        });
       if (change.slug !== undefined && others.has(change.slug))
         throw new Problem(409, 'slug-taken', 'Another page of this site has this address.', {
           field: 'slug',

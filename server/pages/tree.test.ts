@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { changePage, createPage, deletePage, sendPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { undoEdit } from '#contract/undo.ts';
+import { noFacts } from '#core/pages/case-facts.ts';
 import type { Page } from '#core/pages/page.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
@@ -183,6 +184,41 @@ describe('a tree as readers get it', () => {
     expect(live.waiting.flatMap(({ what }) => what)).toEqual(['manner of the menu']);
     await maker.publish(site);
     expect((await read('about-wren/')).body).toContain('data-menu="side"');
+  }, 60_000);
+});
+
+describe('tags', () => {
+  const tagged = (tags: string[]) => ({ facts: { ...noFacts, tags } });
+
+  test('have a page each, with the work its reader may open, and case pages lead there', async () => {
+    const { read, change, clock, trailer, maker, site, address } = await aTree();
+    await change(clock, tagged(['Harbour', 'clock']));
+    await change(trailer, tagged(['harbour', 'very secret wheels']));
+    await maker.publish(site);
+    const harbour = (await read('tagged/harbour/')).body;
+    expect(harbour).toContain('Tide clock</a>');
+    expect(harbour).toContain('Bike trailer</a>');
+    expect(await htmlFaults(harbour)).toEqual([]);
+    expect((await read('year-one/tide-clock/')).body).toMatch(
+      /<a href="\.\.\/\.\.\/tagged\/harbour\/">Harbour<\/a>, <a[^>]*>clock</,
+    );
+    expect((await server.get('/sitemap.xml')).body).not.toContain(address);
+    // Closed at once, and what is left says nothing of it.
+    await change(trailer, { height: 'private' });
+    for (const path of ['tagged/very-secret-wheels/', 'tagged/harbour/'])
+      expect([path, (await read(path)).body]).not.toEqual([path, expect.stringMatching(/Bike|secret/)]);
+    await maker.publish(site);
+    expect((await read('tagged/very-secret-wheels/')).statusCode).toBe(404);
+    const left = (await read('tagged/harbour/')).body;
+    expect(left).toContain('Tide clock');
+    expect(left).not.toMatch(/Bike trailer|secret/);
+  }, 60_000);
+
+  test('take no address of a page away, and no page takes theirs', async () => {
+    const { change, about, page } = await aTree();
+    for (const slug of ['tagged', 'files', 'assets'])
+      await expect(change(about, { slug })).rejects.toThrow('This address is kept for the site’s own');
+    expect(await page(about)).toMatchObject({ slug: 'about-wren' });
   }, 60_000);
 });
 

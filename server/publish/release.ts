@@ -1,6 +1,7 @@
 import { eq, max } from 'drizzle-orm';
 import { entrancesOf } from '#core/access/entrances.ts';
 import type { SiteView } from '#core/access/seen-by.ts';
+import { tagsOf } from '#core/menu/tags-of.ts';
 import type { Draft } from '#core/sites/site.ts';
 import type { Ceilings } from '#core/release/ceilings.ts';
 import type { Manifest } from '#core/release/manifest.ts';
@@ -66,7 +67,7 @@ async function attempt(
   );
   const made = await makeFiles(deps, views, await makerOfSite(deps, source.site.id), progress, signal);
 
-  const total = views.reduce((sum, view) => sum + view.pages.length, 0);
+  const total = views.reduce((sum, view) => sum + view.pages.length + tagsOf(view).length, 0);
   let done = 0;
   const onPage = () => progress('Writing pages', ++done, total);
   const tree = async (view: SiteView | null, base: string | null = null) => {

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { Fragment, useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { standingBeside } from '#core/parts/beside.ts';
 import { factsLine } from '#core/pages/facts-line.ts';
@@ -11,50 +11,19 @@ import type { PartViewProps } from '../parts/part-drawing.ts';
 import { PartView } from '../parts/part-view.tsx';
 import { drawingOf } from '../parts/parts.ts';
 import { focusAt, PictureView } from './picture-view.tsx';
-import { Rows } from './rows.tsx';
 import { PagesBelow, SectionLine, SiteMenu } from './site-menu.tsx';
 import { useSlots } from './slots.ts';
+import { Wall } from './wall.tsx';
 
-interface WallProps {
-  cards: readonly Card[];
-  toRoot: string;
-  label: string;
-  /** No picture stands above it: its first one is the first that a reader sees. */
-  opens: boolean;
-}
-
-function Wall({ cards, toRoot, label, opens }: WallProps) {
-  if (cards.length === 0) return null;
-  return (
-    <section className="band" aria-label={label}>
-      <div className="wrap">
-        <Rows items={cards} pictureOf={(card) => card.picture} as="article">
-          {(card, sizes, ratio, at) => (
-            <>
-              {card.picture && (
-                <div className="frame">
-                  <PictureView
-                    picture={card.picture}
-                    toRoot={toRoot}
-                    sizes={sizes}
-                    first={opens && at === 0}
-                    properties={ratio}
-                    decorative
-                  />
-                </div>
-              )}
-              <div className={card.picture ? 'title' : 'title bare'}>
-                <h2>
-                  <a href={toRoot + card.path}>{card.title}</a>
-                </h2>
-                {card.summary && <p className="meta">{card.summary}</p>}
-              </div>
-            </>
-          )}
-        </Rows>
-      </div>
-    </section>
-  );
+/** Each tag leads to its page, where this reader has one. */
+function TagLinks({ input: { page, tags, toRoot } }: { input: PageInput }) {
+  const paths = new Map(tags.map(({ name, path }) => [name, path]));
+  return page.facts.tags.map((tag, at) => (
+    <Fragment key={tag}>
+      {at > 0 && ', '}
+      {paths.has(tag) ? <a href={toRoot + (paths.get(tag) ?? '')}>{tag}</a> : tag}
+    </Fragment>
+  ));
 }
 
 function Facts({ input }: { input: PageInput }) {
@@ -68,7 +37,9 @@ function Facts({ input }: { input: PageInput }) {
             <div key={name}>
               <dt>{name}</dt>
               <dd>
-                {url ? (
+                {name === 'Tags' ? (
+                  <TagLinks input={input} />
+                ) : url ? (
                   <a href={url} rel="license">
                     {value}
                   </a>
@@ -200,6 +171,8 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
             {input.cards.length > 0 && (
               <Wall
                 cards={input.cards}
+                arrangement={input.wall}
+                groups={input.wallGroups}
                 toRoot={input.toRoot}
                 label="Projects"
                 opens={page.opening.pictures.length === 0 && page.parts.length === 0}

@@ -103,12 +103,12 @@ export function SectionLine({ input }: { input: PageInput }) {
   );
 }
 
-/** What stands below this page, under its title. */
+/** What stands below this page, or beside a tag, under its title. */
 export function PagesBelow({ input }: { input: PageInput }) {
-  const { below, page, toRoot } = input;
+  const { below, belowLabel, toRoot } = input;
   if (below.length === 0) return null;
   return (
-    <nav className="below wrap" aria-label={`Below ${page.title || 'this page'}`}>
+    <nav className="below wrap" aria-label={belowLabel}>
       <ul>
         {below.map((link, at) => (
           <Item key={at} link={link} to={(path) => toRoot + path || './'} />

@@ -16,6 +16,8 @@ const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
   menu: [],
   up: null,
   below: [],
+  belowLabel: '',
+  tags: [],
   page: {
     id: 'page-1',
     kind: 'project',
@@ -37,6 +39,8 @@ const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
   pictures: {},
   media: {},
   cards: [],
+  wall: 'rows',
+  wallGroups: [],
   before: null,
   after: null,
 });

@@ -1,6 +1,7 @@
 import type { SeenPage } from '#core/access/seen-by.ts';
 import type { Id } from '#core/id.ts';
 import type { Look } from '#core/look/look.ts';
+import type { WallArrangement } from '#core/sites/wall-arrangement.ts';
 import type { MenuManner } from '#core/menu/menu-manner.ts';
 import type { Medium } from './medium.ts';
 import type { Picture } from './picture.ts';
@@ -23,6 +24,14 @@ export interface MenuLink {
   /** This very page, or one that stands somewhere above it. */
   current: 'page' | 'above' | null;
   below: MenuLink[];
+}
+
+/** Some of the cards under the name of their group; null: those that stand in none. */
+export interface WallGroup {
+  title: string | null;
+  path: string | null;
+  summary: string;
+  cards: Id[];
 }
 
 /** Names of the files that all sites with a theme share, below the entrance. */
@@ -51,8 +60,12 @@ export interface PageInput {
   menu: MenuLink[];
   /** The page this one stands below, where its reader can open that. */
   up: { title: string; path: string } | null;
-  /** What stands right below this page and is in no menu that stands on it. */
+  /** What stands right below this page; on a tag's page the other tags. */
   below: MenuLink[];
+  /** What those are, for people who hear the page. */
+  belowLabel: string;
+  /** Tags of the work on this page, each with the path of its page. */
+  tags: { name: string; path: string }[];
   page: SeenPage;
   /** The picture shown where somebody passes on a link to this page: a JPEG below the entrance. */
   preview: { path: string; alt: string; widthPx: number; heightPx: number } | null;
@@ -66,6 +79,9 @@ export interface PageInput {
   media: Record<Id, Record<Id, Medium>>;
   /** Work that hangs on this page: all of it on the front page, on a group's what stands in it. */
   cards: Card[];
+  /** How it hangs; by groups only on the front page. */
+  wall: WallArrangement;
+  wallGroups: WallGroup[];
   /** The projects before and after this one, among those of its group; see `workBeside`. */
   before: Card | null;
   after: Card | null;

@@ -5,7 +5,11 @@ import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import { readersMenu } from '#core/menu/readers-menu.ts';
 import { mediaOf } from './media-of.ts';
-import { workBeside, workOn } from '#core/menu/work-on.ts';
+import { noFacts } from '#core/pages/case-facts.ts';
+import { noCover } from '#core/pages/cover.ts';
+import { noOpening } from '#core/pages/opening.ts';
+import { type Tag, tagPath, tagsOf } from '#core/menu/tags-of.ts';
+import { workBeside, workByGroup, workOn } from '#core/menu/work-on.ts';
 import { linksBelow, linksOf, linkUp, pagesAbove } from './menu-links.ts';
 import type { MediaSources } from './medium.ts';
 import type { Card, PageInput } from './page-input.ts';
@@ -70,7 +74,7 @@ function previewOf(cover: Picture | undefined): PageInput['preview'] {
  * @param sources every picture of the view, and where files are; a missing picture is left out of the page
  * @param base where the entrance stands on the web, if everybody may know
  * @param only of this page alone
- * @returns one input for each page that has an address, with its path below the entrance
+ * @returns one input for each page that has an address, and for each tag, with its path below the entrance
  */
 export function pageInputs(
   view: SiteView,
@@ -95,7 +99,10 @@ export function pageInputs(
   const home = homePage ? (paths.get(homePage.id) ?? null) : null;
   const menu = readersMenu(view);
   const above = pagesAbove(view);
-  return view.pages.flatMap((page) => {
+  const taken = new Set(paths.values());
+  const tags = tagsOf(view).filter((tag) => !taken.has(tag.path));
+  const tagPaths = new Set(tags.map((tag) => tag.path));
+  const ofPages = view.pages.flatMap((page) => {
     const path = paths.get(page.id);
     const { opens } = rulesOfPage(page);
     if (path === undefined || !opens || (only !== null && page.id !== only)) return [];
@@ -122,11 +129,16 @@ export function pageInputs(
       menu: linksOf(menu, page, above(page.id), paths),
       up: linkUp(view, page, paths),
       below: linksBelow(view, page, paths),
+      belowLabel: `Below ${page.title || 'this page'}`,
+      tags: page.facts.tags
+        .map((name) => ({ name, path: tagPath(name) }))
+        .filter(({ path: to }) => tagPaths.has(to)),
       page,
       preview: previewOf(pictures[coverOf(page, view) ?? '']),
       base,
       pictures: own,
       media,
+      ...wallOn(view, page, paths),
       cards: workOn(view, page)
         .map((one) => card(one))
         .filter((one) => one !== null),
@@ -135,4 +147,53 @@ export function pageInputs(
     };
     return [{ path, input }];
   });
+  if (only !== null) return ofPages;
+  const ofTags = tags.map((tag) => {
+    const input: PageInput = {
+      ...{ siteTitle: view.site.title, by: view.site.by || view.site.title, look: view.site.look },
+      ...{ path: tag.path, toRoot: '../../', home, base },
+      manner: view.site.menu,
+      menu: linksOf(menu, tagPage(tag), new Set(), paths),
+      up: homePage && home !== null ? { title: rulesOfPage(homePage).inMenu('') ?? '', path: home } : null,
+      below: tags.map(({ name, path }) => ({
+        ...{ title: name, path, outside: null, below: [] },
+        current: path === tag.path ? 'page' : null,
+      })),
+      belowLabel: 'Tags',
+      tags: [],
+      page: tagPage(tag),
+      preview: null,
+      ...{ pictures: {}, media: {} },
+      ...{ wall: 'rows' as const, wallGroups: [] },
+      cards: tag.work.map((one) => card(one)).filter((one) => one !== null),
+      ...{ before: null, after: null },
+    };
+    return { path: tag.path, input };
+  });
+  return [...ofPages, ...ofTags];
 }
+
+/** How what hangs on a page is arranged: as its maker wants it on the front page, else in rows. */
+function wallOn(
+  view: SiteView,
+  page: SeenPage,
+  paths: ReadonlyMap<Id, string>,
+): Pick<PageInput, 'wall' | 'wallGroups'> {
+  if (!rulesOfPage(page).isFront) return { wall: 'rows', wallGroups: [] };
+  const { wall } = view.site;
+  if (wall !== 'groups') return { wall, wallGroups: [] };
+  const wallGroups = workByGroup(view, workOn(view, page)).map(({ group, work }) => ({
+    title: group && (rulesOfPage(group).inMenu(group.title) ?? null),
+    path: group && (paths.get(group.id) ?? null),
+    summary: group?.summary ?? '',
+    cards: work.map(({ id }) => id),
+  }));
+  return { wall, wallGroups };
+}
+
+/** A page that nobody made: it says the tag, and hangs what it is said of. */
+const tagPage = ({ name, path }: Tag): SeenPage => ({
+  ...{ id: path, kind: 'group', slug: path.split('/')[1] ?? '', title: name, summary: '' },
+  ...{ facts: noFacts, cover: noCover, parent: null, inMenu: false, onWall: false, lead: null },
+  ...{ opening: noOpening, parts: [], credits: [] },
+});

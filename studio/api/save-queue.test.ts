@@ -62,9 +62,11 @@ function queueWith(
   const applied: { patch: Patch; keep: string[] }[] = [];
   const takenOver: string[] = [];
   const joinings: number[] = [];
+  const misplaced: number[] = [];
   const queue = new SaveQueue({
     site: 'site-1',
     onJoined: () => joinings.push(joinings.length),
+    onMisplaced: () => misplaced.push(misplaced.length),
     onTakenOver: (left) => takenOver.push(...left.map(({ id }) => id)),
     seen,
     row: () => undefined,
@@ -74,7 +76,7 @@ function queueWith(
     waitMs: 1,
     retryMs: 1,
   });
-  return { queue, applied, store, takenOver, joinings };
+  return { queue, applied, store, takenOver, joinings, misplaced };
 }
 
 describe('SaveQueue', () => {
@@ -240,6 +242,23 @@ describe('SaveQueue', () => {
     queue.change('page', 'page-2', { title: 'y' }, 'Title', 'b');
     await queue.flush();
     expect(queue.state.kind).toBe('saved');
+  });
+
+  test('a place that is refused is told, and where the page stands is asked for anew', async () => {
+    const { queue, misplaced } = queueWith(async () => {
+      throw new Refusal(409, { code: 'no-place', message: 'A page cannot stand below itself.' });
+    });
+    queue.change('page', 'page-1', { parent: 'page-2' }, 'Place', 'page-1 place');
+    await queue.flush();
+    expect(queue.state).toMatchObject({ kind: 'failed', message: 'A page cannot stand below itself.' });
+    expect(misplaced).toHaveLength(1);
+    // Of words that are refused, nothing is fetched over what its maker typed.
+    const words = queueWith(async () => {
+      throw new Refusal(400, { code: 'parts', message: 'Too many.' });
+    });
+    words.queue.change('page', 'page-1', { title: 'T' }, 'Title', 'a');
+    await words.queue.flush();
+    expect(words.misplaced).toEqual([]);
   });
 
   test('signed out in mid-work: says so, keeps the words, and sends them after signing in again', async () => {

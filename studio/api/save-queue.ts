@@ -31,6 +31,8 @@ export interface SaveQueueDeps {
   apply: (patch: Patch, keep: ReadonlySet<string>) => void;
   /** Changes that a tab which is gone had not sent are on their way from here now. */
   onTakenOver?: (left: readonly Pending[]) => void;
+  /** A page may not stand where it was put, since others were moved meanwhile: where it does stand has to be shown. */
+  onMisplaced?: () => void;
   /** Where unsent changes outlive the tab. */
   notes: Pick<UnsentNotes, 'read' | 'write' | 'takeOver'>;
   send?: (pending: Pending, seen: number) => Promise<Patch & { joined?: boolean }>;
@@ -239,6 +241,7 @@ export class SaveQueue {
       // Refused for good: sending it again would be refused again. What follows is sent as usual.
       this.#keep();
       this.#set({ kind: 'failed', message: error.message, again: false });
+      if (error.problem.code === 'no-place') this.#deps.onMisplaced?.();
       if (this.#pending.length > 0) this.#later(this.#deps.waitMs ?? 500);
       return false;
     }

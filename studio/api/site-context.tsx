@@ -111,6 +111,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
         onJoined: () => notice('Joined with what was changed in another tab or on another device.'),
         apply: (patch, keep) =>
           client.setQueryData<StudioSite>(key(id), (old) => (old ? applyPatch(old, patch, keep) : old)),
+        onMisplaced: () => void client.invalidateQueries({ queryKey: key(id) }),
         onTakenOver: (left) => left.forEach(({ kind, id: row, change }) => show(kind, row, change)),
         notes: new UnsentNotes(id, { store: window.localStorage, locks: navigator.locks }),
       }),
@@ -307,7 +308,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
 }
 
 /** What is chosen or moved and not typed. */
-const chosen = ['height', 'archived', 'parent', 'rank', 'inMenu', 'menu', 'wallOrder', 'offWall'];
+const chosen = ['height', 'archived', 'parent', 'rank', 'inMenu', 'menu', 'wall', 'wallOrder', 'offWall'];
 /** Each choice is a step of its own: one that is taken back must not take another one along. */
 const stepOf = (change: object, mergeKey: string): string =>
   chosen.some((field) => field in change) ? `${mergeKey} ${crypto.randomUUID()}` : mergeKey;

@@ -16,11 +16,11 @@ import { usePublish } from './use-publish.ts';
 import { Button } from './button.tsx';
 import { ProgressBar } from './progress-bar.tsx';
 
-/** Projects that stay out because they are Private themselves, each with the way in. */
+/** Pages that stay out because they are Private themselves, each with the way in. */
 function PrivatePages({ open }: { open: boolean }) {
   const { state, changePage } = useSite();
   const out = state.pages.filter(
-    (page) => rulesOfPage(page).isWork && page.height === 'private' && !page.archived,
+    (page) => !rulesOfPage(page).isFront && page.height === 'private' && !page.archived,
   );
   const summary = useRef<HTMLElement>(null);
   if (out.length === 0) return null;
@@ -28,7 +28,7 @@ function PrivatePages({ open }: { open: boolean }) {
     // A few are named at once: what a maker has just made must not stay out unnoticed.
     <details open={open || out.length <= 4}>
       <summary ref={summary} className="note cursor-pointer">
-        {out.length === 1 ? '1 project is' : `${out.length} projects are`} Private and{' '}
+        {out.length === 1 ? '1 page is' : `${out.length} pages are`} Private and{' '}
         {out.length === 1 ? 'stays' : 'stay'} out
       </summary>
       <ul className="mt-2 grid gap-2">

@@ -171,7 +171,10 @@ export function Arrange() {
             onTied={(id, kind, name) => {
               setTied(id);
               if (kind === 'project') void navigate(`/${site}/projects/${id}`);
-              else notice(`${name} is tied at the end of the string.`);
+              else
+                notice(
+                  `${name} is tied at the end of the string.${state.live.release ? ' It is Private until you raise it.' : ''}`,
+                );
             }}
           />
         </div>

@@ -5,12 +5,14 @@ import { effectiveHeight } from '#core/access/effective-height.ts';
 import { isWork, type WorkPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { flatTree, pageTree } from '#core/pages/page-tree.ts';
+import { type WallArrangement, wallArrangements } from '#core/sites/wall-arrangement.ts';
 import { inWallOrder } from '#core/pages/wall-order.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { heightNames } from '../../ui/height-names.ts';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { Menu, MenuItem } from '../../ui/menu.tsx';
+import { Segments } from '../../ui/segments.tsx';
 import { Sortable } from '../../ui/sortable.tsx';
 import { Cover } from './slip.tsx';
 
@@ -67,6 +69,13 @@ function Hung({
   );
 }
 
+const arrangementNames: Record<WallArrangement, string> = {
+  rows: 'Rows',
+  one: 'One large',
+  list: 'List',
+  groups: 'By groups',
+};
+
 /** What hangs on the front page, in its own order, and what does not and why. */
 export function FrontWall() {
   const { state, changeSite } = useSite();
@@ -97,6 +106,12 @@ export function FrontWall() {
       <h2 id="wall-title" className="text-l">
         Front-page wall
       </h2>
+      <Segments
+        label="How the front page hangs"
+        value={state.site.wall}
+        options={wallArrangements.map((value) => ({ value, name: arrangementNames[value] }))}
+        onChange={(wall) => changeSite({ wall }, 'How the front page hangs')}
+      />
       {hung.length === 0 ? (
         <p className="note">No project hangs on it yet.</p>
       ) : (

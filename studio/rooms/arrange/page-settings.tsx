@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { type Page, pageFieldsSchema } from '#core/pages/page.ts';
+import { reservedSlugs } from '#core/pages/reserved-slugs.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -21,6 +22,8 @@ function SlugField({ page }: { page: Page }) {
       (one) => one.id !== page.id && rulesOfPage(one).opens && one.slug === slug.data,
     );
     if (!slug.success) return setProblem(slug.error.issues[0]?.message ?? 'This cannot be an address.');
+    if (reservedSlugs.has(slug.data))
+      return setProblem('This address is kept for the site’s own files and pages.');
     if (taken) return setProblem('Another page of this site has this address.');
     setProblem(undefined);
     setTyped(slug.data);

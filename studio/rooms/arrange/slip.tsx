@@ -73,7 +73,10 @@ function FoldedCord({ below }: { below: readonly Page[] }) {
   const work = below.filter(isWork);
   if (work.length === 0) return null;
   return (
-    <span className="relative flex items-start gap-2 pt-1 pl-2" aria-hidden="true">
+    <span
+      className="relative flex min-w-0 flex-1 items-start gap-2 overflow-hidden pt-1 pl-2"
+      aria-hidden="true"
+    >
       <svg className="absolute inset-x-0 top-0 h-3 w-full" preserveAspectRatio="none" viewBox="0 0 100 12">
         <path
           d="M0 2c30 8 60 8 100 2"
@@ -84,7 +87,11 @@ function FoldedCord({ below }: { below: readonly Page[] }) {
         />
       </svg>
       {work.slice(0, 6).map((page) => (
-        <Cover key={page.id} page={page} className="relative mt-1 h-7.5 w-10 bg-raised p-[2px] shadow-1" />
+        <Cover
+          key={page.id}
+          page={page}
+          className="relative mt-1 h-7.5 w-10 flex-none bg-raised p-[2px] shadow-1"
+        />
       ))}
       {work.length > 6 && <span className="note mt-2">and {work.length - 6} more</span>}
     </span>
@@ -116,7 +123,7 @@ function SlipOf({ page, lines, first, below, folded, onFold, inMenu, held, ...ac
   const isGroup = page.kind === 'group';
   const note = noteOf(page, below);
   const free = page.kind === 'heading' || page.kind === 'link';
-  const title = 'min-w-0 truncate font-strong text-ink no-underline hover:underline';
+  const title = `truncate font-strong text-ink no-underline hover:underline ${folded ? 'max-w-[70%] flex-none' : 'min-w-0'}`;
   return (
     <li ref={setNodeRef} className="arrange-row flex" data-page={page.id} aria-label={name}>
       <RowString lines={lines} tie={held ? 'quiet' : tieOf(page)} first={first} />
