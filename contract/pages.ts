@@ -5,7 +5,7 @@ import { pageKinds } from '#core/pages/page-kinds.ts';
 import { webAddress } from '#core/parts/web-address.ts';
 import { rankSchema } from '#core/pages/by-rank.ts';
 import { partsChangeSchema } from '#core/parts/parts-change.ts';
-import { starterKeys } from '#core/parts/starter-names.ts';
+import { pageStarterKeys, starterKeys } from '#core/parts/starter-names.ts';
 import { atSite, whenGone } from './at-site.ts';
 import { revision, changeOf } from './change.ts';
 import { patchSchema, joinedPatchSchema } from './patch.ts';
@@ -30,7 +30,7 @@ export const createPage = route({
     /** With `copyOf`: what stands below it is copied too. */
     withBelow: z.boolean().default(false),
     /** An outline to start from; its parts are empty. */
-    starter: z.enum(starterKeys).optional(),
+    starter: z.enum([...starterKeys, ...pageStarterKeys]).optional(),
     /** Where a link leads. */
     leadsTo: webAddress.optional(),
   }),

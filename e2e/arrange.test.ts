@@ -166,6 +166,21 @@ describe('what is tied to it', () => {
     await undone(2);
   });
 
+  test('a plain page begins with an outline, Private in a site that is live', async () => {
+    await studio.press('button', 'Tie something');
+    await studio.press('menuitem', /^Page/);
+    const field = await page.waitForSelector('[role="dialog"] select');
+    await field?.select('thanks');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Tie it');
+    await studio.reads('Thanks is tied at the end of the string. It is Private until you raise it.');
+    await studio.press('link', 'Thanks');
+    await studio.reads('Who helped you, and with what?');
+    await page.goto(`${rooms}/arrange`);
+    await studio.reads('Front-page wall');
+    await undone();
+  });
+
   test('an address that is taken or none is refused in its field, and a good one is kept', async () => {
     await studio.press('button', 'More for Workshop notes');
     await studio.press('menuitem', 'Name and address');

@@ -6,14 +6,14 @@ import { firstLook } from '../look/look.ts';
 import { noCover } from '../pages/cover.ts';
 import type { Page } from '../pages/page.ts';
 import { partsSchema } from './parts.ts';
-import { starterKeys } from './starter-names.ts';
+import { pageStarterKeys, starterKeys } from './starter-names.ts';
 import { partsOfStarter, starters } from './starters.ts';
 import { firstArrangement } from '../sites/arrangement.ts';
 
 let count = 0;
 const newId = () => `part-${(count += 1)}`;
 
-describe.each(starterKeys)('the starter "%s"', (key) => {
+describe.each([...starterKeys, ...pageStarterKeys])('the starter "%s"', (key) => {
   const parts = partsOfStarter(key, newId);
 
   test('makes parts that can be kept', () => {

@@ -1,7 +1,7 @@
 import type { Id } from '../id.ts';
 import { newPart } from './new-part.ts';
 import type { Part, PartKind } from './parts.ts';
-import { type StarterKey, starterNames } from './starter-names.ts';
+import { type PageStarterKey, pageStarterNames, type StarterKey, starterNames } from './starter-names.ts';
 
 /** One part of a starter: what kind it is, and what its maker is asked for there. */
 interface StarterPart {
@@ -13,17 +13,17 @@ interface StarterPart {
   questions?: readonly string[];
 }
 
-/** An outline to begin a case page with. Nothing of it is shown to readers: its parts are empty until filled in. */
+/** An outline to begin a page with. Nothing of it is shown to readers: its parts are empty until filled in. */
 export interface Starter {
   name: string;
-  /** For which work it is meant. */
+  /** What it is meant for. */
   about: string;
   parts: readonly StarterPart[];
 }
 
 const credits: StarterPart = { kind: 'credits', prompt: 'Whoever’s work you use is named here by itself.' };
 
-export const starters: Record<StarterKey, Starter> = {
+export const starters: Record<StarterKey | PageStarterKey, Starter> = {
   object: {
     name: starterNames.object,
     about: 'Something made by hand or machine: furniture, clothing, a device, a model.',
@@ -125,10 +125,63 @@ export const starters: Record<StarterKey, Starter> = {
       { ...credits, prompt: 'Everybody whose pictures or words you use is named here by itself.' },
     ],
   },
+  services: {
+    name: pageStarterNames.services,
+    about: 'What somebody can ask you to do, and how to ask.',
+    parts: [
+      { kind: 'words', prompt: 'What do you do for others, in two sentences, and what do you not do?' },
+      { kind: 'table', prompt: 'What it costs or how long it takes, one kind of job a line.' },
+      { kind: 'picture', prompt: 'One job of this kind, finished.' },
+      { kind: 'quote', prompt: 'What somebody said whom you did it for. Ask before you name them.' },
+      { kind: 'contact', prompt: 'How to ask you.' },
+    ],
+  },
+  learning: {
+    name: pageStarterNames.learning,
+    about: 'What you are in the middle of, with what you make of it so far.',
+    parts: [
+      { kind: 'words', prompt: 'What are you learning now, and what made you begin?' },
+      { kind: 'gallery', prompt: 'Tries and exercises, in the order in which you made them.' },
+      { kind: 'evidence', prompt: 'One try that shows a step forward.' },
+      { kind: 'link', prompt: 'A book, a course or a person you learn from.' },
+      {
+        kind: 'reflection',
+        prompt: 'Where you are now.',
+        questions: ['What can you do now that you could not a month ago?', 'What is still hard?'],
+      },
+    ],
+  },
+  thanks: {
+    name: pageStarterNames.thanks,
+    about: 'Who helped, and with what.',
+    parts: [
+      { kind: 'words', prompt: 'Who helped you, and with what? Ask before you name them in full.' },
+      { kind: 'picture', prompt: 'The people or the place, if they agree.' },
+      credits,
+    ],
+  },
+  letter: {
+    name: pageStarterNames.letter,
+    about: 'A letter to whoever reads the whole: what this work says of you.',
+    parts: [
+      { kind: 'words', prompt: 'To whom do you write, and what will they find here?' },
+      {
+        kind: 'reflection',
+        prompt: 'The work, looked back on.',
+        questions: [
+          'Which piece are you proudest of, and why?',
+          'Which one taught you most, perhaps by failing?',
+          'What do you want to be able to do next?',
+        ],
+      },
+      { kind: 'evidence', prompt: 'The piece that proves what the letter says.' },
+      { kind: 'words', prompt: 'How would you like to be met by who reads this?' },
+    ],
+  },
 };
 
 /** The parts of a starter, empty but for what its maker is asked for. */
-export function partsOfStarter(key: StarterKey, newId: () => Id): Part[] {
+export function partsOfStarter(key: StarterKey | PageStarterKey, newId: () => Id): Part[] {
   const parts: Part[] = [];
   for (const { kind, prompt, beside, questions = [] } of starters[key].parts) {
     const last = parts.at(-1);

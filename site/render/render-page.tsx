@@ -67,6 +67,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
       <meta property="og:site_name" content={siteTitle} />
       <meta property="og:type" content={isWork ? 'article' : 'website'} />
       {page.summary && <meta property="og:description" content={page.summary} />}
+      {base && <link rel="canonical" href={base + path} />}
       {base && <meta property="og:url" content={base + path} />}
       {base && preview && (
         <>

@@ -4,12 +4,14 @@ import { createPage } from '#contract/pages.ts';
 import { webAddressSchema } from '#contract/web-address.ts';
 import type { Id } from '#core/id.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
+import { type PageStarterKey, pageStarterKeys, pageStarterNames } from '#core/parts/starter-names.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Menu, MenuItem } from '../../ui/menu.tsx';
+import { SelectField } from '../../ui/select.tsx';
 import { kindSigns, tieable } from './kind-words.ts';
 
 type Kind = (typeof tieable)[number]['kind'];
@@ -27,6 +29,7 @@ function NameIt({
   const { state, run } = useSite();
   const [title, setTitle] = useState(kind === 'about' ? 'About' : kind === 'resume' ? 'Résumé' : '');
   const [address, setAddress] = useState('');
+  const [starter, setStarter] = useState<PageStarterKey | 'none'>('none');
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
   const { name } = rulesOfPage({ kind });
@@ -34,18 +37,20 @@ function NameIt({
     const leadsTo = webAddressSchema.safeParse(address);
     if (kind === 'link' && !leadsTo.success)
       return setProblem(leadsTo.error.issues[0]?.message ?? 'This is no web address.');
+    const called = title.trim() || (starter === 'none' ? '' : pageStarterNames[starter]);
     setBusy(true);
     const made = await run(() =>
       call(createPage, {
         params: { site: state.site.id },
         body: {
-          ...{ kind, title: title.trim(), materials: [] },
+          ...{ kind, title: called, materials: [] },
+          ...(starter !== 'none' && { starter }),
           ...(kind === 'link' && leadsTo.success && { leadsTo: leadsTo.data }),
         },
       }),
     );
     setBusy(false);
-    if (made) onTied(made.page, kind, pageName({ kind, title }));
+    if (made) onTied(made.page, kind, pageName({ kind, title: called }));
   };
   return (
     <Dialog title={`Tie a ${name.toLowerCase()} to the string`} onClose={onClose}>
@@ -62,6 +67,20 @@ function NameIt({
           maxLength={160}
           onChange={(event) => setTitle(event.target.value)}
         />
+        {kind === 'plain' && (
+          <SelectField
+            name="Begins with"
+            value={starter}
+            options={[
+              { value: 'none', name: 'Nothing' },
+              ...pageStarterKeys.map((value) => ({
+                value,
+                name: `The outline “${pageStarterNames[value]}”`,
+              })),
+            ]}
+            onChange={setStarter}
+          />
+        )}
         {kind === 'link' && (
           <Field
             label="Where it leads"
