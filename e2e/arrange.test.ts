@@ -110,10 +110,19 @@ describe('the string', () => {
     await studio.reads('Drops under Tide clock.');
     await page.keyboard.press('Space');
     expect((await string()).slice(2, 5)).toEqual(['. Tide clock', '. . Float lamp', '. Fold-flat bee hotel']);
-    expect(await page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(
-      'Move Float lamp',
-    );
-    await undone();
+    const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label'));
+    expect(await focused()).toBe('Move Float lamp');
+    // Further down too, where the browser moves it and not what stands around it.
+    await page.keyboard.press('Space');
+    await page.keyboard.press('ArrowLeft');
+    for (let step = 0; step < 3; step++) await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Space');
+    expect(await focused()).toBe('Move Float lamp');
+    await studio.saved();
+    await page.keyboard.press('Space');
+    await page.keyboard.press('Escape');
+    expect(await focused()).toBe('Move Float lamp');
+    await undone(2);
   });
 
   test('a lower group says so before a page is dropped in it', async () => {

@@ -100,13 +100,15 @@ export function Tree({ rows, below, carrying, onFold, inMenu, ...actions }: Tree
   const lines = stringLines(shown);
   const { gap, depth } = carried?.to ?? {};
   const inSteps = carried?.by === 'steps' ? carried.page.id : null;
+  const lastInSteps = useRef<Id | null>(null);
   useEffect(() => {
-    if (inSteps === null) return;
-    list.current?.querySelector('.arrange-landing')?.scrollIntoView({ block: 'nearest' });
-    // A browser forgets the focus of what it moves about.
-    if (document.activeElement === document.body)
-      list.current?.querySelector<HTMLElement>(`[data-page="${inSteps}"] .grip`)?.focus();
-  }, [inSteps, gap, depth]);
+    lastInSteps.current = inSteps ?? lastInSteps.current;
+    if (inSteps !== null)
+      list.current?.querySelector('.arrange-landing')?.scrollIntoView({ block: 'nearest' });
+    // A browser forgets the focus of what it moves about, also when it is put down.
+    if (lastInSteps.current !== null && document.activeElement === document.body)
+      list.current?.querySelector<HTMLElement>(`[data-page="${lastInSteps.current}"] .grip`)?.focus();
+  }, [inSteps, gap, depth, rows]);
 
   return (
     <DndContext
