@@ -122,6 +122,19 @@ describe('the string', () => {
     await page.keyboard.press('Space');
     await page.keyboard.press('Escape');
     expect(await focused()).toBe('Move Float lamp');
+    // What is told stands above the bar of what is carried.
+    await studio.press('button', 'More for Second year');
+    await studio.press('menuitem', 'Up');
+    await studio.reads('can go no further that way');
+    await page.focus(grip('Float lamp'));
+    await page.keyboard.press('Space');
+    await page.waitForFunction(() => {
+      const [told, bar] = ['.notice', '.carry-bar'].map((one) =>
+        document.querySelector(one)?.getBoundingClientRect(),
+      );
+      return told && bar && told.height > 0 && told.bottom <= bar.top;
+    });
+    await page.keyboard.press('Escape');
     await undone(2);
   });
 

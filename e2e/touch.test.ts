@@ -1,5 +1,6 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
 import { openDemoStudio } from './support/demo-studio.ts';
+import { fits as fitsWidth } from './support/fits.ts';
 
 /** A whole case page built with a thumb on a screen of 390 px. */
 const { studio, rooms, asStranger, close } = await openDemoStudio();
@@ -16,11 +17,7 @@ const write = async (label: string | RegExp, text: string) => {
 };
 /** Nothing stands outside the screen, and nothing to tap is smaller than WCAG 2.2 asks for (2.5.8: 24 px). */
 const fits = async () => {
-  expect(
-    await studio.page.evaluate(
-      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-    ),
-  ).toBe(0);
+  await fitsWidth(studio);
   expect(await studio.axe()).toEqual([]);
 };
 

@@ -1,5 +1,6 @@
 import type { Id } from '../id.ts';
 import type { Page } from '../pages/page.ts';
+import { pagesBelow } from '../pages/pages-below.ts';
 import type { Draft } from '../sites/site.ts';
 import { effectiveHeight, type EffectiveHeight } from './effective-height.ts';
 import { type Height, heightLevel } from './height.ts';
@@ -23,8 +24,7 @@ export function landing(draft: Pick<Draft, 'site' | 'pages'>, id: Id, parent: Id
     pages: draft.pages.map((page): Page => (page.id === id ? { ...page, parent } : page)),
   };
   const below = { lower: 0, higher: 0 };
-  for (const page of draft.pages) {
-    if (page.id === id || !standsBelow(draft.pages, page, id)) continue;
+  for (const page of pagesBelow(draft.pages, id)) {
     const [was, is] = [draft, there].map((one) =>
       heightLevel(effectiveHeight(one, { page: page.id }).height),
     );
@@ -37,16 +37,4 @@ export function landing(draft: Pick<Draft, 'site' | 'pages'>, id: Id, parent: Id
     after: effectiveHeight(there, { page: id }),
     below,
   };
-}
-
-/** Whether a page stands below another, however deep. */
-function standsBelow(pages: readonly Page[], page: Page, over: Id): boolean {
-  const met = new Set<Id>();
-  for (let parent = page.parent; parent !== null && !met.has(parent);) {
-    if (parent === over) return true;
-    met.add(parent);
-    const next = parent;
-    parent = pages.find((one) => one.id === next)?.parent ?? null;
-  }
-  return false;
 }

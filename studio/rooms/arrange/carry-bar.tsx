@@ -29,7 +29,7 @@ export function CarryBar({
     <div
       className={
         carried
-          ? 'foot-bar sticky bottom-0 z-10 mt-auto flex flex-wrap items-center gap-x-4 gap-y-2 bg-dusk px-6 py-2 text-dusk-text phone:px-4'
+          ? 'carry-bar sticky bottom-0 z-10 mt-auto flex flex-wrap items-center gap-x-4 gap-y-2 bg-dusk px-6 py-2 text-dusk-text phone:px-4'
           : 'sr-only'
       }
     >
