@@ -99,7 +99,7 @@ async function measured(pageCount: number, pictureCount: number): Promise<Measur
     };
     const gather = await visited('gather', '.material-wall [data-material]');
     const gatherUnseen = await unseen();
-    const compose = await visited(`projects/${project?.id ?? ''}`, '.compose .site .band');
+    const compose = await visited(`projects/${project?.id ?? ''}`, '.compose .site .place');
     const composeUnseen = await unseen();
 
     await studio.press('button', /^Edit Words, part 1/);

@@ -202,7 +202,7 @@ describe('parts beside each other', () => {
     expect(await share()).toBe('50');
     await handle.focus();
     await studio.page.keyboard.press('ArrowRight');
-    expect(await share()).toBe('55');
+    expect(await share()).toBe('75');
     const pair = await (await studio.page.$('.pair'))?.boundingBox();
     const box = await handle.boundingBox();
     if (!pair || !box) throw new Error('The two are not in sight.');
@@ -210,7 +210,7 @@ describe('parts beside each other', () => {
     await studio.page.mouse.down();
     await studio.page.mouse.move(pair.x + pair.width * 0.3, box.y + 40, { steps: 6 });
     await studio.page.mouse.up();
-    expect(await share()).toBe('30');
+    expect(await share()).toBe('25');
     await studio.press('button', /^Edit Words, part 3/);
     await studio.page.waitForSelector('.words-editor:focus');
     await studio.page.keyboard.type('Beside it.');
@@ -218,14 +218,14 @@ describe('parts beside each other', () => {
     await publish();
 
     const reader = await asStranger('/wren-makes/second-year/sailcloth-satchel/');
-    const tops = () =>
+    const feet = () =>
       reader.page.$$eval('.pair > .half', (halves) =>
-        halves.map((half) => Math.round(half.getBoundingClientRect().top)),
+        halves.map((half) => Math.round(half.getBoundingClientRect().bottom)),
       );
-    const [left, right] = await tops();
+    const [left, right] = await feet();
     expect(left).toBe(right);
     await reader.page.setViewport({ width: 390, height: 844 });
-    const [upper = 0, lower = 0] = await tops();
+    const [upper = 0, lower = 0] = await feet();
     expect(lower).toBeGreaterThan(upper);
 
     await studio.press('button', 'More for this words part');

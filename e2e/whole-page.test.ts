@@ -31,7 +31,7 @@ const read = async (path: string) => {
   expect(await reader.axe()).toEqual([]);
   return {
     words: await reader.page.evaluate(() => document.body.innerText),
-    order: await reader.page.$$eval('.band', (bands) =>
+    order: await reader.page.$$eval('.place', (bands) =>
       bands.flatMap(
         (band) =>
           ['gallery', 'evidence', 'reflection', 'quote', 'credits', 'picture', 'prose'].find((name) =>

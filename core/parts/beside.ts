@@ -42,3 +42,10 @@ export function movedPart<T extends Standing>(parts: readonly T[], from: number,
 /** Where the next part goes after one: two that stand beside each other are not parted. */
 export const placeAfter = (parts: readonly Standing[], at: number): number =>
   typeof standingBeside(parts)[at + 1] === 'number' ? at + 2 : at + 1;
+
+/** Shares of the width that two parts beside each other can have: they end on a quarter of the page. */
+export const quarterShares = [0.25, 0.5, 0.75] as const;
+
+/** The share nearest to one that somebody pulled to, or that is kept from before shares fell on quarters. */
+export const quarterShare = (share: number): (typeof quarterShares)[number] =>
+  share < 0.375 ? 0.25 : share < 0.625 ? 0.5 : 0.75;

@@ -4,7 +4,7 @@ import type { CreditPiece } from '#core/credits/credit.ts';
 /** Who made what is shown here and is not the maker's own: title, author, source, licence, each with its link. */
 export function CreditsView({ credits }: { credits: readonly CreditPiece[][] }) {
   return (
-    <div className="credits">
+    <div className="on-grid credits">
       <h2>Credits</h2>
       <ul>
         {credits.map((pieces, at) => (

@@ -4,8 +4,8 @@ import { PictureView } from './picture-view.tsx';
 import { WordsView } from './words-view.tsx';
 
 /** Pages shown at once; a longer document opens the others on request. */
-const shownAtOnce = 4;
-const pageSizes = '(min-width: 1090px) 620px, (min-width: 670px) 46vw, 92vw';
+const shownAtOnce = 3;
+const pageSizes = '(min-width: 1344px) 330px, (min-width: 704px) 24vw, 30vw';
 
 const formatNames: Record<string, string> = {
   pdf: 'PDF',
@@ -43,7 +43,7 @@ export function DocumentView({ medium, toRoot }: { medium: DocumentMedium; toRoo
   const count = pages.length;
   const bare = count === 0 && pieces.length === 0;
   return (
-    <section className="document" aria-label={title || 'Document'}>
+    <section className={bare ? 'on-grid document bare' : 'on-grid document'} aria-label={title || 'Document'}>
       <header>
         {title && <h2>{title}</h2>}
         <p className="meta">
@@ -61,12 +61,16 @@ export function DocumentView({ medium, toRoot }: { medium: DocumentMedium; toRoo
         </p>
         {caption && <p>{caption}</p>}
       </header>
-      {count > 0 && <Pages pages={pages.slice(0, shownAtOnce)} toRoot={toRoot} />}
-      {count > shownAtOnce && (
-        <details className="more-pages">
-          <summary>The other {count - shownAtOnce} pages</summary>
-          <Pages pages={pages.slice(shownAtOnce)} toRoot={toRoot} />
-        </details>
+      {count > 0 && (
+        <div className="all-pages">
+          <Pages pages={pages.slice(0, shownAtOnce)} toRoot={toRoot} />
+          {count > shownAtOnce && (
+            <details className="more-pages">
+              <summary>The other {count - shownAtOnce} pages</summary>
+              <Pages pages={pages.slice(shownAtOnce)} toRoot={toRoot} />
+            </details>
+          )}
+        </div>
       )}
       {pieces.length > 0 && (
         <div className="sheet-of-words">

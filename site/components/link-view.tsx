@@ -13,14 +13,17 @@ interface LinkViewProps {
 function LinkCard({ medium, toRoot }: Omit<LinkViewProps, 'align'>) {
   const { title, caption, url, host, still } = medium;
   return (
-    <a className={still ? 'link-card with-picture' : 'link-card'} href={url}>
-      {still && <PictureView picture={still} toRoot={toRoot} sizes="(min-width: 700px) 16rem, 92vw" />}
-      <span className="link-words">
-        <b>{title}</b>
-        {caption && <span>{caption}</span>}
-        <small>{host}</small>
-      </span>
-    </a>
+    <div className="on-grid linked">
+      <p className="label">Linked</p>
+      <a className={still ? 'link-card with-picture' : 'link-card'} href={url}>
+        {still && <PictureView picture={still} toRoot={toRoot} sizes="(min-width: 700px) 24vw, 46vw" />}
+        <span className="link-words">
+          <b>{title}</b>
+          {caption && <span>{caption}</span>}
+          <small>{host}</small>
+        </span>
+      </a>
+    </div>
   );
 }
 
@@ -34,7 +37,10 @@ function Framed({ medium, toRoot }: Omit<LinkViewProps, 'align'>) {
   if (!frame) return null;
   return (
     <figure
-      {...attach({ '--ar': +(frame.widthPx / frame.heightPx).toFixed(4) }, plays ? 'framed plays' : 'framed')}
+      {...attach(
+        { '--ar': +(frame.widthPx / frame.heightPx).toFixed(4) },
+        plays ? 'on-grid framed plays' : 'on-grid framed',
+      )}
     >
       <a className="frame-opener" href={url} data-frame={frame.url} data-title={title}>
         {still && <PictureView picture={still} toRoot={toRoot} sizes="(min-width: 1100px) 1000px, 92vw" />}
@@ -45,8 +51,8 @@ function Framed({ medium, toRoot }: Omit<LinkViewProps, 'align'>) {
         <small>
           Comes from <a href={url}>{host}</a>, which learns of your visit only if you ask for it.
         </small>
+        <Transcript lines={transcript} of="What is said and shown" />
       </figcaption>
-      <Transcript lines={transcript} of="What is said and shown" />
     </figure>
   );
 }
@@ -60,9 +66,11 @@ export function LinkView({ medium, align, toRoot }: LinkViewProps) {
       return <LinkCard medium={medium} toRoot={toRoot} />;
     case 'button':
       return (
-        <p className={`link-button ${align}`}>
-          <a href={medium.url}>{medium.title}</a>
-        </p>
+        <div className="on-grid linked">
+          <p className={`link-button ${align}`}>
+            <a href={medium.url}>{medium.title}</a>
+          </p>
+        </div>
       );
   }
 }

@@ -3,6 +3,9 @@ import { focusAt, PictureView } from './picture-view.tsx';
 import { Rows } from './rows.tsx';
 import { useSlots } from './slots.ts';
 
+/** From how many signs on a title is set smaller, so that the work below it stays in sight. */
+const longTitle = 36;
+
 /** The top of a page: a full picture with the title on it, a strip of pictures below the title, or words only. */
 export function OpeningView({ input }: { input: PageInput }) {
   const slots = useSlots();
@@ -12,9 +15,10 @@ export function OpeningView({ input }: { input: PageInput }) {
   const [first] = pictures;
 
   const title = <h1>{page.title || 'Untitled'}</h1>;
+  const long = [...page.title].length > longTitle ? ' long' : '';
   const summary = page.summary ? <p className="lead">{page.summary}</p> : null;
   const say = (
-    <div className="say">
+    <div className="on-grid say">
       {input.up && (
         <p className="kicker">
           <a href={toRoot + input.up.path || './'}>{input.up.title}</a>
@@ -26,7 +30,7 @@ export function OpeningView({ input }: { input: PageInput }) {
   );
   if (layout === 'full' && first)
     return (
-      <div className="opening full">
+      <div className={`opening full${long}`}>
         <PictureView
           picture={first}
           toRoot={toRoot}
@@ -34,21 +38,19 @@ export function OpeningView({ input }: { input: PageInput }) {
           first
           properties={{ '--focus-at': focusAt(first) }}
         />
-        <div className="say-over">
-          <div className="wrap">{say}</div>
-        </div>
+        <div className="say-over">{say}</div>
       </div>
     );
   return (
-    <div className={`opening ${layout === 'words' ? 'words' : 'with-strip'}`}>
-      <div className="wrap">
-        {say}
-        {layout === 'strip' && (
+    <div className={`opening ${layout === 'words' ? 'words' : 'with-strip'}${long}`}>
+      {say}
+      {layout === 'strip' && (
+        <div className="wrap">
           <Rows items={pictures} pictureOf={(picture) => picture} className="strip" strip>
             {(picture, sizes) => <PictureView picture={picture} toRoot={toRoot} sizes={sizes} first />}
           </Rows>
-        )}
-      </div>
+        </div>
+      )}
     </div>
   );
 }

@@ -1,6 +1,9 @@
-import { Fragment, useMemo } from 'react';
+import { Fragment, type ReactNode, useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
-import { standingBeside } from '#core/parts/beside.ts';
+import { type Space, spaceBetween, type Spaced } from '#core/composition/space-between.ts';
+import { spaced, spacedPair } from '#core/composition/spaced.ts';
+import { quarterShare, standingBeside } from '#core/parts/beside.ts';
+import type { Id } from '#core/id.ts';
 import { factsLine } from '#core/pages/facts-line.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import type { PageInput, Card } from '../render/page-input.ts';
@@ -9,7 +12,7 @@ import { OpeningView } from './opening-view.tsx';
 import { Pair } from './pair.tsx';
 import type { PartViewProps } from '../parts/part-drawing.ts';
 import { PartView } from '../parts/part-view.tsx';
-import { drawingOf } from '../parts/parts.ts';
+import { useProperties } from '../render/declarations.ts';
 import { focusAt, PictureView } from './picture-view.tsx';
 import { PagesBelow, SectionLine, SiteMenu } from './site-menu.tsx';
 import { useSlots } from './slots.ts';
@@ -31,7 +34,7 @@ function Facts({ input }: { input: PageInput }) {
   const facts = factsLine(input.page.facts);
   const shown =
     facts.length > 0 ? (
-      <div className="wrap facts-band">
+      <div className="on-grid facts-band">
         <dl className="facts">
           {facts.map(({ name, value, url }) => (
             <div key={name}>
@@ -70,11 +73,26 @@ function PlacedPart({ part, at, input }: { part: SeenPart; at: number; input: Pa
   return slots.part ? slots.part(part, shown, at) : shown;
 }
 
+/** A place on the page, as far below what stands above it as the two kinds ask for. */
+function Place({ space, children }: { space: Space; children: ReactNode }) {
+  const attach = useProperties();
+  return (
+    <section
+      {...(space === 'gutter' ? { className: 'place joined' } : attach({ '--before': space }, 'place'))}
+    >
+      {children}
+    </section>
+  );
+}
+
 function Parts({ input }: { input: PageInput }) {
   const slots = useSlots();
   const { parts } = input.page;
   const beside = standingBeside(parts);
+  const isCaptioned = (id: Id) => Boolean(input.pictures[id]?.caption);
+  const before = (at: number) => slots.before && <div className="wrap">{slots.before(at)}</div>;
   const drawn = (part: SeenPart, at: number) => <PlacedPart part={part} at={at} input={input} />;
+  let above: Spaced | null = null;
   return (
     <>
       {parts.map((part, at) => {
@@ -82,26 +100,22 @@ function Parts({ input }: { input: PageInput }) {
         const share = beside[at + 1];
         // The second of two is drawn with the first.
         if (typeof beside[at] === 'number') return null;
-        if (second && typeof share === 'number')
-          return (
-            <section key={part.id} className="band">
-              <div className="wrap box">
-                {slots.before?.(at)}
-                <Pair share={share} second={second.id}>
-                  {drawn(part, at)}
-                  {drawn(second, at + 1)}
-                </Pair>
-              </div>
-            </section>
-          );
-        const stands = drawingOf(part).stands(part);
+        const isPair = second && typeof share === 'number';
+        const standing = isPair ? spacedPair : spaced(part, isCaptioned);
+        const space = spaceBetween(above, standing);
+        above = standing;
         return (
-          <section key={part.id} className={stands === 'close' ? 'band close' : 'band'}>
-            <div className={stands === 'full' ? '' : 'wrap'}>
-              {slots.before?.(at)}
-              {drawn(part, at)}
-            </div>
-          </section>
+          <Place key={part.id} space={space}>
+            {before(at)}
+            {isPair ? (
+              <Pair share={quarterShare(share)} second={second.id}>
+                {drawn(part, at)}
+                {drawn(second, at + 1)}
+              </Pair>
+            ) : (
+              drawn(part, at)
+            )}
+          </Place>
         );
       })}
       {slots.end}
@@ -118,7 +132,7 @@ function Next({ input }: { input: PageInput }) {
         <PictureView
           picture={card.picture}
           toRoot={toRoot}
-          sizes="(min-width: 48rem) 11rem, 45vw"
+          sizes="(min-width: 56rem) 24vw, 45vw"
           properties={{ '--focus-at': focusAt(card.picture) }}
           decorative
         />
@@ -130,11 +144,9 @@ function Next({ input }: { input: PageInput }) {
     </a>
   );
   return (
-    <nav className="band ruled next-band" aria-label="More projects">
-      <div className="wrap next">
-        {before && link(before, 'before')}
-        {after && link(after, 'after')}
-      </div>
+    <nav className="on-grid next" aria-label="More projects">
+      {before && link(before, 'before')}
+      {after && link(after, 'after')}
     </nav>
   );
 }
@@ -162,11 +174,9 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
             {isWork && <Facts input={input} />}
             <Parts input={input} />
             {page.credits.length > 0 && (
-              <section className="band">
-                <div className="wrap">
-                  <CreditsView credits={page.credits} />
-                </div>
-              </section>
+              <Place space={4}>
+                <CreditsView credits={page.credits} />
+              </Place>
             )}
             {input.cards.length > 0 && (
               <Wall

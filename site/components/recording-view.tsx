@@ -5,19 +5,21 @@ import { Transcript } from './transcript.tsx';
 
 const captionOf = ({ title, caption }: { title: string; caption: string }) =>
   title || caption ? (
-    <figcaption>
+    <>
       {title && <b>{title}</b>} {caption}
-    </figcaption>
+    </>
   ) : null;
 
 /** A sound with its words. Nothing of it is fetched before somebody plays it. */
 export function SoundView({ medium, toRoot }: { medium: SoundMedium; toRoot: string }) {
   return (
-    <figure className="sound">
-      {/* eslint-disable-next-line jsx-a11y/media-has-caption -- its words stand below it */}
-      <audio controls preload="none" src={toRoot + medium.url} aria-label={medium.title || 'Sound'} />
-      {captionOf(medium)}
-      <Transcript lines={medium.transcript} of="What is said" />
+    <figure className="on-grid sound">
+      {captionOf(medium) && <figcaption>{captionOf(medium)}</figcaption>}
+      <div>
+        {/* eslint-disable-next-line jsx-a11y/media-has-caption -- its words stand below it */}
+        <audio controls preload="none" src={toRoot + medium.url} aria-label={medium.title || 'Sound'} />
+        <Transcript lines={medium.transcript} of="What is said" />
+      </div>
     </figure>
   );
 }
@@ -29,9 +31,12 @@ export function SoundView({ medium, toRoot }: { medium: SoundMedium; toRoot: str
 export function ClipView({ medium, toRoot }: { medium: ClipMedium; toRoot: string }) {
   const attach = useProperties();
   const { still, widthPx, heightPx } = medium;
+  const said = captionOf(medium);
+  const isTold = said !== null || medium.transcript.length > 0;
+  const shape = widthPx < heightPx ? 'upright' : isTold ? 'told' : 'alone';
   return (
-    <figure className="clip">
-      <div {...attach({ '--ar': widthPx / heightPx })}>
+    <figure className={`on-grid clip ${shape}`}>
+      <div {...attach({ '--ar': widthPx / heightPx }, 'screen')}>
         {still && (
           <PictureView picture={still} toRoot={toRoot} sizes="(min-width: 1100px) 1000px, 92vw" decorative />
         )}
@@ -50,8 +55,12 @@ export function ClipView({ medium, toRoot }: { medium: ClipMedium; toRoot: strin
           )}
         </video>
       </div>
-      {captionOf(medium)}
-      <Transcript lines={medium.transcript} of="What is said and shown" />
+      {isTold && (
+        <figcaption>
+          {said && <p>{said}</p>}
+          <Transcript lines={medium.transcript} of="What is said and shown" />
+        </figcaption>
+      )}
     </figure>
   );
 }

@@ -148,7 +148,7 @@ const ByGroups = ({ cards, groups, toRoot, opens }: PartOfWall & Pick<WallProps,
 export function Wall({ arrangement, groups, label, ...wall }: WallProps) {
   if (wall.cards.length === 0) return null;
   return (
-    <section className="band" aria-label={label}>
+    <section className="wall" aria-label={label}>
       <div className="wrap">
         {arrangement === 'one' ? (
           <OneLarge {...wall} />

@@ -50,7 +50,7 @@ export async function openLightbox(links: readonly HTMLAnchorElement[], index: n
         element.setAttribute('aria-live', 'polite');
         box.on('change', () => {
           const link = links[box.currIndex];
-          element.textContent = link?.parentElement?.querySelector('figcaption')?.textContent ?? '';
+          element.textContent = link?.closest('figure')?.querySelector('figcaption')?.textContent ?? '';
         });
       },
     });

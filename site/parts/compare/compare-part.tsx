@@ -1,9 +1,11 @@
+import { liesOver } from '#core/parts/lies-over.ts';
 import { useProperties } from '../../render/declarations.ts';
 import { PictureView } from '../../components/picture-view.tsx';
 import type { PartViewProps } from '../part-drawing.ts';
 
 /**
- * Two pictures of one thing: side by side on paper and without a script, and with one as a pair that a slider uncovers.
+ * Two pictures of one thing: side by side, and with a script one over the other with a slider that uncovers it, where both have
+ * one shape. They are never cut: the less wide they are, the less of the page they take.
  */
 export function ComparePart({ part, pictures, toRoot }: PartViewProps<'compare'>) {
   const attach = useProperties();
@@ -12,8 +14,12 @@ export function ComparePart({ part, pictures, toRoot }: PartViewProps<'compare'>
   if (!before || !after) return null;
   const names = { before: part.beforeName, after: part.afterName };
   const ratio = +(after.widthPx / after.heightPx).toFixed(4);
+  const place = ratio >= 1.4 ? 'in-wide' : ratio >= 1.15 ? 'in-rest' : 'in-text';
   return (
-    <div {...attach({ '--ar': ratio }, 'compare')} data-compare>
+    <div
+      {...attach({ '--ar': ratio }, `on-grid compare ${place}`)}
+      data-compare={liesOver(before, after) ? '' : undefined}
+    >
       {(['before', 'after'] as const).map((which) => {
         const picture = which === 'before' ? before : after;
         return (

@@ -5,22 +5,25 @@ import type { PartViewProps } from '../part-drawing.ts';
 /** How to reach the maker. */
 export function ContactPart({ part: { words, email, link } }: PartViewProps<'contact'>) {
   return (
-    <div className="contact">
-      <Paragraphs text={words} />
-      {(email || link) && (
-        <ul>
-          {email && (
-            <li>
-              <a href={`mailto:${email}`}>{email}</a>
-            </li>
-          )}
-          {link && (
-            <li>
-              <a href={link}>{hostOf(link) ?? link}</a>
-            </li>
-          )}
-        </ul>
-      )}
+    <div className="on-grid contact">
+      <h2>Contact</h2>
+      <div>
+        <Paragraphs text={words} />
+        {(email || link) && (
+          <ul>
+            {email && (
+              <li>
+                <a href={`mailto:${email}`}>{email}</a>
+              </li>
+            )}
+            {link && (
+              <li>
+                <a href={link}>{hostOf(link) ?? link}</a>
+              </li>
+            )}
+          </ul>
+        )}
+      </div>
     </div>
   );
 }

@@ -12,17 +12,27 @@ export function EvidencePart({ part, pictures, media, toRoot }: PartViewProps<'e
   const medium = media[part.material ?? ''];
   const picture = part.material === null ? undefined : pictures[part.material];
   const answers = (['what', 'why', 'shows'] as const).filter((one) => part[one].trim() !== '');
+  const shows = picture !== undefined || medium !== undefined;
   return (
-    <div className="evidence">
+    <div className={`on-grid evidence ${shows && answers.length > 0 ? 'two' : 'one'}`}>
+      <p className="label">Evidence</p>
       {picture && (
         <figure>
           <LargeLink picture={picture} toRoot={toRoot}>
-            <PictureView picture={picture} toRoot={toRoot} sizes="(min-width: 800px) 30rem, 92vw" />
+            <PictureView
+              picture={picture}
+              toRoot={toRoot}
+              sizes="(min-width: 1344px) 660px, (min-width: 704px) 46vw, 92vw"
+            />
           </LargeLink>
           {picture.caption && <figcaption>{picture.caption}</figcaption>}
         </figure>
       )}
-      {medium && <MediumView medium={medium} toRoot={toRoot} />}
+      {medium && (
+        <div className="half">
+          <MediumView medium={medium} toRoot={toRoot} />
+        </div>
+      )}
       {answers.length > 0 && (
         <dl>
           {answers.map((one) => (

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { gridColumns } from '#core/gallery/grid-columns.ts';
 import { type Properties, useProperties } from '../../render/declarations.ts';
 import type { Picture } from '../../render/picture.ts';
 import { Caption } from '../../components/caption.tsx';
@@ -8,7 +9,7 @@ import { PlayMoving } from '../../components/play-moving.tsx';
 import type { PartViewProps } from '../part-drawing.ts';
 import { Rows } from '../../components/rows.tsx';
 
-const columnSizes = '(min-width: 1344px) 440px, (min-width: 670px) 46vw, 92vw';
+const columnSizes = '(min-width: 1344px) 330px, (min-width: 704px) 24vw, 46vw';
 const gridSizes = '(min-width: 1344px) 330px, (min-width: 670px) 31vw, 46vw';
 const largeSizes = '(min-width: 1344px) 1180px, 88vw';
 
@@ -66,7 +67,7 @@ export function GalleryPart({ part, pictures, toRoot }: PartViewProps<'gallery'>
       case 'grid':
         return (
           <div className="box">
-            <div className="even-grid">
+            <div className="even-grid" data-columns={gridColumns(shown.length)}>
               {figures(gridSizes, (picture) => ({ '--focus-at': focusAt(picture) }))}
             </div>
           </div>
@@ -87,9 +88,11 @@ export function GalleryPart({ part, pictures, toRoot }: PartViewProps<'gallery'>
     }
   };
   return (
-    <div className={`gallery captions-${part.captions}`}>
+    <div className={`on-grid gallery captions-${part.captions}`}>
       {part.title && <h2>{part.title}</h2>}
-      {laidOut()}
+      <div className={part.layout === 'grid' && gridColumns(shown.length) === 3 ? 'in-rest' : 'in-wide'}>
+        {laidOut()}
+      </div>
     </div>
   );
 }

@@ -1,27 +1,33 @@
 import { Caption } from '../../components/caption.tsx';
 import { PictureLink } from '../../components/picture-link.tsx';
-import { PictureView } from '../../components/picture-view.tsx';
+import { focusAt, PictureView } from '../../components/picture-view.tsx';
 import { PlayMoving } from '../../components/play-moving.tsx';
-import { useProperties } from '../../render/declarations.ts';
 import type { PartViewProps } from '../part-drawing.ts';
 
 const sizes = {
-  text: '(min-width: 560px) 34rem, 92vw',
+  text: '(min-width: 1344px) 660px, (min-width: 1088px) 46vw, (min-width: 704px) 70vw, 92vw',
   wide: '(min-width: 1344px) 1344px, 92vw',
   full: '100vw',
 } as const;
 
+const widthNames = { text: 'in-text', wide: 'wide', full: 'full-width' } as const;
+
 export function PicturePart({ part, pictures, toRoot }: PartViewProps<'picture'>) {
-  const attach = useProperties();
   const picture = part.material ? pictures[part.material] : undefined;
   if (!picture) return null;
-  const className = part.width === 'full' ? 'picture full-width' : `picture ${part.width}`;
   return (
-    <figure {...attach({}, className)}>
-      <PictureLink link={part.link} picture={picture} toRoot={toRoot}>
-        <PictureView picture={picture} toRoot={toRoot} sizes={sizes[part.width]} />
-      </PictureLink>
-      <PlayMoving picture={picture} toRoot={toRoot} />
+    <figure className={`on-grid picture ${widthNames[part.width]}`}>
+      <div className="stand">
+        <PictureLink link={part.link} picture={picture} toRoot={toRoot}>
+          <PictureView
+            picture={picture}
+            toRoot={toRoot}
+            sizes={sizes[part.width]}
+            properties={part.width === 'full' ? { '--focus-at': focusAt(picture) } : {}}
+          />
+        </PictureLink>
+        <PlayMoving picture={picture} toRoot={toRoot} />
+      </div>
       <Caption picture={picture} />
     </figure>
   );

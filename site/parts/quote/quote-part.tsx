@@ -3,7 +3,7 @@ import type { PartViewProps } from '../part-drawing.ts';
 
 export function QuotePart({ part }: PartViewProps<'quote'>) {
   return (
-    <figure className="quote">
+    <figure className="on-grid quote">
       <blockquote>
         <Paragraphs text={part.text} />
       </blockquote>

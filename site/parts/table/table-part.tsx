@@ -8,7 +8,7 @@ export function TablePart({ part: { title, columns, rows } }: PartViewProps<'tab
   // Where the first column says what a row is, its total is called so there.
   const firstIsWords = columns[0]?.sum === null;
   return (
-    <div className="rows-and-columns">
+    <div className="on-grid rows-and-columns">
       {title && <h2>{title}</h2>}
       {/* A wide table scrolls by itself, by keyboard too, and never makes the page scroll sideways. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what scrolls has to be reached */}

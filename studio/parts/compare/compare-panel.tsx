@@ -1,4 +1,5 @@
 import { ArrowLeftRight } from 'lucide-react';
+import { liesOver } from '#core/parts/lies-over.ts';
 import type { PartOf } from '#core/parts/parts.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
@@ -10,6 +11,13 @@ import { Button } from '../../ui/button.tsx';
 export function ComparePanel({ part, onChange }: PartPanelProps<'compare'>) {
   const { state } = useSite();
   const set = (change: Partial<PartOf<'compare'>>) => onChange({ ...part, ...change });
+  const factsOf = (id: string | null) => {
+    const material = state.materials.find((one) => one.id === id);
+    return material?.kind === 'picture' ? material.facts : null;
+  };
+  const before = factsOf(part.before);
+  const after = factsOf(part.after);
+  const isApart = before !== null && after !== null && !liesOver(before, after);
   const sides = [
     { side: 'before', name: 'beforeName', title: 'The first' },
     { side: 'after', name: 'afterName', title: 'The second' },
@@ -39,7 +47,14 @@ export function ComparePanel({ part, onChange }: PartPanelProps<'compare'>) {
                   onPick={([id]) => id && set({ [side]: id })}
                 >
                   <Button small>
-                    {picture ? 'Another picture' : `Choose ${title.toLowerCase()} picture`}
+                    {picture ? (
+                      <>
+                        Another picture
+                        <span className="sr-only"> in place of {materialName(picture)}</span>
+                      </>
+                    ) : (
+                      `Choose ${title.toLowerCase()} picture`
+                    )}
                   </Button>
                 </PickMaterials>
                 <span className="note min-w-0 truncate">{picture && materialName(picture)}</span>
@@ -53,7 +68,11 @@ export function ComparePanel({ part, onChange }: PartPanelProps<'compare'>) {
           <ArrowLeftRight size={15} aria-hidden="true" />
           Change sides
         </Button>
-        <span className="note">Readers get a slider, on paper both pictures beside each other.</span>
+        <span className="note">
+          {isApart
+            ? 'Their shapes differ too much for a slider: readers get both beside each other, whole.'
+            : 'Readers get a slider, on paper both pictures beside each other.'}
+        </span>
       </p>
     </div>
   );

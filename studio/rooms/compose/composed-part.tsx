@@ -67,9 +67,11 @@ export const ComposedPart = memo(function ComposedPart(props: ComposedPartProps)
   };
   const { InPlace, Panel, Tools, empty } = settingsOf(part);
   const drawn = bare ? (
-    <p className="border-[1.5px] border-dashed border-[#838984] p-4.5 text-[#4a564f] italic">
-      {part.prompt ?? empty}
-    </p>
+    <div className="wrap">
+      <p className="border-[1.5px] border-dashed border-[#838984] p-4.5 text-[#4a564f] italic">
+        {part.prompt ?? empty}
+      </p>
+    </div>
   ) : (
     shown
   );
@@ -84,7 +86,7 @@ export const ComposedPart = memo(function ComposedPart(props: ComposedPartProps)
       >
         {(tools, edited) => (
           <PartFrame {...common} tools={tools}>
-            {edited ?? drawn}
+            {edited ? <div className="on-grid words">{edited}</div> : drawn}
           </PartFrame>
         )}
       </InPlace>

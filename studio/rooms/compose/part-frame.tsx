@@ -64,12 +64,12 @@ export function PartFrame(props: PartFrameProps) {
     <div
       {...place}
       id={`part-${part.id}`}
-      className={`part group/part relative flow-root data-over:outline-2 data-over:outline-offset-12 data-over:outline-[#285f9d] data-over:outline-dashed ${selected ? 'sel outline-2 outline-offset-12 outline-[#be3d16] compact:outline-offset-6' : ''}`}
+      className={`part framed-part group/part relative flow-root ${selected ? 'sel' : ''}`}
       data-kind={part.kind}
     >
       {selected && (
         <div
-          className="studio-ui sticky -top-3.5 z-6 flex flex-wrap items-center gap-px -mt-3 mb-3.5 -mx-3 min-h-9.5 bg-raised shadow-2 rounded-[0_var(--r-m)_var(--r-m)_0] pr-1 compact:-mx-1.5 compact:-top-2"
+          className="studio-ui sticky -top-3.5 z-6 flex flex-wrap items-center gap-px -mt-3 mb-3.5 mx-(--frame) min-h-9.5 bg-raised shadow-2 rounded-[0_var(--r-m)_var(--r-m)_0] pr-1 compact:-top-2"
           role="toolbar"
           aria-label={`${name} tools`}
         >
@@ -147,7 +147,7 @@ export function PartFrame(props: PartFrameProps) {
       {!selected && (
         <button
           type="button"
-          className="studio-ui part-pick absolute -inset-2.5 block cursor-pointer group-data-[kind=words]/part:cursor-text hover:outline-1 hover:outline-[#14302f99] hover:outline-dashed"
+          className="studio-ui part-pick absolute inset-x-(--frame) -inset-y-2.5 block cursor-pointer group-data-[kind=words]/part:cursor-text hover:outline-1 hover:outline-[#14302f99] hover:outline-dashed"
           aria-label={`Edit ${name}, part ${at + 1} of ${count}`}
           onClick={(event) => onSelect(event.detail > 0 ? { x: event.clientX, y: event.clientY } : null)}
         >
@@ -159,7 +159,7 @@ export function PartFrame(props: PartFrameProps) {
         </button>
       )}
       {selected && panel && (
-        <div className="studio-ui part-panel -mx-3 mt-3.5 -mb-3 border-t border-t-line bg-raised p-3.5">
+        <div className="studio-ui part-panel mx-(--frame) mt-3.5 -mb-3 border-t border-t-line bg-raised p-3.5">
           {panel}
         </div>
       )}

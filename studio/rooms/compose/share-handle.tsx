@@ -1,4 +1,5 @@
-import { useRef, useState } from 'react';
+import { type CSSProperties, useRef, useState } from 'react';
+import { quarterShare, quarterShares } from '#core/parts/beside.ts';
 import './share-handle.css';
 
 interface ShareHandleProps {
@@ -7,8 +8,11 @@ interface ShareHandleProps {
   onChange: (share: number) => void;
 }
 
-const least = 0.2;
-const kept = (share: number): number => Math.round(Math.min(1 - least, Math.max(least, share)) * 100) / 100;
+const [least] = quarterShares;
+
+/** The next share to one side. */
+const stepped = (share: number, by: -1 | 1): number =>
+  quarterShares[quarterShares.indexOf(quarterShare(share)) + by] ?? share;
 
 /** The line between two parts that stand beside each other: pulled with the mouse or a finger, or moved by arrow keys. */
 export function ShareHandle({ share, onChange }: ShareHandleProps) {
@@ -20,11 +24,11 @@ export function ShareHandle({ share, onChange }: ShareHandleProps) {
   /** Moves the line there, on the page too, without a step of undo for each pixel. */
   const pull = (clientX: number) => {
     const pair = handle.current?.closest<HTMLElement>('.pair');
-    const box = pair?.getBoundingClientRect();
-    if (!pair || !box) return;
-    const next = kept((clientX - box.left) / box.width);
-    pair.style.setProperty('--share', `${next}fr`);
-    pair.style.setProperty('--rest', `${1 - next}fr`);
+    const [first, second] = pair?.querySelectorAll(':scope > .half') ?? [];
+    if (!pair || !first || !second) return;
+    const { left } = first.getBoundingClientRect();
+    const next = quarterShare((clientX - left) / (second.getBoundingClientRect().right - left));
+    pair.dataset['share'] = String(next * 100);
     latest.current = next;
     setPulled(next);
   };
@@ -43,12 +47,12 @@ export function ShareHandle({ share, onChange }: ShareHandleProps) {
       aria-valuetext={`${Math.round(shown * 100)} percent`}
       // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
       tabIndex={0}
-      style={{ left: `${shown * 100}%` }}
+      style={{ '--at': shown } as CSSProperties}
       onKeyDown={(event) => {
-        const by = { ArrowLeft: -0.05, ArrowRight: 0.05 }[event.key];
-        if (by === undefined) return;
+        if (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') return;
         event.preventDefault();
-        onChange(kept(share + by));
+        const next = stepped(share, event.key === 'ArrowLeft' ? -1 : 1);
+        if (next !== share) onChange(next);
       }}
       onPointerDown={(event) => {
         event.preventDefault();
