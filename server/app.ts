@@ -11,6 +11,7 @@ import { Commands } from './commands/commands.ts';
 import type { Config } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { Outgoing } from './links/outgoing.ts';
+import { quickLinkRoutes } from './links/quick-links.ts';
 import { linkRoutes } from './links/routes.ts';
 import { limitedServer } from './http/limited-server.ts';
 import { quietLogs } from './http/quiet-logs.ts';
@@ -139,6 +140,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     pageRoutes(maker, { db, commands });
     mediaRoutes(maker, { ...gathering, looking });
     linkRoutes(maker, { ...gathering, outgoing });
+    quickLinkRoutes(maker, { db, outgoing });
     publishRoutes(maker, { ...publishing, open });
     previewRoutes(maker, { db, assets, blobs });
 

@@ -13,6 +13,7 @@ import type { PartBase } from '../parts/part-base.ts';
 import { type Part, type PartKind, partKinds, type PartOf } from '../parts/parts.ts';
 import type { Draft } from '../sites/site.ts';
 import { firstArrangement } from '../sites/arrangement.ts';
+import { wallLabels } from '../sites/wall-labels.ts';
 
 /**
  * Random sites for property tests. Every text and every original carries a marker of the thing it belongs to
@@ -183,6 +184,17 @@ const pageSpec = fc.record({
   /** Put away, now and then. */
   archived: fc.integer({ min: 0, max: 9 }).map((n) => n === 0),
   inMenu: fc.constantFrom(true, false, null),
+  language: fc.constantFrom(null, null, 'de', 'he'),
+});
+
+const quickLink = fc.record({
+  id: fc.nat(99).map((at) => `link-${at}`),
+  name: fc.constantFrom('', 'Bookings', 'Tides'),
+  to: fc.constantFrom('', 'https://tides.example/'),
+  newWindow: fc.boolean(),
+  inMenu: fc.boolean(),
+  atEnd: fc.constantFrom('none', 'every', 'chosen'),
+  pages: fc.uniqueArray(fc.nat(9).map((at) => `page-${at}`)),
 });
 
 /** A draft whose pages are all projects. */
@@ -199,6 +211,10 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
       fc.nat(9).map((at) => `page-${at}`),
       { maxLength: 2 },
     ),
+    quickLinks: fc.array(quickLink, { maxLength: 3 }),
+    language: fc.constantFrom('en', 'de', 'fr', 'ar', 'ja'),
+    welcome: fc.boolean(),
+    wallLabels: fc.constantFrom(...wallLabels),
   })
   .map((spec) => ({
     site: {
@@ -210,6 +226,8 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
       look: firstLook,
       evidenceWanted: 3,
       ...{ ...firstArrangement, wallOrder: spec.wallOrder, offWall: spec.offWall },
+      ...{ quickLinks: spec.quickLinks, language: spec.language, welcome: spec.welcome },
+      ...{ wallLabels: spec.wallLabels, wallDates: true, wallTags: true },
     },
     materials: Array.from({ length: materialCount }, (_, at) => material(at)),
     pages: spec.pages.map((page, at): PageOf<'project'> => {
@@ -231,6 +249,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
         parts: page.parts.map((one, partAt) => part(at, partAt, one)),
         archived: page.archived,
         inMenu: page.inMenu,
+        language: page.language,
       };
     }),
   }));

@@ -33,6 +33,8 @@ export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title'> &
     parent: Id | null;
     /** Whether it stands in the menu; see `standsInMenu`. */
     inMenu: boolean;
+    /** What it is written in. */
+    language: string;
     /** Whether it hangs on the front page, where it is work. */
     onWall: boolean;
     /** Where an outside link leads; null of all other pages. */
@@ -44,8 +46,24 @@ export type SeenPage = Pick<Page, 'id' | 'kind' | 'slug' | 'title'> &
   };
 
 export interface SiteView {
-  /** The order of the wall names only pages of this view. */
-  site: Pick<Site, 'title' | 'by' | 'look' | 'menu' | 'wall' | 'wallOrder'>;
+  /** The order of the wall and the places of quick links name only pages of this view. */
+  site: Pick<
+    Site,
+    | 'title'
+    | 'by'
+    | 'look'
+    | 'menu'
+    | 'wall'
+    | 'wallOrder'
+    | 'wallLabels'
+    | 'wallDates'
+    | 'wallTags'
+    | 'welcome'
+    | 'language'
+    | 'quickLinks'
+    | 'contact'
+    | 'rights'
+  >;
   /** The page a page link opens, or null when the whole site is entered at its home page. */
   entry: Id | null;
   /** In reading order; a parent stands before its children. */
@@ -138,7 +156,8 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     const cover = coverFor(shown, parts);
     const credited = parts.some((part) => rulesOf(part).givesCredits);
     // Only what this viewer is shown is credited: a hidden part's sources would tell of it.
-    const credits = creditsOf(materialsOn({ ...shown, parts, cover }), known);
+    const language = page.language ?? draft.site.language;
+    const credits = creditsOf(materialsOn({ ...shown, parts, cover }), known, language);
     return {
       id: page.id,
       kind: page.kind,
@@ -147,6 +166,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       summary: shown.summary,
       facts: factsOf(page),
       inMenu: standsInMenu(page),
+      language,
       onWall: !offWall.has(page.id),
       lead: 'leadsTo' in page && page.leadsTo ? { to: page.leadsTo, newWindow: page.newWindow } : null,
       cover: isPictureId(cover.picture) && show(cover.picture) ? cover : noCover,
@@ -156,7 +176,14 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       credits: credited ? [] : credits,
     };
   });
-  const { title, by, look, menu, wall } = draft.site;
-  const wallOrder = draft.site.wallOrder.filter((id) => openIds.has(id));
-  return { site: { title, by, look, menu, wall, wallOrder }, entry, pages, materials };
+  const { title, by, look, menu, wall, wallLabels, wallDates, wallTags, welcome } = draft.site;
+  const { language, contact, rights } = draft.site;
+  const isOpenId = (id: Id) => openIds.has(id);
+  const wallOrder = draft.site.wallOrder.filter(isOpenId);
+  const quickLinks = draft.site.quickLinks.map((link) => ({ ...link, pages: link.pages.filter(isOpenId) }));
+  const site = {
+    ...{ title, by, look, menu, wall, wallOrder, wallLabels, wallDates, wallTags, welcome },
+    ...{ language, contact, rights, quickLinks },
+  };
+  return { site, entry, pages, materials };
 }

@@ -1,6 +1,8 @@
 import { licenceName, licenceUrl } from './licence.ts';
 import { hostOf } from '../links/host-of.ts';
 import type { Provenance } from './provenance.ts';
+import { en } from '../public-words/en.ts';
+import type { PublicWords } from '../public-words/public-words.ts';
 
 /** A piece of a credit; the pieces in their order, joined by their own punctuation, are the whole line. */
 export interface CreditPiece {
@@ -17,7 +19,7 @@ export interface CreditPiece {
  *
  * @param ownTitle title of the material, used where the work's own title is not given
  */
-export function creditOf(provenance: Provenance, ownTitle: string): CreditPiece[] {
+export function creditOf(provenance: Provenance, ownTitle: string, words: PublicWords = en): CreditPiece[] {
   const { whose, makerUnknown, licence } = provenance;
   const maker = provenance.maker.trim();
   if (whose === 'mine') return [];
@@ -25,17 +27,17 @@ export function creditOf(provenance: Provenance, ownTitle: string): CreditPiece[
   const pieces: CreditPiece[] = [];
   if (title) pieces.push({ kind: 'title', text: title, url: null });
   if (whose === 'with-others') {
-    if (maker) pieces.push({ kind: 'maker', text: `with ${maker}`, url: null });
+    if (maker) pieces.push({ kind: 'maker', text: words.withMaker(maker), url: null });
     return pieces;
   }
   if (maker) pieces.push({ kind: 'maker', text: maker, url: null });
-  else if (makerUnknown) pieces.push({ kind: 'maker', text: 'maker unknown', url: null });
+  else if (makerUnknown) pieces.push({ kind: 'maker', text: words.makerUnknown, url: null });
   const date = provenance.date.trim();
   if (date) pieces.push({ kind: 'date', text: date, url: null });
   const source = provenance.source.trim();
   const host = hostOf(source);
   if (source) pieces.push({ kind: 'source', text: host ?? source, url: host ? source : null });
-  if (licence) pieces.push({ kind: 'licence', text: licenceName(licence), url: licenceUrl(licence) });
+  if (licence) pieces.push({ kind: 'licence', text: licenceName(licence, words), url: licenceUrl(licence) });
   return pieces;
 }
 

@@ -78,9 +78,9 @@ describe('the readers’ menu, the walls and the neighbours', () => {
         ...{ opening: { layout: 'words', pictures: [] }, parts: [], ...more },
       }) as unknown as SeenPage;
     const menu = (pages: SeenPage[]) =>
-      flat(readersMenu({ site: { wallOrder: [] } as never, entry: null, pages, materials: {} })).map(
-        ({ title }) => title,
-      );
+      flat(
+        readersMenu({ site: { wallOrder: [], language: 'en' } as never, entry: null, pages, materials: {} }),
+      ).map(({ title }) => title);
     const deep = ['a', 'b', 'c', 'd'].map((id, level) =>
       at('plain', id, level ? 'abc'.charAt(level - 1) : null),
     );

@@ -1,5 +1,6 @@
 import type { SeenPage, SiteView } from '../access/seen-by.ts';
 import type { Id } from '../id.ts';
+import { titleInMenu } from './title-in-menu.ts';
 import { rulesOfPage } from '../pages/page-kinds.ts';
 
 /** What stands in the menu of one kind of reader, with what stands below it. */
@@ -24,7 +25,7 @@ export function readersMenu(view: SiteView): MenuNode[] {
   for (const page of view.pages) below.set(page.parent, [...(below.get(page.parent) ?? []), page]);
   const nodes = (parent: Id | null, depth: number): MenuNode[] =>
     (below.get(parent) ?? []).flatMap((page) => {
-      const title = rulesOfPage(page).inMenu(page.title);
+      const title = titleInMenu(page, view.site.language);
       if (title === null || !page.inMenu) return [];
       const inside = depth < deepest ? nodes(page.id, depth + 1) : [];
       const isBare = inside.length === 0 && !(below.get(page.id) ?? []).some((one) => rulesOfPage(one).opens);

@@ -2,8 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { caseFactsSchema, noFacts, ownLicences } from './case-facts.ts';
 import { factsLine } from './facts-line.ts';
 
-const valueOf = (name: string, facts: Parameters<typeof factsLine>[0]) =>
-  factsLine(facts).find((fact) => fact.name === name);
+const valueOf = (name: string, facts: Parameters<typeof factsLine>[0]) => {
+  const found = factsLine(facts).find((fact) => fact.name === name);
+  return found && { value: found.value, ...(found.url ? { url: found.url } : {}), name };
+};
 
 describe('the line of facts', () => {
   test('an empty page has none', () => expect(factsLine(noFacts)).toEqual([]));
@@ -11,9 +13,9 @@ describe('the line of facts', () => {
   test('only what was filled in, in one order', () => {
     const facts = { ...noFacts, tags: ['clock', 'harbour'], materials: ' ', role: 'Making', from: '2025-09' };
     expect(factsLine(facts)).toEqual([
-      { name: 'When', value: 'September 2025' },
-      { name: 'Role', value: 'Making' },
-      { name: 'Tags', value: 'clock, harbour' },
+      { kind: 'when', name: 'When', value: 'September 2025' },
+      { kind: 'role', name: 'Role', value: 'Making' },
+      { kind: 'tags', name: 'Tags', value: 'clock, harbour' },
     ]);
   });
 

@@ -5,7 +5,16 @@ import { factsOf, hasField, isShown, isWork, type Page, pageSchema, shownOn } fr
 
 const page = (kind: (typeof pageKinds)[number], more: object = {}): Page =>
   pageSchema.parse({
-    ...{ id: 'page-1', parent: null, rank: 'a1', slug: 'a-page', title: '', archived: false, inMenu: null },
+    ...{
+      id: 'page-1',
+      parent: null,
+      rank: 'a1',
+      slug: 'a-page',
+      title: '',
+      archived: false,
+      inMenu: null,
+      language: null,
+    },
     ...{ height: 'public', kind, ...emptyContents[kind], ...more },
   });
 

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { type CaseFacts, noFacts } from './case-facts.ts';
 import { heightSchema } from '../access/height.ts';
 import { idSchema } from '../id.ts';
+import { languageSchema } from '../language/language.ts';
 import { line } from '../words/line.ts';
 import {
   contentOfAnyKind,
@@ -27,6 +28,8 @@ const ofEveryPage = {
   archived: z.boolean(),
   /** Whether its maker wants it in the readers' menu; null where they have not chosen (`standsInMenu`). */
   inMenu: z.boolean().nullable(),
+  /** What it is written in, where that is another language than the site's. */
+  language: languageSchema.nullable(),
 };
 const pageBaseSchema = z.object({ ...ofEveryPage, id: idSchema });
 /** What every page has, whatever its kind. */

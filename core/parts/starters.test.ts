@@ -51,6 +51,7 @@ describe.each([...starterKeys, ...pageStarterKeys])('the starter "%s"', (key) =>
       parts: filled,
       archived: false,
       inMenu: null,
+      language: null,
     };
     const site = {
       id: 's',

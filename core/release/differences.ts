@@ -172,6 +172,9 @@ const heightNames: Record<Height, string> = {
   public: 'Public',
 };
 
+/** What of a site says how its front page hangs, besides the order. */
+const hangs = ['wall', 'wallLabels', 'wallDates', 'wallTags', 'welcome'] as const;
+
 /**
  * What publishing `draft` would change for readers who now see `live` (the releasable part of an earlier draft;
  * null when nothing is published). Empty when readers already see the draft as it is.
@@ -186,7 +189,12 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
   if (live && live.site.by !== after.site.by) what.push('name of the maker');
   if (live && !same(live.site.look, after.site.look)) what.push('look');
   if (live && live.site.menu !== after.site.menu) what.push('manner of the menu');
-  if (live && live.site.wall !== after.site.wall) what.push('how the front page hangs');
+  if (live && hangs.some((field) => live.site[field] !== after.site[field]))
+    what.push('how the front page hangs');
+  if (live && live.site.language !== after.site.language) what.push('language');
+  if (live && !same(live.site.quickLinks, after.site.quickLinks)) what.push('quick links');
+  if (live && (live.site.contact !== after.site.contact || live.site.rights !== after.site.rights))
+    what.push('what stands at the end of every page');
   if (live && !same(wallOf(live, after), wallOf(after, live)))
     what.push('what hangs on the front page, or in which order');
   if (live && siteIs === 'public' && live.site.searchEngines !== after.site.searchEngines)

@@ -12,7 +12,7 @@ import { isShown, type Page, shownOn } from '../pages/page.ts';
  */
 export function releasable(draft: Draft): Draft {
   if (draft.site.height === 'private')
-    return { site: { ...draft.site, wallOrder: [], offWall: [] }, pages: [], materials: [] };
+    return { site: { ...draft.site, wallOrder: [], offWall: [], quickLinks: [] }, pages: [], materials: [] };
   const heights = heightsOf(draft);
   const kept = (height: Height | undefined) => height !== undefined && reaches(height, 'invited');
   const pages = draft.pages
@@ -29,6 +29,10 @@ export function releasable(draft: Draft): Draft {
   for (const { id, shownBy } of draft.materials) if (used.has(id) && shownBy !== null) used.add(shownBy);
   const isKept = (id: string) => pages.some((page) => page.id === id);
   const { wallOrder, offWall } = draft.site;
-  const site = { ...draft.site, wallOrder: wallOrder.filter(isKept), offWall: offWall.filter(isKept) };
+  const quickLinks = draft.site.quickLinks.map((link) => ({ ...link, pages: link.pages.filter(isKept) }));
+  const site = {
+    ...draft.site,
+    ...{ wallOrder: wallOrder.filter(isKept), offWall: offWall.filter(isKept), quickLinks },
+  };
   return { site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };
 }

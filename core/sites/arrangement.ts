@@ -1,6 +1,11 @@
 import { z } from 'zod';
 import { idSchema } from '../id.ts';
+import { licences } from '../credits/licence.ts';
+import { languageSchema } from '../language/language.ts';
+import { webAddress } from '../parts/web-address.ts';
+import { quickLinkSchema } from './quick-link.ts';
 import { wallArrangementSchema } from './wall-arrangement.ts';
+import { wallLabelsSchema } from './wall-labels.ts';
 import { menuMannerSchema } from '../menu/menu-manner.ts';
 
 /** What a maker decides of a site's shape and name, besides where its pages stand. */
@@ -13,6 +18,20 @@ export const arrangementSchema = z.object({
   wallOrder: z.array(idSchema).max(5000),
   /** Work that does not hang on the front page. */
   offWall: z.array(idSchema).max(5000),
+  /** Where names stand on the wall, and whether dates and tags stand with them. */
+  wallLabels: wallLabelsSchema,
+  wallDates: z.boolean(),
+  wallTags: z.boolean(),
+  /** Whether the front page begins with its title and pictures; without them the wall begins right below the menu. */
+  welcome: z.boolean(),
+  /** What the site is written in, where a page does not say otherwise. */
+  language: languageSchema,
+  /** Links that stand on many pages, in order. */
+  quickLinks: z.array(quickLinkSchema).max(40, 'A site has at most 40 quick links.'),
+  /** How its maker can be reached, at the end of every page: an e-mail or a web address; empty: not said there. */
+  contact: z.union([webAddress, z.email('This is no e-mail address.').max(200)]),
+  /** Under which terms its maker's own work stands, where a page does not say otherwise; null: nothing is said. */
+  rights: z.enum(licences).nullable(),
 });
 export type Arrangement = z.infer<typeof arrangementSchema>;
 
@@ -23,4 +42,12 @@ export const firstArrangement: Arrangement = {
   wall: 'rows',
   wallOrder: [],
   offWall: [],
+  wallLabels: 'below',
+  wallDates: false,
+  wallTags: false,
+  welcome: true,
+  language: 'en',
+  quickLinks: [],
+  contact: '',
+  rights: null,
 };

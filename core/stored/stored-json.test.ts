@@ -58,6 +58,7 @@ describe('stored JSON', () => {
       ...common,
       archived: false,
       inMenu: null,
+      language: null,
       opening: { layout: 'words', pictures: [] },
       cover: { picture: null, focus: null },
     });

@@ -26,17 +26,17 @@ const themeToLook: StoredKind<object>['upgrades'][number] = ({ theme, ...site })
   ...site,
 });
 
-/** Before a site could be arranged. */
+/** Before a site could be arranged, and before there was as much to arrange as there is. */
 const unarranged = filledIn(() => firstArrangement);
 
 export const storedSite: StoredKind<Site> = {
   schema: siteSchema,
-  upgrades: [asItWas, themeToLook, unarranged],
+  upgrades: [asItWas, themeToLook, unarranged, unarranged],
 };
 /** What of a site says how it is arranged, as its row keeps it. */
 export const storedArrangement: StoredKind<Arrangement> = {
   schema: arrangementSchema,
-  upgrades: [unarranged],
+  upgrades: [unarranged, unarranged],
 };
 export const storedLook: StoredKind<Look> = { schema: lookSchema, upgrades: [asItWas] };
 export const storedMaterial: StoredKind<Material> = {
@@ -56,6 +56,7 @@ export const storedPage: StoredKind<Page> = {
   upgrades: [
     filledIn(({ kind }) => ({ archived: false, ...emptyContents[kind as PageKind] })),
     filledIn(() => ({ inMenu: null })),
+    filledIn(() => ({ language: null })),
   ],
 };
 

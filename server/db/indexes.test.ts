@@ -61,6 +61,10 @@ const others = `
     select 'm' || n, 'a' || (n % 2000 + 1), n, to_tsvector('simple', 'word' || n || ' and the kite')
       from generate_series(1, 20000) n;
   insert into document_content (original, version) select md5('d' || n), 1 from generate_series(1, 8000) n;
+  insert into link_answer (site_id, address, state, asked_at)
+    select 's' || (n % 2000 + 1), 'https://tides.example/' || n, 'read', now() from generate_series(1, 8000) n;
+  insert into page_time (site_id, page_id, told, published_at, changed_at)
+    select 's' || (n % 2000 + 1), 'p' || n, md5('t' || n), now(), now() from generate_series(1, 8000) n;
   insert into rendered_page (input, file) select md5('i' || n), '{}' from generate_series(1, 20000) n;
   insert into ceiling (site_id, thing, height, revision)
     select 's' || (n % 2000 + 1), 'p' || n, 'private', n from generate_series(1, 8000) n;

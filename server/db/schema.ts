@@ -15,6 +15,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { Fixes } from '#core/materials/fixes.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
+import type { LinkState } from '#core/materials/link.ts';
 import type { MaterialFacts, MaterialKind } from '#core/materials/material.ts';
 import { mine, type Provenance } from '#core/credits/provenance.ts';
 import type { Page } from '#core/pages/page.ts';
@@ -99,6 +100,36 @@ export const formerAddresses = pgTable('former_address', {
     .references(() => sites.id, { onDelete: 'cascade' }),
   createdAt: createdAt(),
 });
+
+/** Whether what a site's quick links lead to answered when it was last asked. */
+export const linkAnswers = pgTable(
+  'link_answer',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    address: text('address').notNull(),
+    state: text('state').$type<LinkState>().notNull(),
+    askedAt: when('asked_at').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.siteId, table.address] })],
+);
+
+/** When readers of a site's own address first had a page, and when it was last another one to them. */
+export const pageTimes = pgTable(
+  'page_time',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    pageId: text('page_id').notNull(),
+    /** Hash of what a feed tells of it. */
+    told: text('told').notNull(),
+    publishedAt: when('published_at').notNull(),
+    changedAt: when('changed_at').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.siteId, table.pageId] })],
+);
 
 /**
  * Every path at which readers have had a page, and which page that was last. What is asked for at a path that leads nowhere now is

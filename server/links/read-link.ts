@@ -1,5 +1,5 @@
 import { Readable } from 'node:stream';
-import { type LinkFacts, type LinkState } from '#core/materials/link.ts';
+import type { LinkFacts } from '#core/materials/link.ts';
 import { cut } from '#core/words/cut.ts';
 import { mayBeFramed } from '#core/links/framing.ts';
 import { readEmbed } from '#core/links/oembed.ts';
@@ -10,6 +10,7 @@ import type { BlobStore } from '../media/blob-store.ts';
 import type { Reading } from '../reading/reading.ts';
 import { rememberPreviews } from '../media/previews.ts';
 import { type Fetched, type Outgoing, OutgoingError } from './outgoing.ts';
+import { stateOfStatus as stateOf } from './link-state.ts';
 import { textFromBytes } from './text-from-bytes.ts';
 
 export interface LinkDeps {
@@ -28,12 +29,6 @@ const limits = {
 };
 /** A smaller picture is a sign or a counter, and stands for nothing. */
 const smallestPicturePx = 120;
-
-const stateOf = (status: number): LinkState => {
-  if (status >= 200 && status < 300) return 'read';
-  if (status === 404 || status === 410) return 'gone';
-  return status === 401 || status === 403 ? 'closed' : 'unreachable';
-};
 
 /** An address as a page writes it, made whole; null when it is none that a browser could fetch. */
 function resolved(address: string | null, base: string): string | null {

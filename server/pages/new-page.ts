@@ -7,7 +7,7 @@ import { newId } from '../db/new-id.ts';
 export function emptyPage<K extends PageKind>(kind: K, rank: string, slug: string, title = ''): PageOf<K> {
   const base = {
     id: newId(),
-    ...{ parent: null, rank, slug, title, archived: false, inMenu: null },
+    ...{ parent: null, rank, slug, title, archived: false, inMenu: null, language: null },
     height: 'public' as const,
   };
   // Which content goes with which kind is checked where each is stated.

@@ -15,7 +15,11 @@ import { tellAgainst } from '../db/release-manifest.ts';
 import { keepSource } from '../db/release-source.ts';
 import { releases, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
+import { renderFeed } from '#site/render/feed.ts';
+import { feedPath } from '#site/render/page-inputs.ts';
 import { keepPaths } from './kept-paths.ts';
+import { keepTimes, timesOf } from './page-times.ts';
+import { storeText } from './store-text.ts';
 import { entranceTree, makeFiles, type Progress, type PublishDeps } from './made-files.ts';
 
 /** What the transaction that switches readers over asks and does besides. */
@@ -82,6 +86,14 @@ async function attempt(
     siteLink: await tree(entrances.siteLink),
     pageLinks: {},
   };
+  const now = new Date();
+  const times =
+    entrances.public && base !== null ? await timesOf(deps.db, source.site.id, entrances.public, now) : null;
+  if (manifest.public && entrances.public && base !== null && times) {
+    const text = renderFeed(entrances.public, source.site.id, base, times);
+    const type = 'application/atom+xml; charset=utf-8';
+    manifest.public[feedPath] = await storeText(deps.blobs, Buffer.from(text), type);
+  }
   for (const [page, view] of Object.entries(entrances.pageLinks)) {
     const built = await tree(view);
     if (built) manifest.pageLinks[page] = built;
@@ -115,6 +127,7 @@ async function attempt(
       .returning({ id: releases.id });
     if (!made) throw new Error('The release was not written.');
     await keepPaths(tx, siteId, site.liveRelease, entrances);
+    if (times) await keepTimes(tx, siteId, times);
     await tellAgainst(tx, siteId, made.id, manifest);
     await tx.update(sites).set({ liveRelease: made.id }).where(eq(sites.id, siteId));
     await switched?.(tx);

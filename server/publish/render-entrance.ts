@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { inArray } from 'drizzle-orm';
+import { wordsFor } from '#core/public-words/words-for.ts';
 import type { SiteView } from '#core/access/seen-by.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import type { MediaSources } from '#site/render/medium.ts';
@@ -13,6 +14,12 @@ import { storeText } from './store-text.ts';
 
 const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
   createHash('sha256').update(text).digest(encoding);
+
+/** All that pages in a language say of themselves, as far as its letters matter. */
+const wordsAsText = (language: string): string =>
+  JSON.stringify(wordsFor(language), (_, value: unknown) =>
+    typeof value === 'function' ? String(value) : value,
+  );
 
 export interface RenderDeps {
   db: Database;
@@ -46,7 +53,8 @@ export async function renderEntrance(
     return {
       path,
       input,
-      letters: lettersIn(text),
+      // Its own words are letters on it too.
+      letters: lettersIn(text + [input.siteLanguage, input.page.language].map(wordsAsText).join('')),
       key: sha256(JSON.stringify([deps.rendererVersion, theme.names]) + text, 'hex'),
     };
   });

@@ -1,11 +1,13 @@
 import { Fragment } from 'react';
 import type { CreditPiece } from '#core/credits/credit.ts';
+import { useSpoken } from '../render/words.ts';
 
 /** Who made what is shown here and is not the maker's own: title, author, source, licence, each with its link. */
 export function CreditsView({ credits }: { credits: readonly CreditPiece[][] }) {
+  const { words, lang } = useSpoken();
   return (
     <div className="on-grid credits">
-      <h2>Credits</h2>
+      <h2 {...lang}>{words.credits}</h2>
       <ul>
         {credits.map((pieces, at) => (
           <li key={at}>

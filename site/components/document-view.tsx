@@ -1,4 +1,6 @@
+import type { PublicWords } from '#core/public-words/public-words.ts';
 import type { DocumentMedium } from '../render/medium.ts';
+import { useSpoken } from '../render/words.ts';
 import { LargeLink } from './large-link.tsx';
 import { PictureView } from './picture-view.tsx';
 import { WordsView } from './words-view.tsx';
@@ -7,17 +9,18 @@ import { WordsView } from './words-view.tsx';
 const shownAtOnce = 3;
 const pageSizes = '(min-width: 1344px) 330px, (min-width: 704px) 24vw, 30vw';
 
-const formatNames: Record<string, string> = {
+const formatNames = (words: PublicWords): Record<string, string> => ({
   pdf: 'PDF',
-  docx: 'Word document',
-  odt: 'OpenDocument text',
+  docx: words.wordDocument,
+  odt: words.openDocument,
   markdown: 'Markdown',
-  text: 'Plain text',
-  pptx: 'Slides, PPTX',
-  odp: 'Slides, ODP',
-};
+  text: words.plainText,
+  pptx: words.slides('PPTX'),
+  odp: words.slides('ODP'),
+});
 
 function Pages({ pages, toRoot }: { pages: DocumentMedium['pages']; toRoot: string }) {
+  const { words, lang } = useSpoken();
   return (
     <ol className="pages">
       {pages.map(({ picture, text }) => (
@@ -27,7 +30,7 @@ function Pages({ pages, toRoot }: { pages: DocumentMedium['pages']; toRoot: stri
           </LargeLink>
           {text && (
             <details>
-              <summary>Words of this page</summary>
+              <summary {...lang}>{words.wordsOfPage}</summary>
               <p className="page-words">{text}</p>
             </details>
           )}
@@ -40,21 +43,25 @@ function Pages({ pages, toRoot }: { pages: DocumentMedium['pages']; toRoot: stri
 /** A document in place: its pages, or its words. Whatever is shown travels with the page; nobody is asked for rights. */
 export function DocumentView({ medium, toRoot }: { medium: DocumentMedium; toRoot: string }) {
   const { title, caption, pages, pieces, download, format, slides } = medium;
+  const { words, lang } = useSpoken();
   const count = pages.length;
   const bare = count === 0 && pieces.length === 0;
   return (
-    <section className={bare ? 'on-grid document bare' : 'on-grid document'} aria-label={title || 'Document'}>
+    <section
+      className={bare ? 'on-grid document bare' : 'on-grid document'}
+      aria-label={title || words.document}
+    >
       <header>
         {title && <h2>{title}</h2>}
-        <p className="meta">
-          {formatNames[format] ?? format}
-          {count > 1 && `, ${count} pages`}
-          {bare && slides && ', to download'}
+        <p className="meta" {...lang}>
+          {formatNames(words)[format] ?? format}
+          {count > 1 && `, ${words.pages(count)}`}
+          {bare && slides && `, ${words.toDownload}`}
           {download && (
             <>
               {' '}
               <a href={toRoot + download} download>
-                Download
+                {words.download}
               </a>
             </>
           )}
@@ -66,7 +73,7 @@ export function DocumentView({ medium, toRoot }: { medium: DocumentMedium; toRoo
           <Pages pages={pages.slice(0, shownAtOnce)} toRoot={toRoot} />
           {count > shownAtOnce && (
             <details className="more-pages">
-              <summary>The other {count - shownAtOnce} pages</summary>
+              <summary {...lang}>{words.otherPages(count - shownAtOnce)}</summary>
               <Pages pages={pages.slice(shownAtOnce)} toRoot={toRoot} />
             </details>
           )}

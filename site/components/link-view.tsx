@@ -1,5 +1,6 @@
 import { useProperties } from '../render/declarations.ts';
 import type { LinkMedium } from '../render/medium.ts';
+import { useSpoken } from '../render/words.ts';
 import { PictureView } from './picture-view.tsx';
 import { Transcript } from './transcript.tsx';
 
@@ -11,10 +12,13 @@ interface LinkViewProps {
 
 /** A link with what is known of the page it leads to. */
 function LinkCard({ medium, toRoot }: Omit<LinkViewProps, 'align'>) {
+  const { words, lang } = useSpoken();
   const { title, caption, url, host, still } = medium;
   return (
     <div className="on-grid linked">
-      <p className="label">Linked</p>
+      <p className="label" {...lang}>
+        {words.linked}
+      </p>
       <a className={still ? 'link-card with-picture' : 'link-card'} href={url}>
         {still && <PictureView picture={still} toRoot={toRoot} sizes="(min-width: 700px) 24vw, 46vw" />}
         <span className="link-words">
@@ -33,6 +37,8 @@ function LinkCard({ medium, toRoot }: Omit<LinkViewProps, 'align'>) {
  */
 function Framed({ medium, toRoot }: Omit<LinkViewProps, 'align'>) {
   const attach = useProperties();
+  const { words, lang } = useSpoken();
+  const [from, which] = words.comesFrom;
   const { title, caption, url, host, still, frame, plays, transcript } = medium;
   if (!frame) return null;
   return (
@@ -44,14 +50,18 @@ function Framed({ medium, toRoot }: Omit<LinkViewProps, 'align'>) {
     >
       <a className="frame-opener" href={url} data-frame={frame.url} data-title={title}>
         {still && <PictureView picture={still} toRoot={toRoot} sizes="(min-width: 1100px) 1000px, 92vw" />}
-        <span className="frame-say">{plays ? `Play from ${host}` : `Show this page from ${host}`}</span>
+        <span className="frame-say" {...lang}>
+          {plays ? words.playFrom(host) : words.showFrom(host)}
+        </span>
       </a>
       <figcaption>
         <b>{title}</b> {caption}{' '}
-        <small>
-          Comes from <a href={url}>{host}</a>, which learns of your visit only if you ask for it.
+        <small {...lang}>
+          {from}
+          <a href={url}>{host}</a>
+          {which}
         </small>
-        <Transcript lines={transcript} of="What is said and shown" />
+        <Transcript lines={transcript} of={words.saidAndShown} />
       </figcaption>
     </figure>
   );

@@ -1,5 +1,6 @@
 import type { PageInput } from '../render/page-input.ts';
 import { focusAt, PictureView } from './picture-view.tsx';
+import { useSpoken } from '../render/words.ts';
 import { Rows } from './rows.tsx';
 import { useSlots } from './slots.ts';
 
@@ -9,12 +10,13 @@ const longTitle = 36;
 /** The top of a page: a full picture with the title on it, a strip of pictures below the title, or words only. */
 export function OpeningView({ input }: { input: PageInput }) {
   const slots = useSlots();
+  const { words } = useSpoken();
   const { page, toRoot } = input;
   const pictures = page.opening.pictures.flatMap((id) => input.pictures[id] ?? []);
   const layout = pictures.length === 0 ? 'words' : page.opening.layout;
   const [first] = pictures;
 
-  const title = <h1>{page.title || 'Untitled'}</h1>;
+  const title = <h1>{page.title || words.untitled}</h1>;
   const long = [...page.title].length > longTitle ? ' long' : '';
   const summary = page.summary ? <p className="lead">{page.summary}</p> : null;
   const say = (

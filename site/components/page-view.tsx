@@ -4,17 +4,20 @@ import { type Space, spaceBetween, type Spaced } from '#core/composition/space-b
 import { spaced, spacedPair } from '#core/composition/spaced.ts';
 import { quarterShare, standingBeside } from '#core/parts/beside.ts';
 import type { Id } from '#core/id.ts';
+import { directionOf } from '#core/language/language.ts';
 import { factsLine } from '#core/pages/facts-line.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import type { PageInput, Card } from '../render/page-input.ts';
 import { CreditsView } from './credits-view.tsx';
 import { OpeningView } from './opening-view.tsx';
+import { PageEnd } from './page-end.tsx';
 import { Pair } from './pair.tsx';
 import type { PartViewProps } from '../parts/part-drawing.ts';
 import { PartView } from '../parts/part-view.tsx';
 import { useProperties } from '../render/declarations.ts';
 import { focusAt, PictureView } from './picture-view.tsx';
 import { PagesBelow, SectionLine, SiteMenu } from './site-menu.tsx';
+import { LanguageContext, SpokenContext, spokenIn, useSpoken } from '../render/words.ts';
 import { useSlots } from './slots.ts';
 import { Wall } from './wall.tsx';
 
@@ -31,16 +34,17 @@ function TagLinks({ input: { page, tags, toRoot } }: { input: PageInput }) {
 
 function Facts({ input }: { input: PageInput }) {
   const slots = useSlots();
-  const facts = factsLine(input.page.facts);
+  const { lang } = useSpoken();
+  const facts = factsLine(input.page.facts, input.page.language);
   const shown =
     facts.length > 0 ? (
       <div className="on-grid facts-band">
         <dl className="facts">
-          {facts.map(({ name, value, url }) => (
-            <div key={name}>
-              <dt>{name}</dt>
+          {facts.map(({ kind, name, value, url }) => (
+            <div key={kind}>
+              <dt {...lang}>{name}</dt>
               <dd>
-                {name === 'Tags' ? (
+                {kind === 'tags' ? (
                   <TagLinks input={input} />
                 ) : url ? (
                   <a href={url} rel="license">
@@ -124,6 +128,7 @@ function Parts({ input }: { input: PageInput }) {
 }
 
 function Next({ input }: { input: PageInput }) {
+  const { words, lang } = useSpoken();
   const { before, after, toRoot } = input;
   if (!before && !after) return null;
   const link = (card: Card, side: 'before' | 'after') => (
@@ -138,13 +143,15 @@ function Next({ input }: { input: PageInput }) {
         />
       )}
       <span>
-        <span className="meta">{side === 'before' ? 'Before this' : 'Next'}</span>
+        <span className="meta" {...lang}>
+          {side === 'before' ? words.before : words.next}
+        </span>
         <b>{card.title}</b>
       </span>
     </a>
   );
   return (
-    <nav className="on-grid next" aria-label="More projects">
+    <nav className="on-grid next" aria-label={words.moreProjects}>
       {before && link(before, 'before')}
       {after && link(after, 'after')}
     </nav>
@@ -159,40 +166,53 @@ function Next({ input }: { input: PageInput }) {
 export function PageView({ input, within = false }: { input: PageInput; within?: boolean }) {
   const Main = within ? 'div' : 'main';
   const slots = useSlots();
-  const { page } = input;
-  const { isWork } = rulesOfPage(page);
+  const { page, siteLanguage } = input;
+  const { isWork, isFront } = rulesOfPage(page);
   const opening = <OpeningView input={input} />;
+  const ofPage = spokenIn(page.language);
+  // A page in a language of its own stands in the frame of a site in another one.
+  const ofSite = spokenIn(siteLanguage, page.language);
+  const { words } = ofPage;
   return (
-    <div className="site" data-theme={input.look.theme}>
+    <div
+      className="site"
+      data-theme={input.look.theme}
+      {...(within && { lang: page.language, dir: directionOf(page.language) })}
+    >
       <div className="sheet" data-menu={input.manner}>
-        <SiteMenu input={input} within={within} />
+        <SpokenContext value={ofSite}>
+          <SiteMenu input={input} within={within} />
+        </SpokenContext>
         <div className="leaf">
-          <SectionLine input={input} />
-          <Main id={within ? undefined : 'main'}>
-            {slots.opening ? slots.opening(opening) : opening}
-            <PagesBelow input={input} />
-            {isWork && <Facts input={input} />}
-            <Parts input={input} />
-            {page.credits.length > 0 && (
-              <Place space={4}>
-                <CreditsView credits={page.credits} />
-              </Place>
-            )}
-            {input.cards.length > 0 && (
-              <Wall
-                cards={input.cards}
-                arrangement={input.wall}
-                groups={input.wallGroups}
-                toRoot={input.toRoot}
-                label="Projects"
-                opens={page.opening.pictures.length === 0 && page.parts.length === 0}
-              />
-            )}
-          </Main>
-          {isWork && <Next input={input} />}
-          <footer className="end-line">
-            <p className="end">Words and pictures by {input.by} unless a credit says otherwise.</p>
-          </footer>
+          <SpokenContext value={ofSite}>
+            <SectionLine input={input} />
+          </SpokenContext>
+          <SpokenContext value={ofPage}>
+            <LanguageContext value={page.language}>
+              <Main id={within ? undefined : 'main'}>
+                {isFront && !input.welcome && !within ? (
+                  <h1 className="unseen">{page.title || input.siteTitle}</h1>
+                ) : slots.opening ? (
+                  slots.opening(opening)
+                ) : (
+                  opening
+                )}
+                <PagesBelow input={input} />
+                {isWork && <Facts input={input} />}
+                <Parts input={input} />
+                {page.credits.length > 0 && (
+                  <Place space={4}>
+                    <CreditsView credits={page.credits} />
+                  </Place>
+                )}
+                <Wall input={input} label={words.projects} />
+              </Main>
+              {isWork && <Next input={input} />}
+            </LanguageContext>
+          </SpokenContext>
+          <SpokenContext value={ofSite}>
+            <PageEnd input={input} />
+          </SpokenContext>
         </div>
       </div>
     </div>

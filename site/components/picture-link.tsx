@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { hostOf } from '#core/links/host-of.ts';
 import type { Picture } from '../render/picture.ts';
+import { useSpoken } from '../render/words.ts';
 import { LargeLink } from './large-link.tsx';
 
 interface PictureLinkProps {
@@ -13,13 +14,14 @@ interface PictureLinkProps {
 
 /** What a click on a picture does. Its alt text says what is seen; where the link leads is said in words below. */
 export function PictureLink({ link, picture, toRoot, children }: PictureLinkProps) {
+  const { words } = useSpoken();
   if (link === '')
     return (
       <LargeLink picture={picture} toRoot={toRoot}>
         {children}
       </LargeLink>
     );
-  const leads = `Leads to ${hostOf(link) ?? link}`;
+  const leads = words.leadsTo(hostOf(link) ?? link);
   return (
     <a className="picture-link" href={link} aria-label={picture.alt ? `${picture.alt} ${leads}.` : leads}>
       {children}

@@ -1,17 +1,20 @@
+import { useSpoken } from '../render/words.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import type { MenuLink, PageInput } from '../render/page-input.ts';
 
 /** The element that the button folds out; there is one on a page. */
 const listId = 'site-menu';
 
-function Item({ link, to }: { link: MenuLink; to: (path: string) => string }) {
+/** One line, and those below it. */
+export function Item({ link, to }: { link: MenuLink; to: (path: string) => string }) {
+  const { words } = useSpoken();
   const { title, path, outside, current, below } = link;
   return (
     <li className={current ? 'here' : undefined}>
       {outside ? (
         <a href={outside.to} {...(outside.newWindow && { target: '_blank', rel: 'noopener' })}>
           {title}
-          {outside.newWindow && <span className="unseen"> (opens in a new window)</span>}
+          {outside.newWindow && <span className="unseen">{` (${words.newWindow})`}</span>}
         </a>
       ) : path === null ? (
         <span className="heading">{title}</span>
@@ -37,12 +40,13 @@ function Item({ link, to }: { link: MenuLink; to: (path: string) => string }) {
  * browser has none, the list stands open.
  */
 export function SiteMenu({ input, within }: { input: PageInput; within: boolean }) {
+  const { words, lang, frame } = useSpoken();
   const { home, toRoot, siteTitle, menu, page } = input;
   const to = (path: string) => toRoot + path || './';
   const [only] = menu;
   const isAlone = menu.length < 2 && !only?.below.length;
   return (
-    <header className="top-line">
+    <header className="top-line" {...frame}>
       <div className="top">
         {home === null || (rulesOfPage(page).isFront && isAlone) ? (
           <span className="name">{siteTitle}</span>
@@ -57,21 +61,23 @@ export function SiteMenu({ input, within }: { input: PageInput; within: boolean 
             <button
               className="fold"
               type="button"
+              {...lang}
               {...(within ? { disabled: true } : { popoverTarget: listId })}
             >
-              Menu
+              {words.menu}
             </button>
             <nav
               className="menu"
-              aria-label="Site"
+              aria-label={words.site}
               {...(!within && { id: listId, popover: 'auto' as const })}
             >
               <button
                 className="shut"
                 type="button"
+                {...lang}
                 {...(!within && { popoverTarget: listId, popoverTargetAction: 'hide' as const })}
               >
-                Close
+                {words.close}
               </button>
               <ul>
                 {menu.map((link, at) => (
@@ -88,12 +94,13 @@ export function SiteMenu({ input, within }: { input: PageInput; within: boolean 
 
 /** Where the menu is a line: what stands beside this page in its part of the site, on a second line. */
 export function SectionLine({ input }: { input: PageInput }) {
+  const { frame } = useSpoken();
   const { menu, manner, toRoot } = input;
   const section = menu.find(({ current }) => current !== null);
   if (manner !== 'line' || !section || section.below.length === 0) return null;
   const flat = { ...section, below: section.below.map((one) => ({ ...one, below: [] })) };
   return (
-    <nav className="section-line" aria-label={section.title}>
+    <nav className="section-line" {...frame} aria-label={section.title}>
       <ul className="wrap">
         {flat.below.map((link, at) => (
           <Item key={at} link={link} to={(path) => toRoot + path || './'} />

@@ -1,53 +1,86 @@
+import type { ReactNode } from 'react';
+import { directionOf } from '#core/language/language.ts';
+import { rulesOfPage } from '#core/pages/page-kinds.ts';
+import type { WallLabels } from '#core/sites/wall-labels.ts';
 import { useProperties } from '../render/declarations.ts';
-import type { Card, WallGroup } from '../render/page-input.ts';
-import type { WallArrangement } from '#core/sites/wall-arrangement.ts';
+import type { Card, PageInput, WallGroup } from '../render/page-input.ts';
+import { useSpoken } from '../render/words.ts';
 import { focusAt, PictureView } from './picture-view.tsx';
 import { Rows } from './rows.tsx';
 
-interface WallProps {
-  cards: readonly Card[];
-  arrangement: WallArrangement;
-  /** The cards by group, in order; where they hang by groups. */
-  groups: readonly WallGroup[];
-  toRoot: string;
-  label: string;
+type PartOfWall = Pick<PageInput, 'cards' | 'toRoot'> & {
   /** No picture stands above it: its first one is the first that a reader sees. */
   opens: boolean;
-}
+  labels: WallLabels;
+  /** Headings stand one level lower, below the name of a group. */
+  below?: boolean;
+};
 
 function Name({ card, toRoot, below = false }: { card: Card; toRoot: string; below?: boolean }) {
   const Heading = below ? 'h3' : 'h2';
+  const { lang } = useSpoken();
+  const own = card.language === null ? {} : { lang: card.language, dir: directionOf(card.language) };
+  const more = [card.when, ...card.tags].filter(Boolean).join(' · ');
   return (
     <div className={card.picture ? 'title' : 'title bare'}>
-      <Heading>
+      <Heading {...own}>
         <a href={toRoot + card.path}>{card.title}</a>
       </Heading>
-      {card.summary && <p className="meta">{card.summary}</p>}
+      {card.summary && (
+        <p className="meta" {...own}>
+          {card.summary}
+        </p>
+      )}
+      {more && (
+        <p className="meta more" {...(card.tags.length === 0 ? lang : {})}>
+          {more}
+        </p>
+      )}
     </div>
   );
 }
 
-type PartOfWall = Pick<WallProps, 'cards' | 'toRoot' | 'opens'> & { below?: boolean };
+/** A picture on the wall, and its name as the wall has it: with it, or nowhere near it. */
+function Hung({
+  card,
+  toRoot,
+  labels,
+  below = false,
+  children,
+}: Pick<PartOfWall, 'toRoot' | 'labels' | 'below'> & { card: Card; children: ReactNode }) {
+  if (labels === 'outside')
+    return (
+      <div className="frame">
+        {/* Its name in the list leads there too, and is what is heard and reached by keys. */}
+        <a href={toRoot + card.path} tabIndex={-1} aria-hidden="true">
+          {children}
+        </a>
+      </div>
+    );
+  return (
+    <>
+      {card.picture && <div className="frame">{children}</div>}
+      <Name card={card} toRoot={toRoot} below={below} />
+    </>
+  );
+}
 
 /** Rows of natural proportions: nothing is cut. */
-const InRows = ({ cards, toRoot, opens, below = false }: PartOfWall) => (
+const InRows = ({ cards, toRoot, opens, labels, below = false }: PartOfWall) => (
   <Rows items={cards} pictureOf={(card) => card.picture} as="article">
     {(card, sizes, ratio, at) => (
-      <>
+      <Hung card={card} toRoot={toRoot} labels={labels} below={below}>
         {card.picture && (
-          <div className="frame">
-            <PictureView
-              picture={card.picture}
-              toRoot={toRoot}
-              sizes={sizes}
-              first={opens && at === 0}
-              properties={ratio}
-              decorative
-            />
-          </div>
+          <PictureView
+            picture={card.picture}
+            toRoot={toRoot}
+            sizes={sizes}
+            first={opens && at === 0}
+            properties={ratio}
+            decorative
+          />
         )}
-        <Name card={card} toRoot={toRoot} below={below} />
-      </>
+      </Hung>
     )}
   </Rows>
 );
@@ -72,7 +105,7 @@ export function largeFirst(count: number): { columns: number; rows: number }[] {
 }
 
 /** The first one large, the others around it; covers are cropped about their focus. */
-function OneLarge({ cards, toRoot, opens }: PartOfWall) {
+function OneLarge({ cards, toRoot, opens, labels }: PartOfWall) {
   const attach = useProperties();
   const places = largeFirst(cards.length);
   return (
@@ -81,8 +114,8 @@ function OneLarge({ cards, toRoot, opens }: PartOfWall) {
         const { columns, rows } = places[at] ?? { columns: 1, rows: 1 };
         return (
           <article key={card.id} {...attach({ '--columns': columns, '--rows': rows }, 'card')}>
-            {card.picture && (
-              <div className="frame">
+            <Hung card={card} toRoot={toRoot} labels={labels}>
+              {card.picture && (
                 <PictureView
                   picture={card.picture}
                   toRoot={toRoot}
@@ -91,9 +124,8 @@ function OneLarge({ cards, toRoot, opens }: PartOfWall) {
                   properties={{ '--focus-at': focusAt(card.picture) }}
                   decorative
                 />
-              </div>
-            )}
-            <Name card={card} toRoot={toRoot} />
+              )}
+            </Hung>
           </article>
         );
       })}
@@ -102,7 +134,7 @@ function OneLarge({ cards, toRoot, opens }: PartOfWall) {
 }
 
 /** One under the other, the words first. */
-const AsList = ({ cards, toRoot, opens }: PartOfWall) => (
+const AsList = ({ cards, toRoot, opens }: Omit<PartOfWall, 'labels'>) => (
   <div className="wall-list">
     {cards.map((card, at) => (
       <article key={card.id} className="card">
@@ -124,7 +156,13 @@ const AsList = ({ cards, toRoot, opens }: PartOfWall) => (
   </div>
 );
 
-const ByGroups = ({ cards, groups, toRoot, opens }: PartOfWall & Pick<WallProps, 'groups'>) => {
+const ByGroups = ({
+  cards,
+  groups,
+  toRoot,
+  opens,
+  labels,
+}: PartOfWall & { groups: readonly WallGroup[] }) => {
   const byId = new Map(cards.map((card) => [card.id, card]));
   return groups.map(({ title, path, summary, cards: ids }, at) => (
     <section key={ids[0]} className="wall-group" aria-label={title ?? undefined}>
@@ -138,28 +176,56 @@ const ByGroups = ({ cards, groups, toRoot, opens }: PartOfWall & Pick<WallProps,
         cards={ids.flatMap((id) => byId.get(id) ?? [])}
         toRoot={toRoot}
         opens={opens && at === 0}
+        labels={labels}
         below={title !== null}
       />
     </section>
   ));
 };
 
+/** The names of what hangs, beside the wall and numbered as it is. */
+const Names = ({ cards, toRoot }: Pick<PartOfWall, 'cards' | 'toRoot'>) => (
+  <ol className="names">
+    {cards.map((card) => (
+      <li key={card.id}>
+        <Name card={card} toRoot={toRoot} />
+      </li>
+    ))}
+  </ol>
+);
+
 /** The work that hangs on a page, arranged as its maker wants it. */
-export function Wall({ arrangement, groups, label, ...wall }: WallProps) {
-  if (wall.cards.length === 0) return null;
+export function Wall({ input, label }: { input: PageInput; label: string }) {
+  const { cards, wall: arrangement, wallGroups, toRoot, labels, page, welcome } = input;
+  if (cards.length === 0) return null;
+  const isWelcomed = welcome || !rulesOfPage(page).isFront;
+  const opens = page.parts.length === 0 && (!isWelcomed || page.opening.pictures.length === 0);
+  const isOutside = labels === 'outside' && arrangement !== 'list' && arrangement !== 'groups';
+  const wall = {
+    // What has no picture has only its name, which stands with the others.
+    ...{ cards: isOutside ? cards.filter(({ picture }) => picture) : cards, toRoot, opens },
+    labels: labels === 'outside' && !isOutside ? ('below' as const) : labels,
+  };
+  const hung =
+    arrangement === 'one' ? (
+      <OneLarge {...wall} />
+    ) : arrangement === 'list' ? (
+      <AsList {...wall} />
+    ) : arrangement === 'groups' ? (
+      <ByGroups {...wall} groups={wallGroups} />
+    ) : (
+      <InRows {...wall} />
+    );
   return (
-    <section className="wall" aria-label={label}>
-      <div className="wrap">
-        {arrangement === 'one' ? (
-          <OneLarge {...wall} />
-        ) : arrangement === 'list' ? (
-          <AsList {...wall} />
-        ) : arrangement === 'groups' ? (
-          <ByGroups {...wall} groups={groups} />
-        ) : (
-          <InRows {...wall} />
-        )}
-      </div>
+    <section className={`wall labels-${wall.labels}`} aria-label={label}>
+      {isOutside ? (
+        <div className="on-grid">
+          <Names cards={cards} toRoot={toRoot} />
+          <div className="hung">{hung}</div>
+        </div>
+      ) : (
+        <div className="wrap">{hung}</div>
+      )}
     </section>
   );
 }

@@ -1,7 +1,9 @@
 import { Fragment, type ReactNode } from 'react';
 import type { Block, Inline, RichText, TableRow } from '#core/words/rich-text.ts';
+import { useSpoken } from '../render/words.ts';
 
 function InlineView({ node }: { node: Inline }): ReactNode {
+  const { words, lang } = useSpoken();
   if (node.type === 'hardBreak') return <br />;
   return (node.marks ?? []).reduce<ReactNode>((inner, mark) => {
     if (mark.type === 'bold') return <strong>{inner}</strong>;
@@ -11,13 +13,16 @@ function InlineView({ node }: { node: Inline }): ReactNode {
     return (
       <a href={mark.attrs.href} target="_blank" rel="noopener">
         {inner}
-        <span className="new-window"> (opens in a new window)</span>
+        <span className="new-window" {...lang}>
+          {` (${words.newWindow})`}
+        </span>
       </a>
     );
   }, node.text);
 }
 
 function BlockView({ block }: { block: Block }): ReactNode {
+  const { words } = useSpoken();
   const inlines = (nodes: Inline[] | undefined) =>
     (nodes ?? []).map((node, at) => <InlineView key={at} node={node} />);
   switch (block.type) {
@@ -68,7 +73,7 @@ function BlockView({ block }: { block: Block }): ReactNode {
       return (
         // A wide table scrolls by itself, by keyboard too, and never makes the page scroll sideways.
         // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what scrolls has to be reached
-        <div className="table" role="region" aria-label="Table" tabIndex={0}>
+        <div className="table" role="region" aria-label={words.table} tabIndex={0}>
           <table>
             {headed && first && <thead>{row(first, 0)}</thead>}
             <tbody>{(headed ? rest : block.content).map((one, at) => row(one, at + 1))}</tbody>

@@ -1,6 +1,7 @@
 import PhotoSwipe from 'photoswipe';
 import 'photoswipe/style.css';
 import './lightbox.css';
+import { words } from './words.ts';
 import { turnButton } from './turn-button.ts';
 
 /** Loads the style sheet that the build placed beside this script. */
@@ -37,6 +38,10 @@ export async function openLightbox(links: readonly HTMLAnchorElement[], index: n
     showHideAnimationType: reduced ? 'none' : 'fade',
     returnFocus: false,
     wheelToZoom: true,
+    closeTitle: words.close,
+    zoomTitle: words.zoom,
+    arrowPrevTitle: words.previous,
+    arrowNextTitle: words.next,
   });
   turnButton(box);
   box.on('uiRegister', () => {

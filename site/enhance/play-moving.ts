@@ -1,3 +1,5 @@
+import { words } from './words.ts';
+
 /**
  * Lets pictures that move be played where they stand, and stopped again. Nothing moves before somebody asks for it.
  */
@@ -24,7 +26,7 @@ export function playMoving(links: Iterable<HTMLAnchorElement>): void {
         img.src = link.href;
       }
       link.setAttribute('aria-pressed', String(!plays));
-      link.textContent = plays ? 'Play' : 'Stop';
+      link.textContent = plays ? words.play : words.stop;
     });
     link.addEventListener('keydown', (event) => {
       if (event.key !== ' ') return;

@@ -1,3 +1,5 @@
+import { which, words } from './words.ts';
+
 /** How long one picture stands before the next one comes, in ms. Slow enough to look and to read a caption. */
 const pause = 7000;
 
@@ -16,23 +18,29 @@ function enhance(place: HTMLElement): void {
   const still = matchMedia('(prefers-reduced-motion: reduce)');
   const touch = matchMedia('(hover: none), (pointer: coarse)');
 
-  const middle = (slide: HTMLElement) =>
-    slide.offsetLeft - strip.offsetLeft + slide.offsetWidth / 2 - strip.clientWidth / 2;
+  // Written from the right, a strip is scrolled by less than nothing.
+  const way = getComputedStyle(strip).direction === 'rtl' ? -1 : 1;
+  const scrolled = () => Math.abs(strip.scrollLeft);
+  const middle = (slide: HTMLElement) => {
+    const [own, all] = [slide.getBoundingClientRect(), strip.getBoundingClientRect()];
+    const past = way > 0 ? own.left - all.left : all.right - own.right;
+    return past + scrolled() + own.width / 2 - strip.clientWidth / 2;
+  };
   /** The one nearest to the middle; at either end the strip cannot bring its last ones there. */
   const at = () => {
-    if (strip.scrollLeft <= 1) return 0;
-    if (strip.scrollLeft >= strip.scrollWidth - strip.clientWidth - 1) return slides.length - 1;
-    const far = slides.map((slide) => Math.abs(middle(slide) - strip.scrollLeft));
+    if (scrolled() <= 1) return 0;
+    if (scrolled() >= strip.scrollWidth - strip.clientWidth - 1) return slides.length - 1;
+    const far = slides.map((slide) => Math.abs(middle(slide) - scrolled()));
     return far.indexOf(Math.min(...far));
   };
   const go = (to: number) =>
     strip.scrollTo({
-      left: to === 0 ? 0 : to === slides.length - 1 ? strip.scrollWidth : middle(slides[to] ?? strip),
+      left: way * (to === 0 ? 0 : to === slides.length - 1 ? strip.scrollWidth : middle(slides[to] ?? strip)),
       behavior: still.matches ? 'auto' : 'smooth',
     });
 
-  const back = button('Before', () => go(Math.max(0, at() - 1)));
-  const on = button('Next', () => go(Math.min(slides.length - 1, at() + 1)));
+  const back = button(words.previous, () => go(Math.max(0, at() - 1)));
+  const on = button(words.next, () => go(Math.min(slides.length - 1, at() + 1)));
   const count = document.createElement('span');
   const tools = document.createElement('div');
   tools.className = 'strip-tools';
@@ -40,7 +48,7 @@ function enhance(place: HTMLElement): void {
   place.append(tools);
   const say = () => {
     const now = at();
-    count.textContent = `${now + 1} of ${slides.length}`;
+    count.textContent = which(now + 1, slides.length);
     back.disabled = now === 0;
     on.disabled = now === slides.length - 1;
   };
@@ -58,9 +66,9 @@ function enhance(place: HTMLElement): void {
     if (stopped || document.hidden || place.matches(':hover, :focus-within')) return;
     timer = setInterval(() => go(at() === slides.length - 1 ? 0 : at() + 1), pause);
   };
-  const toggle = button('Stop', () => {
+  const toggle = button(words.stop, () => {
     stopped = !stopped;
-    toggle.textContent = stopped ? 'Play' : 'Stop';
+    toggle.textContent = stopped ? words.play : words.stop;
     if (stopped) stop();
     else timer = setInterval(() => go(at() === slides.length - 1 ? 0 : at() + 1), pause);
   });
@@ -68,7 +76,7 @@ function enhance(place: HTMLElement): void {
   const forGood = () => {
     if (stopped) return;
     stopped = true;
-    toggle.textContent = 'Play';
+    toggle.textContent = words.play;
     stop();
   };
   place.addEventListener('pointerenter', stop);

@@ -1,4 +1,5 @@
 import type PhotoSwipe from 'photoswipe';
+import { words } from './words.ts';
 
 /** A quarter turn as an arrow round three quarters of a circle. */
 const arrow =
@@ -24,7 +25,7 @@ export function turnButton(box: PhotoSwipe): void {
       name: 'turn',
       order: 8,
       isButton: true,
-      title: 'Turn by a quarter',
+      title: words.turn,
       html: { isCustomSVG: true, inner: arrow, outlineID: 'icon-turn' },
       onClick: () => {
         const { currIndex } = box;

@@ -30,6 +30,7 @@ export function creativeWork({ page, by, preview, toRoot }: PageInput): WithCont
     '@context': 'https://schema.org',
     '@type': 'CreativeWork',
     name: page.title,
+    inLanguage: page.language,
     abstract: page.summary,
     creator: { '@type': 'Person', name: by },
     contributor,

@@ -1,7 +1,9 @@
 import type { SeenPage, SiteView } from '#core/access/seen-by.ts';
 import type { Id } from '#core/id.ts';
 import type { MenuNode } from '#core/menu/readers-menu.ts';
+import { titleInMenu } from '#core/menu/title-in-menu.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
+import type { QuickLink } from '#core/sites/quick-link.ts';
 import type { MenuLink, PageInput } from './page-input.ts';
 
 type Paths = ReadonlyMap<Id, string>;
@@ -59,8 +61,8 @@ export function linksOf(
 export function linksBelow(view: SiteView, page: SeenPage, paths: Paths): MenuLink[] {
   const onWall = page.kind === 'group';
   return view.pages.flatMap((one) => {
-    const { inMenu, isWork } = rulesOfPage(one);
-    const title = inMenu(one.title);
+    const { isWork } = rulesOfPage(one);
+    const title = titleInMenu(one, view.site.language);
     if (one.parent !== page.id || title === null || (onWall && isWork)) return [];
     const link = linkTo(one, paths);
     if (link.path === null && link.outside === null) return [];
@@ -76,9 +78,14 @@ export function linkUp(view: SiteView, page: SeenPage, paths: Paths): PageInput[
     met.add(id);
     const over = byId.get(id);
     if (!over) return null;
-    const title = rulesOfPage(over).inMenu(over.title);
+    const title = titleInMenu(over, view.site.language);
     if (rulesOfPage(over).opens && title !== null) return { title, path: paths.get(over.id) ?? '' };
     id = over.parent;
   }
   return null;
 }
+
+/** A link that stands on many pages, as a line of a menu. */
+export const quickLink = ({ name, to, newWindow }: QuickLink): MenuLink => ({
+  ...{ title: name.trim(), path: null, outside: { to, newWindow }, current: null, below: [] },
+});

@@ -1,6 +1,8 @@
 import type { SeenPage } from '#core/access/seen-by.ts';
 import type { Id } from '#core/id.ts';
 import type { Look } from '#core/look/look.ts';
+import type { Licence } from '#core/credits/licence.ts';
+import type { WallLabels } from '#core/sites/wall-labels.ts';
 import type { WallArrangement } from '#core/sites/wall-arrangement.ts';
 import type { MenuManner } from '#core/menu/menu-manner.ts';
 import type { Medium } from './medium.ts';
@@ -13,6 +15,12 @@ export interface Card {
   summary: string;
   path: string;
   picture: Picture | null;
+  /** When it was made, in words of the language of the page it hangs on; empty where that is not said there. */
+  when: string;
+  /** What it is tagged with; empty where that is not said there. */
+  tags: string[];
+  /** Set where it is written in another language than the page it hangs on. */
+  language: string | null;
 }
 
 /** One line of the menu, with those below it. */
@@ -55,6 +63,16 @@ export interface PageInput {
   path: string;
   /** Path of the home page; null when the viewer came by the link of one page. */
   home: string | null;
+  /** What the site is written in; the page has its own, which may be another. */
+  siteLanguage: string;
+  /** Links that stand at the end of this page. */
+  links: MenuLink[];
+  /** How its maker can be reached: an e-mail or a web address; empty where that is not said. */
+  contact: string;
+  /** Under which terms the maker's work stands. */
+  rights: Licence | null;
+  /** Path of the feed, where there is one. */
+  feed: string | null;
   /** How the menu is shown, and what stands in it. */
   manner: MenuManner;
   menu: MenuLink[];
@@ -81,6 +99,9 @@ export interface PageInput {
   cards: Card[];
   /** How it hangs; by groups only on the front page. */
   wall: WallArrangement;
+  labels: WallLabels;
+  /** Whether the front page begins with its title and pictures. */
+  welcome: boolean;
   wallGroups: WallGroup[];
   /** The projects before and after this one, among those of its group; see `workBeside`. */
   before: Card | null;

@@ -3,6 +3,10 @@ import { pagePicture, type ShownPicture } from '#core/gallery/picture-source.ts'
 import type { Id } from '#core/id.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
+import { wordsFor } from '#core/public-words/words-for.ts';
+import { quickLinksAtEnd, quickLinksInMenu } from '#core/sites/quick-link.ts';
+import { titleInMenu } from '#core/menu/title-in-menu.ts';
+import { factsLine } from '#core/pages/facts-line.ts';
 import { readersMenu } from '#core/menu/readers-menu.ts';
 import { mediaOf } from './media-of.ts';
 import { noFacts } from '#core/pages/case-facts.ts';
@@ -10,7 +14,7 @@ import { noCover } from '#core/pages/cover.ts';
 import { noOpening } from '#core/pages/opening.ts';
 import { type Tag, tagPath, tagsOf } from '#core/menu/tags-of.ts';
 import { workBeside, workByGroup, workOn } from '#core/menu/work-on.ts';
-import { linksBelow, linksOf, linkUp, pagesAbove } from './menu-links.ts';
+import { linksBelow, linksOf, linkUp, pagesAbove, quickLink } from './menu-links.ts';
 import type { MediaSources } from './medium.ts';
 import type { Card, PageInput } from './page-input.ts';
 import type { Picture } from './picture.ts';
@@ -56,6 +60,14 @@ export function pictureOf({
   return { ...shown, widthPx: source.widthPx, heightPx: source.heightPx };
 }
 
+/** When work was made, as a reader of a language is told; empty where it is not known. */
+function whenOf({ facts }: SeenPage, language: string): string {
+  return factsLine(facts, language).find(({ kind }) => kind === 'when')?.value ?? '';
+}
+
+/** Where the feed of new work stands, below the entrance. */
+export const feedPath = 'feed.xml';
+
 /** Wide enough for any preview, and not larger than it has to be. */
 const previewWidthPx = 1200;
 
@@ -84,7 +96,23 @@ export function pageInputs(
 ): { path: string; input: PageInput }[] {
   const { pictures } = sources;
   const paths = pathsOf(view);
-  const card = (page: SeenPage | undefined): Card | null => {
+  const { site } = view;
+  const below = (page: SeenPage) => {
+    const words = wordsFor(page.language);
+    return words.below(page.title || words.thisPage);
+  };
+  /** The site is shown by its own cover, else by the first work that hangs on its front page. */
+  const previewFor = (page: SeenPage): Id | null => {
+    const own = coverOf(page, view);
+    if (own !== null || !rulesOfPage(page).isFront) return own;
+    return (
+      workOn(view, page)
+        .map((one) => coverOf(one, view))
+        .find((id) => id !== null) ?? null
+    );
+  };
+  /** On a wall a card says what the maker wants it to; beside a page only its name. */
+  const card = (page: SeenPage | undefined, on: SeenPage, hangs = false): Card | null => {
     if (!page) return null;
     const picture = pictures[coverOf(page, view) ?? ''];
     return {
@@ -93,8 +121,13 @@ export function pageInputs(
       summary: page.summary,
       path: paths.get(page.id) ?? '',
       picture: picture ? { ...picture, focus: page.cover.focus ?? picture.focus } : null,
+      when: hangs && site.wallDates ? whenOf(page, on.language) : '',
+      tags: hangs && site.wallTags ? page.facts.tags : [],
+      language: page.language === on.language ? null : page.language,
     };
   };
+  const hung = (work: readonly SeenPage[], on: SeenPage) =>
+    work.map((one) => card(one, on, true)).filter((one) => one !== null);
   const homePage = view.entry === null ? view.pages.find((page) => rulesOfPage(page).isFront) : undefined;
   const home = homePage ? (paths.get(homePage.id) ?? null) : null;
   const menu = readersMenu(view);
@@ -102,6 +135,21 @@ export function pageInputs(
   const taken = new Set(paths.values());
   const tags = tagsOf(view).filter((tag) => !taken.has(tag.path));
   const tagPaths = new Set(tags.map((tag) => tag.path));
+  const inMenu = quickLinksInMenu(site.quickLinks).map(quickLink);
+  /** What all pages have in common. */
+  const ofSite = {
+    siteTitle: site.title,
+    by: site.by || site.title,
+    look: site.look,
+    siteLanguage: site.language,
+    ...{ home, base, manner: site.menu, contact: site.contact, rights: site.rights },
+    // Who came by the link of one page is told of nothing beside it.
+    feed: base === null ? null : feedPath,
+    labels: site.wallLabels,
+    welcome: site.welcome,
+  };
+  const menuOn = (page: SeenPage) =>
+    view.entry === null ? [...linksOf(menu, page, above(page.id), paths), ...inMenu] : [];
   const ofPages = view.pages.flatMap((page) => {
     const path = paths.get(page.id);
     const { opens } = rulesOfPage(page);
@@ -119,53 +167,49 @@ export function pageInputs(
       if (ofPart) media[part.id] = ofPart;
     }
     const input: PageInput = {
-      siteTitle: view.site.title,
-      by: view.site.by || view.site.title,
-      look: view.site.look,
+      ...ofSite,
       path,
       toRoot: '../'.repeat(path.split('/').length - 1),
-      home,
-      manner: view.site.menu,
-      menu: linksOf(menu, page, above(page.id), paths),
+      menu: menuOn(page),
+      links: quickLinksAtEnd(site.quickLinks, page.id).map(quickLink),
       up: linkUp(view, page, paths),
       below: linksBelow(view, page, paths),
-      belowLabel: `Below ${page.title || 'this page'}`,
+      belowLabel: below(page),
       tags: page.facts.tags
         .map((name) => ({ name, path: tagPath(name) }))
         .filter(({ path: to }) => tagPaths.has(to)),
       page,
-      preview: previewOf(pictures[coverOf(page, view) ?? '']),
-      base,
+      preview: previewOf(pictures[previewFor(page) ?? '']),
       pictures: own,
       media,
       ...wallOn(view, page, paths),
-      cards: workOn(view, page)
-        .map((one) => card(one))
-        .filter((one) => one !== null),
-      before: at > 0 ? card(beside[at - 1]) : null,
-      after: at >= 0 ? card(beside[at + 1]) : null,
+      cards: hung(workOn(view, page), page),
+      before: at > 0 ? card(beside[at - 1], page) : null,
+      after: at >= 0 ? card(beside[at + 1], page) : null,
     };
     return [{ path, input }];
   });
   if (only !== null) return ofPages;
   const ofTags = tags.map((tag) => {
+    const page = tagPage(tag, site.language);
     const input: PageInput = {
-      ...{ siteTitle: view.site.title, by: view.site.by || view.site.title, look: view.site.look },
-      ...{ path: tag.path, toRoot: '../../', home, base },
-      manner: view.site.menu,
-      menu: linksOf(menu, tagPage(tag), new Set(), paths),
-      up: homePage && home !== null ? { title: rulesOfPage(homePage).inMenu('') ?? '', path: home } : null,
+      ...ofSite,
+      ...{ path: tag.path, toRoot: '../../' },
+      menu: menuOn(page),
+      links: quickLinksAtEnd(site.quickLinks, page.id).map(quickLink),
+      up:
+        homePage && home !== null ? { title: titleInMenu(homePage, site.language) ?? '', path: home } : null,
       below: tags.map(({ name, path }) => ({
         ...{ title: name, path, outside: null, below: [] },
         current: path === tag.path ? 'page' : null,
       })),
-      belowLabel: 'Tags',
+      belowLabel: wordsFor(site.language).tags,
       tags: [],
-      page: tagPage(tag),
+      page,
       preview: null,
       ...{ pictures: {}, media: {} },
       ...{ wall: 'rows' as const, wallGroups: [] },
-      cards: tag.work.map((one) => card(one)).filter((one) => one !== null),
+      cards: hung(tag.work, page),
       ...{ before: null, after: null },
     };
     return { path: tag.path, input };
@@ -183,7 +227,7 @@ function wallOn(
   const { wall } = view.site;
   if (wall !== 'groups') return { wall, wallGroups: [] };
   const wallGroups = workByGroup(view, workOn(view, page)).map(({ group, work }) => ({
-    title: group && (rulesOfPage(group).inMenu(group.title) ?? null),
+    title: group && titleInMenu(group, view.site.language),
     path: group && (paths.get(group.id) ?? null),
     summary: group?.summary ?? '',
     cards: work.map(({ id }) => id),
@@ -192,8 +236,8 @@ function wallOn(
 }
 
 /** A page that nobody made: it says the tag, and hangs what it is said of. */
-const tagPage = ({ name, path }: Tag): SeenPage => ({
-  ...{ id: path, kind: 'group', slug: path.split('/')[1] ?? '', title: name, summary: '' },
+const tagPage = ({ name, path }: Tag, language: string): SeenPage => ({
+  ...{ language, id: path, kind: 'group', slug: path.split('/')[1] ?? '', title: name, summary: '' },
   ...{ facts: noFacts, cover: noCover, parent: null, inMenu: false, onWall: false, lead: null },
   ...{ opening: noOpening, parts: [], credits: [] },
 });

@@ -49,7 +49,7 @@ describe('renderPage', () => {
           const depth = path.split('/').length - 1;
           // What a maker links to may be followed; nothing of it is fetched by itself.
           const own = html.replace(/<a [^>]*>/g, (link) =>
-            link.replace(/ href="https:\/\/kite\.example\/[^"]*"/, ''),
+            link.replace(/ href="https:\/\/(kite|tides)\.example\/[^"]*"/, ''),
           );
           expect(own).not.toContain('<iframe');
           for (const [, address = ''] of own.matchAll(/(?:href|src|srcset)="([^"#][^"]*)"/gi)) {
@@ -71,12 +71,13 @@ describe('renderPage', () => {
     const shown = (form: 'in-place' | 'card' | 'button', framing: 'allowed' | 'refused') =>
       pagesOf({
         ...draft,
-        site: { ...draft.site, height: 'public' },
+        site: { ...draft.site, height: 'public', language: 'en' },
         materials: [{ ...link, facts: { ...link.facts, framing } }],
         pages: [
           {
             ...page,
             parent: null,
+            language: null,
             height: 'public',
             parts: [{ id: 'part-1', height: 'public', kind: 'link', material: link.id, form, align: 'left' }],
           },
@@ -109,7 +110,7 @@ describe('renderPage', () => {
     const front = (pictures: string[]) =>
       pagesOf({
         ...draft,
-        site: { ...draft.site, height: 'public' },
+        site: { ...draft.site, height: 'public', welcome: true, wallLabels: 'below' },
         pages: [{ ...bare, kind: 'home', opening: { layout: 'full', pictures } }, ...work],
       })
         .find(({ path }) => path === '')

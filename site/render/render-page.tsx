@@ -2,6 +2,9 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { PageView } from '../components/page-view.tsx';
 import { CollectedDeclarations, DeclarationsContext } from './declarations.ts';
 import { asScriptText, creativeWork } from './creative-work.ts';
+import { directionOf } from '#core/language/language.ts';
+import { wordsFor } from '#core/public-words/words-for.ts';
+import { spokenIn } from './words.ts';
 import type { PageInput, SiteAssets } from './page-input.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 
@@ -32,6 +35,33 @@ const framesIn = ({ media }: PageInput): string[] => [
   ),
 ];
 
+/** What the script says, where it is not English: buttons of strips and of what is shown large. */
+function wordsForScript(language: string): string | undefined {
+  const {
+    language: of,
+    play,
+    stop,
+    previousPicture,
+    nextPicture,
+    close,
+    zoom,
+    turn,
+    of: which,
+  } = wordsFor(language);
+  return of === 'en'
+    ? undefined
+    : JSON.stringify({
+        play,
+        stop,
+        previous: previousPicture,
+        next: nextPicture,
+        close,
+        zoom,
+        turn,
+        of: which,
+      });
+}
+
 /**
  * One page as a whole HTML document. Pure: equal inputs give equal bytes. Readable without any script; the one
  * script tag only adds the lightbox and what plays in place.
@@ -40,10 +70,11 @@ const framesIn = ({ media }: PageInput): string[] => [
  */
 export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice): RenderedPage {
   const declarations = new CollectedDeclarations();
+  const spoken = spokenIn(input.siteLanguage, input.page.language);
   const body = renderToStaticMarkup(
     <DeclarationsContext value={declarations}>
-      <a className="skip" href="#main">
-        Skip to content
+      <a className="skip" href="#main" {...spoken.frame} {...spoken.lang}>
+        {spoken.words.skip}
       </a>
       {notice && (
         <aside className="preview-notice" aria-label="Preview">
@@ -54,7 +85,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
     </DeclarationsContext>,
   );
   const style = declarations.css() + (notice ? noticeStyle : '');
-  const { page, path, siteTitle, by, look, toRoot, base, preview } = input;
+  const { page, path, siteTitle, by, look, toRoot, base, preview, feed } = input;
   const { isFront, isWork } = rulesOfPage(page);
   const title = isFront || !page.title ? siteTitle : `${page.title}, by ${by}`;
   const head = renderToStaticMarkup(
@@ -78,6 +109,9 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
           {preview.alt && <meta property="og:image:alt" content={preview.alt} />}
         </>
       )}
+      {feed !== null && (
+        <link rel="alternate" type="application/atom+xml" title={siteTitle} href={toRoot + feed} />
+      )}
       {assets.preloadFonts.map((font) => (
         <link
           key={font}
@@ -98,12 +132,12 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
         />
       )}
       {/data-(zoom|frame|compare|strip)=/.test(body) && (
-        <script type="module" src={toRoot + assets.enhance} />
+        <script type="module" src={toRoot + assets.enhance} data-words={wordsForScript(page.language)} />
       )}
     </>,
   );
   return {
-    html: `<!doctype html>\n<html lang="en" data-theme="${look.theme}"><head>${head}</head><body>${body}</body></html>\n`,
+    html: `<!doctype html>\n<html lang="${page.language}" dir="${directionOf(page.language)}" data-theme="${look.theme}"><head>${head}</head><body>${body}</body></html>\n`,
     style,
     frames: framesIn(input).sort(),
   };

@@ -308,7 +308,10 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
 }
 
 /** What is chosen or moved and not typed. */
-const chosen = ['height', 'archived', 'parent', 'rank', 'inMenu', 'menu', 'wall', 'wallOrder', 'offWall'];
+const chosen =
+  'height archived parent rank inMenu language menu wall wallOrder offWall wallLabels wallDates wallTags welcome rights'.split(
+    ' ',
+  );
 /** Each choice is a step of its own: one that is taken back must not take another one along. */
 const stepOf = (change: object, mergeKey: string): string =>
   chosen.some((field) => field in change) ? `${mergeKey} ${crypto.randomUUID()}` : mergeKey;

@@ -18,5 +18,6 @@ export const samplePage = (more: Partial<PageOf<'project'>> = {}): PageOf<'proje
   parts: [],
   archived: false,
   inMenu: null,
+  language: null,
   ...more,
 });

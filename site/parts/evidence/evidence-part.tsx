@@ -2,20 +2,21 @@ import { LargeLink } from '../../components/large-link.tsx';
 import { MediumView } from '../../components/medium-view.tsx';
 import { Paragraphs } from '../../components/paragraphs.tsx';
 import { PictureView } from '../../components/picture-view.tsx';
+import { useSpoken } from '../../render/words.ts';
 import type { PartViewProps } from '../part-drawing.ts';
-
-/** What the three answers are called on the page. */
-const evidenceNames = { what: 'What it is', why: 'Why it is here', shows: 'What it shows' } as const;
 
 /** A material with what its maker says about it: what it is, why it was chosen, what it shows. */
 export function EvidencePart({ part, pictures, media, toRoot }: PartViewProps<'evidence'>) {
+  const { words, lang } = useSpoken();
   const medium = media[part.material ?? ''];
   const picture = part.material === null ? undefined : pictures[part.material];
   const answers = (['what', 'why', 'shows'] as const).filter((one) => part[one].trim() !== '');
   const shows = picture !== undefined || medium !== undefined;
   return (
     <div className={`on-grid evidence ${shows && answers.length > 0 ? 'two' : 'one'}`}>
-      <p className="label">Evidence</p>
+      <p className="label" {...lang}>
+        {words.evidence}
+      </p>
       {picture && (
         <figure>
           <LargeLink picture={picture} toRoot={toRoot}>
@@ -37,7 +38,7 @@ export function EvidencePart({ part, pictures, media, toRoot }: PartViewProps<'e
         <dl>
           {answers.map((one) => (
             <div key={one}>
-              <dt>{evidenceNames[one]}</dt>
+              <dt {...lang}>{words[one]}</dt>
               <dd>
                 <Paragraphs text={part[one]} />
               </dd>

@@ -6,6 +6,7 @@ import { Caption } from '../../components/caption.tsx';
 import { LargeLink } from '../../components/large-link.tsx';
 import { focusAt, PictureView } from '../../components/picture-view.tsx';
 import { PlayMoving } from '../../components/play-moving.tsx';
+import { useSpoken } from '../../render/words.ts';
 import type { PartViewProps } from '../part-drawing.ts';
 import { Rows } from '../../components/rows.tsx';
 
@@ -37,6 +38,7 @@ function OneLarge({
 /** A gallery in the way its maker chose. */
 export function GalleryPart({ part, pictures, toRoot }: PartViewProps<'gallery'>) {
   const attach = useProperties();
+  const { words } = useSpoken();
   const shown = part.pictures.flatMap((id) => pictures[id] ?? []);
   if (shown.length === 0) return null;
   const inside = (picture: Picture, sizes: string, properties: Properties = {}) => (
@@ -75,7 +77,7 @@ export function GalleryPart({ part, pictures, toRoot }: PartViewProps<'gallery'>
       case 'one-large':
         return (
           <OneLarge
-            label={`${part.title || 'Gallery'}, ${shown.length} ${shown.length === 1 ? 'picture' : 'pictures'}`}
+            label={`${part.title || words.gallery}, ${words.pictures(shown.length)}`}
             autoplay={part.autoplay}
           >
             {shown.map((picture) => (

@@ -1,7 +1,9 @@
+import { useSpoken } from '../../render/words.ts';
 import type { PartViewProps } from '../part-drawing.ts';
 
 /** Rows and columns; numbers to the right, and below them what they come to. */
 export function TablePart({ part: { title, columns, rows } }: PartViewProps<'table'>) {
+  const { words, lang } = useSpoken();
   const named = columns.some(({ name }) => name.trim() !== '');
   const summed = columns.some(({ sum }) => sum !== null);
   const side = (at: number) => (columns[at]?.numbers ? 'numbers' : undefined);
@@ -12,7 +14,7 @@ export function TablePart({ part: { title, columns, rows } }: PartViewProps<'tab
       {title && <h2>{title}</h2>}
       {/* A wide table scrolls by itself, by keyboard too, and never makes the page scroll sideways. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what scrolls has to be reached */}
-      <div className="table" role="region" aria-label={title || 'Table'} tabIndex={0}>
+      <div className="table" role="region" aria-label={title || words.table} tabIndex={0}>
         <table>
           {named && (
             <thead>
@@ -41,8 +43,8 @@ export function TablePart({ part: { title, columns, rows } }: PartViewProps<'tab
               <tr>
                 {columns.map(({ sum }, at) =>
                   at === 0 && firstIsWords ? (
-                    <th key={at} scope="row">
-                      Together
+                    <th key={at} scope="row" {...lang}>
+                      {words.total}
                     </th>
                   ) : (
                     <td key={at} className="numbers">

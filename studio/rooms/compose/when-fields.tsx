@@ -1,7 +1,7 @@
 import type { CaseFacts } from '#core/pages/case-facts.ts';
 import { partialDateInWords } from '#core/dates/partial-date-in-words.ts';
 import { readPartialDate } from '#core/dates/read-partial-date.ts';
-import { timeSpan } from '#core/pages/time-span.ts';
+import { timeSpanForReaders } from '#core/dates/date-for-readers.ts';
 import { DateField } from '../../ui/date-field.tsx';
 
 interface WhenFieldsProps {
@@ -46,7 +46,7 @@ export function WhenFields({ facts, suggested, onChange }: WhenFieldsProps) {
       )}
       {differs && (
         <p className="note">
-          The pictures say {timeSpan(suggested.from, suggested.to)}.{' '}
+          The pictures say {timeSpanForReaders(suggested.from, suggested.to, 'en')}.{' '}
           <button type="button" className="link" onClick={() => onChange(suggested)}>
             Take that
           </button>

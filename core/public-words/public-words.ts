@@ -1,0 +1,95 @@
+/**
+ * What public pages say of themselves, in one language. A new language is one more file beside this one, and a line in
+ * `words-for.ts`.
+ */
+export interface PublicWords {
+  /** BCP 47, as in the file's name. */
+  language: string;
+  /** What dates are written by, where the language alone leaves more than one way. */
+  dates: string;
+
+  skip: string;
+  menu: string;
+  close: string;
+  /** The menu, for people who hear the page. */
+  site: string;
+  /** What the menu calls pages that have no name of their own; the front page always. */
+  kinds: Record<'home' | 'about' | 'resume' | 'plain' | 'group', string>;
+  projects: string;
+  newWindow: string;
+  below: (title: string) => string;
+  thisPage: string;
+  untitled: string;
+  tags: string;
+  moreProjects: string;
+  before: string;
+  next: string;
+  links: string;
+  contact: string;
+  feed: string;
+  rights: (by: string) => string;
+
+  when: string;
+  role: string;
+  with: string;
+  madeFor: string;
+  field: string;
+  madeWith: string;
+  materials: string;
+  licence: string;
+  since: (date: string) => string;
+  /** A stretch of time; the two are written out, the first one without its year where both have the same. */
+  span: (from: string, to: string) => string;
+
+  credits: string;
+  withMaker: (names: string) => string;
+  makerUnknown: string;
+  publicDomain: string;
+  permissionGiven: string;
+  allRightsReserved: string;
+
+  evidence: string;
+  what: string;
+  why: string;
+  shows: string;
+  lookingBack: string;
+  linked: string;
+  total: string;
+  table: string;
+
+  openLarge: string;
+  leadsTo: (host: string) => string;
+  gallery: string;
+  pictures: (count: number) => string;
+
+  sound: string;
+  clip: string;
+  captions: string;
+  said: string;
+  saidAndShown: string;
+
+  document: string;
+  wordDocument: string;
+  openDocument: string;
+  plainText: string;
+  slides: (format: string) => string;
+  pages: (count: number) => string;
+  toDownload: string;
+  download: string;
+  otherPages: (count: number) => string;
+  wordsOfPage: string;
+
+  playFrom: (host: string) => string;
+  showFrom: (host: string) => string;
+  /** Before and after the name of the host that something comes from. */
+  comesFrom: readonly [before: string, after: string];
+
+  play: string;
+  stop: string;
+  previousPicture: string;
+  nextPicture: string;
+  zoom: string;
+  turn: string;
+  /** Which of how many: 1 and 4 stand for the numbers. */
+  of: string;
+}
