@@ -55,6 +55,45 @@ export const front = {
     'Second-year product making. Wood, sailcloth, small mechanisms, mostly from what others threw out.',
 };
 
+/** Links that stand on many pages; a path is one of a stand-in page, which answers. */
+export const quickLinks = [
+  { name: 'Book the workshop', to: '/open', atEnd: 'every' as const, inMenu: false },
+  { name: 'Harbour office', to: 'https://harbour.example/office', atEnd: 'none' as const, inMenu: true },
+];
+
+/** A second, small site from the same material, for readers of another language. */
+export const second = {
+  site: 'Wren auf Deutsch',
+  address: 'wren-auf-deutsch',
+  language: 'de',
+  front: {
+    title: 'Brauchbare Dinge für eine Hafenstadt',
+    summary: 'Das zweite Jahr Produktgestaltung: Holz, Segeltuch und langsame Mechanik.',
+  },
+  project: {
+    title: 'Gezeitenuhr',
+    summary: 'Eine Wanduhr mit einem einzigen Zeiger, der einmal in jeder Tide umläuft.',
+    facts: {
+      from: '2025-09',
+      to: '2025-12',
+      role: 'Entwurf, Bau, Erprobung',
+      materials: 'Birkensperrholz, Messing, ein langsamer Motor',
+      tags: ['Uhr', 'Hafen'],
+    },
+    opening: 'tide-clock/08-hero-on-wall.jpg',
+    text: `# Warum die Stunde die falsche Frage war
+
+Die Slipanlage in unserem Hafen steht fünf von zwölf Stunden unter Wasser. Die Gezeitentafel an der Bürowand stimmt, aber sie ist klein, und jeder Gast stellt am Schalter dieselbe Frage.
+
+Eine gewöhnliche Uhr hilft da nicht, denn eine Tide dauert zwölf Stunden und fünfundzwanzig Minuten. Also habe ich eine gebaut, die es tut.`,
+    gallery: [
+      'tide-clock/02-cardboard-prototype.jpg',
+      'tide-clock/04-gears-and-motor.jpg',
+      'tide-clock/07-hand-close-up.jpg',
+    ],
+  },
+};
+
 /** Years, with a sentence below each name. */
 export const groups = [
   {

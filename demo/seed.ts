@@ -38,6 +38,8 @@ import {
   looseLinks,
   notes,
   provenances,
+  quickLinks,
+  second,
   maker,
   waitingSummary,
 } from './scenario.ts';
@@ -69,8 +71,48 @@ function richText(text: string): RichText {
   return { type: 'doc', content: blocks };
 }
 
+/** The maker's second site, from what was gathered for the first. */
+async function seedSecond(
+  deps: ImportDeps & PublishDeps,
+  account: string,
+  bring: (file: string) => Promise<string>,
+): Promise<void> {
+  const { db, commands } = deps;
+  const { front, project, ...about } = second;
+  const site = await makeSite(db, account, about.site);
+  const pictures = [];
+  for (const file of project.gallery) pictures.push(await bring(file));
+  const base = { height: 'public' as const };
+  const page: Page = {
+    ...emptyPage('project', 'a1', pageSlug(project.title, new Set()), project.title),
+    summary: project.summary,
+    facts: { ...noFacts, ...project.facts },
+    opening: { layout: 'full', pictures: [await bring(project.opening)] },
+    parts: [
+      { ...base, id: newId(), kind: 'words', text: richText(project.text) },
+      {
+        ...{ ...base, id: newId(), kind: 'gallery', title: 'Von der Pappe bis zur Wand', pictures },
+        ...{ layout: 'rows', captions: 'hidden', autoplay: false },
+      },
+    ],
+  };
+  await commands.run({ site, account }, { label: `New project ${project.title}` }, async (running) => {
+    const [home] = await running.tx
+      .select({ id: pages.id })
+      .from(pages)
+      .where(and(eq(pages.siteId, site), eq(pages.kind, 'home')));
+    if (home) await running.update('page', home.id, front);
+    await running.insert('page', page);
+    await running.update('site', site, {
+      ...{ height: 'public', address: about.address, language: about.language, wallDates: true },
+    });
+  });
+  const signal = new AbortController().signal;
+  await publish(deps, await draftAt(db, account, site), 'Der Anfang', () => {}, signal);
+}
+
 /**
- * Makes the demo account with its site, through the same functions that the studio's requests use.
+ * Makes the demo account with its sites, through the same functions that the studio's requests use.
  *
  * @returns false when the demo is there already
  */
@@ -262,7 +304,13 @@ export async function seedDemo(
       .from(pages)
       .where(and(eq(pages.siteId, site), eq(pages.kind, 'home')));
     if (home) await running.update('page', home.id, front);
-    await running.update('site', site, { height: 'public', address: maker.address });
+    await running.update('site', site, {
+      ...{ height: 'public', address: maker.address, rights: 'CC-BY-NC-4.0' },
+      quickLinks: quickLinks.map((link) => ({
+        ...{ ...link, id: newId(), newWindow: false, pages: [] },
+        to: link.to.startsWith('/') ? standIns + link.to : link.to,
+      })),
+    });
   });
   let step = '';
   await publish(
@@ -301,5 +349,6 @@ export async function seedDemo(
     const hotel = rows.find((one) => one.title === 'Fold-flat bee hotel');
     if (hotel) await running.update('page', hotel.id, { summary: waitingSummary });
   });
+  await seedSecond(deps, account, bring);
   return true;
 }

@@ -8,7 +8,7 @@ const { page } = studio;
 
 test('a second site is started from the first, and uses what was gathered once', async () => {
   await studio.press('button', 'Wren: your sites');
-  await studio.reads('This is your only site so far');
+  await studio.reads('Wren auf Deutsch');
   await studio.press('menuitem', /^New site/);
   await studio.reads('Name your site');
   await studio.fill('Name of the site', 'Skerrin workshop');

@@ -9,7 +9,7 @@ import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
-const reader = new Parser<object, { updated: string }>({ customFields: { item: ['updated'] } });
+const reader = new Parser<object, { updated: string; id: string }>({ customFields: { item: ['updated'] } });
 
 let server: TestServer;
 let maker: TestMaker;
@@ -65,7 +65,7 @@ describe('the feed of a public site', () => {
       for (const element of ['id', 'title', 'updated'])
         expect([element, part.match(new RegExp(`<${element}[ >]`, 'g'))?.length]).toEqual([element, 1]);
     expect(head).toContain('<name>Wren</name>');
-    const ids = read.items.map(({ id }) => id as string);
+    const ids = read.items.map(({ id }) => id);
     expect(new Set(ids).size).toBe(2);
 
     // Pages lead to it, and say how to reach the maker and on which terms the work stands.
@@ -78,11 +78,11 @@ describe('the feed of a public site', () => {
     await change(clock, { summary: 'Another sentence.' });
     await maker.publish(site);
     const again = await reader.parseString((await feed()).text);
-    const at = (list: typeof read.items, id: string) => list.find((one) => String(one['id']).endsWith(id));
+    const at = (list: typeof read.items, id: string) => list.find((one) => one.id.endsWith(id));
     expect(at(again.items, late)?.updated).toBe(at(read.items, late)?.updated);
     expect(at(again.items, clock)?.updated).not.toBe(at(read.items, clock)?.updated);
     expect(again.items[0]?.title).toBe('Tide clock & bell');
-    expect(at(again.items, clock)?.['id']).toBe(at(read.items, clock)?.['id']);
+    expect(at(again.items, clock)?.id).toBe(at(read.items, clock)?.id);
 
     // Lowered, a project leaves the feed with the next request: until a narrower one is made there is none.
     await change(clock, { height: 'private' });

@@ -27,6 +27,11 @@ interface FrameProps {
  */
 export const Shade = () => <div className="pointer-events-auto fixed inset-0 z-30 bg-[#1e243080]" />;
 
+/** A field says what was typed when it is left; a dialog that closes leaves it, too. */
+function settleField(): void {
+  if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
+}
+
 /** Something that is done over the room, which waits meanwhile. Escape and a press beside it leave it. */
 export function DialogFrame({
   open = true,
@@ -48,6 +53,8 @@ export function DialogFrame({
         <Radix.Content
           className={`dialog ${wide ? 'w-[min(94vw,860px)] ' : ''}${className}`.trim()}
           {...(!described && { 'aria-describedby': undefined })}
+          onEscapeKeyDown={settleField}
+          onPointerDownOutside={settleField}
           {...(leavesFocus ? { onCloseAutoFocus: (event: Event) => event.preventDefault() } : focusBack)}
         >
           {children}

@@ -18,6 +18,7 @@ import { SaveWords } from '../../ui/save-words.tsx';
 import { useDeleting } from '../../ui/use-deleting.tsx';
 import { useStable } from '../../ui/use-stable.ts';
 import { CarryBar } from './carry-bar.tsx';
+import { EveryPage } from './every-page.tsx';
 import { FrontWall } from './front-wall.tsx';
 import { heightWords, placeWords } from './landing-words.ts';
 import { MenuPreview } from './menu-preview.tsx';
@@ -33,6 +34,7 @@ const views = [
   { value: 'string', name: 'String' },
   { value: 'menu', name: 'Menu' },
   { value: 'wall', name: 'Wall' },
+  { value: 'every', name: 'Every page' },
 ] as const;
 
 /** Of each page of a tree, those right below it. */
@@ -154,7 +156,7 @@ export function Arrange() {
   const sentence = carried
     ? `${placeWords(carried, pages)} ${heightWords(state, carried.page.id, carried.to.parent)}`
     : '';
-  const aside = (which: 'menu' | 'wall') => (view === which ? '' : 'compact:hidden');
+  const aside = (which: 'menu' | 'wall' | 'every') => (view === which ? '' : 'compact:hidden');
 
   return (
     <div className="arrange grid min-h-full grid-cols-[minmax(0,1fr)_minmax(0,376px)] compact:grid-cols-[minmax(0,1fr)]">
@@ -211,6 +213,9 @@ export function Arrange() {
         </div>
         <div className={aside('wall')}>
           <FrontWall />
+        </div>
+        <div className={aside('every')}>
+          <EveryPage />
         </div>
       </aside>
       {deleting.dialog}

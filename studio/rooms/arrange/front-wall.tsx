@@ -15,6 +15,8 @@ import { Menu, MenuItem } from '../../ui/menu.tsx';
 import { Segments } from '../../ui/segments.tsx';
 import { Sortable } from '../../ui/sortable.tsx';
 import { Cover } from './slip.tsx';
+import { WallLooks } from './wall-looks.tsx';
+import { Welcome } from './welcome.tsx';
 
 function Hung({
   page,
@@ -112,6 +114,7 @@ export function FrontWall() {
         options={wallArrangements.map((value) => ({ value, name: arrangementNames[value] }))}
         onChange={(wall) => changeSite({ wall }, 'How the front page hangs')}
       />
+      <WallLooks />
       {hung.length === 0 ? (
         <p className="note">No project hangs on it yet.</p>
       ) : (
@@ -168,6 +171,7 @@ export function FrontWall() {
           ))}
         </ul>
       )}
+      <Welcome />
     </section>
   );
 }

@@ -1,6 +1,8 @@
 import { useState } from 'react';
+import { wordsFor } from '#core/public-words/words-for.ts';
 import type { MenuNode } from '#core/menu/readers-menu.ts';
 import { menuManners, type MenuManner } from '#core/menu/menu-manner.ts';
+import { type QuickLink, quickLinksInMenu } from '#core/sites/quick-link.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { InTheme } from '../../ui/in-theme.tsx';
@@ -14,7 +16,15 @@ const mannerNames: Record<MenuManner, string> = {
 };
 
 /** The menu as a list, each level a little further in. */
-function Names({ nodes, deep }: { nodes: readonly MenuNode[]; deep: boolean }) {
+function Names({
+  nodes,
+  links = [],
+  deep,
+}: {
+  nodes: readonly MenuNode[];
+  links?: readonly QuickLink[];
+  deep: boolean;
+}) {
   return (
     <ul className={deep ? 'pl-3' : ''}>
       {nodes.map(({ page, title, below }) => (
@@ -23,12 +33,25 @@ function Names({ nodes, deep }: { nodes: readonly MenuNode[]; deep: boolean }) {
           {below.length > 0 && <Names nodes={below} deep />}
         </li>
       ))}
+      {links.map(({ id, name }) => (
+        <li key={id} className="border-t border-t-(--line) py-0.5">
+          {name}
+        </li>
+      ))}
     </ul>
   );
 }
 
+interface WideProps {
+  nodes: readonly MenuNode[];
+  links: readonly QuickLink[];
+  manner: MenuManner;
+  site: string;
+}
+
 /** On a wide page, in the manner chosen. */
-function Wide({ nodes, manner, site }: { nodes: readonly MenuNode[]; manner: MenuManner; site: string }) {
+function Wide({ nodes, links, manner, site }: WideProps) {
+  const word = wordsFor(useSite().state.site.language).menu;
   const name = (
     <b className="mr-auto font-(--display-wght) text-[1.0625rem] [font-family:var(--font-display)]">{site}</b>
   );
@@ -39,7 +62,7 @@ function Wide({ nodes, manner, site }: { nodes: readonly MenuNode[]; manner: Men
         <div className="border-r border-r-(--line) p-2.5">
           {name}
           <div className="mt-2">
-            <Names nodes={nodes} deep={false} />
+            <Names nodes={nodes} links={links} deep={false} />
           </div>
         </div>
       </div>
@@ -49,7 +72,7 @@ function Wide({ nodes, manner, site }: { nodes: readonly MenuNode[]; manner: Men
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-0.5 border-b border-b-(--ink) px-2.5 py-2">
         {name}
         {manner === 'word' ? (
-          <span className="border px-2 py-0.5 font-strong">Menu</span>
+          <span className="border px-2 py-0.5 font-strong">{word}</span>
         ) : (
           nodes.map(({ page, title, below }) => (
             <span
@@ -67,6 +90,7 @@ function Wide({ nodes, manner, site }: { nodes: readonly MenuNode[]; manner: Men
             </span>
           ))
         )}
+        {manner === 'line' && links.map(({ id, name: link }) => <span key={id}>{link}</span>)}
       </div>
       {manner === 'line' && section && (
         <div className="flex flex-wrap gap-x-3 border-b border-b-(--line) px-2.5 py-1.5">
@@ -90,6 +114,7 @@ export function MenuPreview({ draft }: { draft: Draft }) {
   const [reader, setReader] = useState<ReaderKey>('stranger');
   const { viewer, name } = readers.find(({ key }) => key === reader) ?? readers[0];
   const nodes = menuFor(asIfPublic(draft), viewer);
+  const links = quickLinksInMenu(draft.site.quickLinks);
   const openTo = height === 'public' || (height === 'unlisted' && reader === 'link');
   return (
     <section aria-labelledby="menu-title" className="grid gap-3">
@@ -115,7 +140,7 @@ export function MenuPreview({ draft }: { draft: Draft }) {
             {nodes.length === 0 ? (
               <p className="p-3">Nothing stands in it yet.</p>
             ) : (
-              <Wide nodes={nodes} manner={manner} site={title} />
+              <Wide nodes={nodes} links={links} manner={manner} site={title} />
             )}
           </div>
         </div>
@@ -143,7 +168,7 @@ export function MenuPreview({ draft }: { draft: Draft }) {
             <p className="mb-1 flex justify-between">
               <b className="[font-family:var(--font-display)]">{title}</b> Close
             </p>
-            <Names nodes={nodes} deep={false} />
+            <Names nodes={nodes} links={links} deep={false} />
           </div>
         </div>
       </InTheme>

@@ -6,6 +6,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { Field } from '../../ui/field.tsx';
+import { LanguageField, languageName } from '../../ui/language-field.tsx';
 import { WebAddressField } from '../../ui/web-address-field.tsx';
 import { pagePath } from './page-path.ts';
 
@@ -53,7 +54,7 @@ function SlugField({ page }: { page: Page }) {
 
 /** What a page is called and where it is found; of a link, where it leads. */
 export function PageSettings({ page, onClose }: { page: Page; onClose: () => void }) {
-  const { changePage } = useSite();
+  const { state, changePage } = useSite();
   const { isFront, opens, name } = rulesOfPage(page);
   const change = (wanted: Partial<Page>, what: string) =>
     changePage(page.id, wanted, `${what} of ${pageName(page)}`, `${page.id} ${what}`);
@@ -89,6 +90,14 @@ export function PageSettings({ page, onClose }: { page: Page; onClose: () => voi
           </>
         )}
         {opens && !isFront && <SlugField key={page.id} page={page} />}
+        {opens && (
+          <LanguageField
+            name="Language"
+            value={page.language}
+            none={`As the site: ${languageName(state.site.language)}`}
+            onChange={(language) => change({ language }, 'Language')}
+          />
+        )}
         {isFront && (
           <p className="note">
             The front page stands at the site’s own address. Its words are changed where it is composed.

@@ -12,7 +12,7 @@ import { pageWords } from '../../pages/page-words.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { TagField } from '../../ui/tag-field.tsx';
-import { CoverField } from './cover-field.tsx';
+import { CoverField } from '../../pages/cover-field.tsx';
 import { PeopleField } from './people-field.tsx';
 import { WhenFields } from './when-fields.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';

@@ -4,15 +4,22 @@ import { isPicture } from '#core/materials/material.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
 import { noCover, type Cover } from '#core/pages/cover.ts';
 import type { ShownPage } from '#core/pages/page.ts';
-import { useSite } from '../../api/site-context.tsx';
-import { Dialog } from '../../ui/dialog.tsx';
-import { MaterialPicture } from '../../ui/material-picture.tsx';
-import { FocusFields, FocusStage, middle } from '../../materials/fixes/focus-point.tsx';
-import { PickMaterials } from '../../materials/pick-materials.tsx';
-import { Button } from '../../ui/button.tsx';
+import { useSite } from '../api/site-context.tsx';
+import { Dialog } from '../ui/dialog.tsx';
+import { MaterialPicture } from '../ui/material-picture.tsx';
+import { FocusFields, FocusStage, middle } from '../materials/fixes/focus-point.tsx';
+import { PickMaterials } from '../materials/pick-materials.tsx';
+import { Button } from '../ui/button.tsx';
+
+interface CoverFieldProps {
+  page: ShownPage;
+  name?: string;
+  /** What is said where it has no picture of its own, nor any on it. */
+  without?: string;
+}
 
 /** The picture that stands for a page on the wall and where a link to it is shown, and the point of it that is kept. */
-export function CoverField({ page }: { page: ShownPage }) {
+export function CoverField({ page, name = 'Cover', without = 'No picture yet.' }: CoverFieldProps) {
   const { state, changePage } = useSite();
   const [aiming, setAiming] = useState(false);
   const own = page.cover.picture;
@@ -25,7 +32,7 @@ export function CoverField({ page }: { page: ShownPage }) {
   return (
     <div role="group" aria-labelledby="cover-name" className="grid gap-2">
       <p className="field-name" id="cover-name">
-        Cover
+        {name}
       </p>
       {picture ? (
         <div
@@ -35,7 +42,7 @@ export function CoverField({ page }: { page: ShownPage }) {
           <MaterialPicture material={picture} className="h-full w-full object-cover object-(--focus-at)" />
         </div>
       ) : (
-        <p className="note">No picture yet.</p>
+        <p className="note">{without}</p>
       )}
       <div className="flex flex-wrap gap-2">
         <PickMaterials
