@@ -1,9 +1,11 @@
 import type { FastifyInstance } from 'fastify';
 import { changePage, createPage, deletePage, movePart, sendPage } from '#contract/pages.ts';
+import { takeStarter } from '#contract/site-starters.ts';
 import { reservedSlugs } from '#core/pages/reserved-slugs.ts';
 import { pageSlug } from '#core/pages/page-slug.ts';
 import { whyNotBelow } from '#core/pages/page-places.ts';
 import { isShown } from '#core/pages/page.ts';
+import { siteStarterOf } from '#core/sites/site-starters.ts';
 import { partsSchema } from '#core/parts/parts.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { makerOf } from '../accounts/sessions.ts';
@@ -18,6 +20,7 @@ import { makePage } from './create-page.ts';
 import { removePage } from './delete-page.ts';
 import { joinedPage } from './joined-page.ts';
 import { placesOf } from './places.ts';
+import { takeOver } from './take-starter.ts';
 import { takePageTo } from './send-page.ts';
 
 export function pageRoutes(
@@ -33,6 +36,16 @@ export function pageRoutes(
       id = await makePage(running, scope, body);
     });
     return { ...(await patchAfter(db, scope, result)), page: id };
+  });
+
+  handle(app, takeStarter, async ({ params, body }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    let taken: { made: string[]; left: string[] } = { made: [], left: [] };
+    const label = `Starter “${siteStarterOf(body.starter).name}”`;
+    const result = await commands.run(scope, { label }, async (running) => {
+      taken = await takeOver(running, scope, body);
+    });
+    return { ...(await patchAfter(db, scope, result)), ...taken };
   });
 
   handle(app, changePage, async ({ params, body }, request) => {

@@ -1,10 +1,14 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import type { z } from 'zod';
+import { takeStarter } from '#contract/site-starters.ts';
 import { createSite } from '#contract/sites.ts';
+import { type SiteStarterKey, siteStarterOf } from '#core/sites/site-starters.ts';
 import { call } from '../api/call.ts';
+import { StarterChooser } from '../starters/starter-chooser.tsx';
 import { Field } from '../ui/field.tsx';
 import { KiteMark } from '../ui/kite-mark.tsx';
 import { Button } from '../ui/button.tsx';
@@ -15,28 +19,41 @@ export function NameSite() {
   const navigate = useNavigate();
   const form = useForm<z.input<typeof createSite.body>>({ resolver: zodResolver(createSite.body) });
   const { errors, isSubmitting } = form.formState;
+  const [starter, setStarter] = useState<SiteStarterKey | null>(null);
   const submit = form.handleSubmit(async (body) => {
     try {
       const site = await call(createSite, { body });
+      if (starter)
+        await call(takeStarter, {
+          params: { site: site.id },
+          body: { starter, arranged: true, pages: siteStarterOf(starter).pages.map(({ key }) => key) },
+        });
       await client.invalidateQueries({ queryKey: ['sites'] });
-      await navigate(`/${site.id}/projects`, { replace: true });
+      await navigate(`/${site.id}/${starter ? 'arrange' : 'projects'}`, { replace: true });
     } catch (error) {
       form.setError('title', { message: error instanceof Error ? error.message : 'Try again.' });
     }
   });
   return (
-    <main className="grid min-h-full place-content-center gap-5 p-6">
+    <main className="mx-auto grid min-h-full max-w-[60rem] content-center gap-5 p-6">
       <KiteMark dark />
       <h1>Name your site</h1>
       <p className="max-w-[44ch] text-ink-2">
         It stands at the top of every page. A first name or initials will do; you can change it in Share.
       </p>
-      <form onSubmit={(event) => void submit(event)} noValidate className="grid max-w-sm gap-4">
-        <Field
-          label="Name of the site"
-          placeholder="For example: Wren makes"
-          problem={errors.title?.message}
-          {...form.register('title')}
+      <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-5">
+        <div className="max-w-sm">
+          <Field
+            label="Name of the site"
+            placeholder="For example: Wren makes"
+            problem={errors.title?.message}
+            {...form.register('title')}
+          />
+        </div>
+        <StarterChooser
+          value={starter}
+          none={{ name: 'Nothing', suits: 'An empty front page; everything else as you go.' }}
+          onChange={setStarter}
         />
         <Button type="submit" look="go" className="justify-self-start" disabled={isSubmitting}>
           Start the site

@@ -1,4 +1,4 @@
-import { Plus } from 'lucide-react';
+import { LayoutTemplate, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { createPage } from '#contract/pages.ts';
 import { webAddressSchema } from '#contract/web-address.ts';
@@ -10,8 +10,9 @@ import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { Field } from '../../ui/field.tsx';
-import { Menu, MenuItem } from '../../ui/menu.tsx';
+import { Menu, MenuItem, MenuRule } from '../../ui/menu.tsx';
 import { SelectField } from '../../ui/select.tsx';
+import { StarterDialog } from './starter-dialog.tsx';
 import { kindSigns, tieable } from './kind-words.ts';
 
 type Kind = (typeof tieable)[number]['kind'];
@@ -106,6 +107,7 @@ function NameIt({
 export function TieSomething({ onTied }: { onTied: (id: Id, kind: Kind, name: string) => void }) {
   const { state } = useSite();
   const [naming, setNaming] = useState<Kind | null>(null);
+  const [starting, setStarting] = useState(false);
   const there = new Set(state.pages.map(({ kind }) => kind));
   return (
     <>
@@ -130,7 +132,15 @@ export function TieSomething({ onTied }: { onTied: (id: Id, kind: Kind, name: st
             />
           );
         })}
+        <MenuRule />
+        <MenuItem
+          icon={LayoutTemplate}
+          name="From a starter"
+          note="A whole site, or some of its pages"
+          onSelect={() => setStarting(true)}
+        />
       </Menu>
+      {starting && <StarterDialog onClose={() => setStarting(false)} />}
       {naming && (
         <NameIt
           kind={naming}

@@ -27,7 +27,11 @@ export function composeInput(
 ): { input: PageInput; bare: Id[] } | null {
   const view = viewAround(draft, page.id);
   if (!view) return null;
-  const credits = creditsOf(materialsOn(page), materialsById(draft.materials));
+  const credits = creditsOf(
+    materialsOn(page),
+    materialsById(draft.materials),
+    page.language ?? draft.site.language,
+  );
   const ofReaders = page.parts.map((part) => (isEmptyPart(part) ? null : seenPart(part, credits)));
   const withEmpty = {
     ...view,

@@ -38,7 +38,7 @@ import { OpeningPanel } from './opening-panel.tsx';
 import { useFetchAhead } from '../../ui/fetched.tsx';
 import { settingsOf } from '../../parts/parts.ts';
 import { ShareHandle } from './share-handle.tsx';
-import './site-look.css';
+import '../../ui/site-look.css';
 import { Tail } from './tail.tsx';
 import { kinds, nameOf, type Tied, TieLine } from './tie-line.tsx';
 import { TieString } from './tie-string.tsx';
