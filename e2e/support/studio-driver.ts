@@ -122,6 +122,18 @@ export class Driver {
     await this.page.keyboard.type(text);
   }
 
+  /** Takes one of the choices of a list, by its name. */
+  async take(label: string | RegExp, option: string): Promise<void> {
+    const list = await this.named('combobox', label);
+    const value = await list.evaluate(
+      (select, name) =>
+        [...(select as HTMLSelectElement).options].find((one) => one.textContent === name)?.value,
+      option,
+    );
+    if (value === undefined) throw new Error(`The list “${label}” has no “${option}”.`);
+    await (list as ElementHandle<HTMLSelectElement>).select(value);
+  }
+
   /** Waits until the page says something. */
   async reads(text: string | RegExp, timeout = 15_000): Promise<void> {
     const source = typeof text === 'string' ? text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : text.source;

@@ -1,8 +1,7 @@
 import { Fragment, type ReactNode, useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
-import { type Space, spaceBetween, type Spaced } from '#core/composition/space-between.ts';
-import { spaced, spacedPair } from '#core/composition/spaced.ts';
-import { quarterShare, standingBeside } from '#core/parts/beside.ts';
+import { placedParts } from '#core/composition/placed-parts.ts';
+import type { Space } from '#core/composition/space-between.ts';
 import type { Id } from '#core/id.ts';
 import { directionOf } from '#core/language/language.ts';
 import { factsLine } from '#core/pages/facts-line.ts';
@@ -91,37 +90,23 @@ function Place({ space, children }: { space: Space; children: ReactNode }) {
 
 function Parts({ input }: { input: PageInput }) {
   const slots = useSlots();
-  const { parts } = input.page;
-  const beside = standingBeside(parts);
   const isCaptioned = (id: Id) => Boolean(input.pictures[id]?.caption);
-  const before = (at: number) => slots.before && <div className="wrap">{slots.before(at)}</div>;
   const drawn = (part: SeenPart, at: number) => <PlacedPart part={part} at={at} input={input} />;
-  let above: Spaced | null = null;
   return (
     <>
-      {parts.map((part, at) => {
-        const second = parts[at + 1];
-        const share = beside[at + 1];
-        // The second of two is drawn with the first.
-        if (typeof beside[at] === 'number') return null;
-        const isPair = second && typeof share === 'number';
-        const standing = isPair ? spacedPair : spaced(part, isCaptioned);
-        const space = spaceBetween(above, standing);
-        above = standing;
-        return (
-          <Place key={part.id} space={space}>
-            {before(at)}
-            {isPair ? (
-              <Pair share={quarterShare(share)} second={second.id}>
-                {drawn(part, at)}
-                {drawn(second, at + 1)}
-              </Pair>
-            ) : (
-              drawn(part, at)
-            )}
-          </Place>
-        );
-      })}
+      {placedParts(input.page.parts, isCaptioned).map(({ at, part, beside, space }) => (
+        <Place key={part.id} space={space}>
+          {slots.before && <div className="wrap">{slots.before(at)}</div>}
+          {beside ? (
+            <Pair share={beside.share} second={beside.part.id}>
+              {drawn(part, at)}
+              {drawn(beside.part, at + 1)}
+            </Pair>
+          ) : (
+            drawn(part, at)
+          )}
+        </Place>
+      ))}
       {slots.end}
     </>
   );

@@ -16,14 +16,12 @@ export interface PartViewProps<K extends PartKind = PartKind> {
 /** How one kind of part is drawn, for readers and in the studio alike. */
 export interface PartDrawing<K extends PartKind> {
   View: (props: PartViewProps<K>) => ReactNode;
-  /** How it stands in the page: with room around it, near to what is above it, or from edge to edge. */
-  stands: (part: SeenPartOf<K>) => 'apart' | 'close' | 'full';
   /** In what form it shows a link. */
   linkForm: (part: SeenPartOf<K>) => LinkForm;
 }
 
-/** A drawing that stands with room around it, as most do. */
+/** A drawing that shows links in place, as most do. */
 export const drawing = <K extends PartKind>(
   View: PartDrawing<K>['View'],
   others: Partial<PartDrawing<K>> = {},
-): PartDrawing<K> => ({ View, stands: () => 'apart', linkForm: () => 'in-place', ...others });
+): PartDrawing<K> => ({ View, linkForm: () => 'in-place', ...others });

@@ -17,8 +17,8 @@ import { WordsPart } from './words/words-part.tsx';
 
 /** How each kind of part is drawn. */
 const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
-  words: drawing(WordsPart, { stands: () => 'close' }),
-  picture: drawing(PicturePart, { stands: ({ width }) => (width === 'full' ? 'full' : 'apart') }),
+  words: drawing(WordsPart),
+  picture: drawing(PicturePart),
   gallery: drawing(GalleryPart),
   document: drawing(DocumentPart),
   sound: drawing(SoundPart),

@@ -30,14 +30,12 @@ export function StarterChooser({ value, none, look = firstLook, onChange }: Star
             <input
               type="radio"
               name="starter"
-              className="mt-1 accent-(--ink)"
+              className="accent-(--ink)"
               checked={value === key}
               onChange={() => onChange(key)}
             />
-            <span>
-              <b className="block font-strong">{name}</b>
-              <span className="note">{suits}</span>
-            </span>
+            <b className="font-strong">{name}</b>
+            <span className="note col-start-2">{suits}</span>
           </label>
         ))}
       </fieldset>

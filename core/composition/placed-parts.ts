@@ -1,0 +1,35 @@
+import type { Id } from '../id.ts';
+import { quarterShare, type quarterShares, standingBeside } from '../parts/beside.ts';
+import type { SeenPart } from '../parts/parts.ts';
+import { type Space, spaceBetween, type Spaced } from './space-between.ts';
+import { spaced, spacedPair } from './spaced.ts';
+
+/** A part, or two of them beside each other, and how far below the one above. */
+export interface PlacedPart {
+  /** Its place among all parts. */
+  at: number;
+  part: SeenPart;
+  beside: { part: SeenPart; share: (typeof quarterShares)[number] } | null;
+  space: Space;
+}
+
+/**
+ * The parts of a page as they stand on it.
+ *
+ * @param isCaptioned whether words stand below a picture
+ */
+export function placedParts(parts: readonly SeenPart[], isCaptioned: (picture: Id) => boolean): PlacedPart[] {
+  const shares = standingBeside(parts);
+  const placed: PlacedPart[] = [];
+  let above: Spaced | null = null;
+  for (const [at, part] of parts.entries()) {
+    // The second of two stands with the first.
+    if (typeof shares[at] === 'number') continue;
+    const [second, share] = [parts[at + 1], shares[at + 1]];
+    const beside = second && typeof share === 'number' ? { part: second, share: quarterShare(share) } : null;
+    const standing: Spaced = beside ? spacedPair : spaced(part, isCaptioned);
+    placed.push({ at, part, beside, space: spaceBetween(above, standing) });
+    above = standing;
+  }
+  return placed;
+}
