@@ -49,6 +49,7 @@ describe('one change of a page, in a reader’s words', () => {
   test.each<[string, Partial<PageOf<'project'>>]>([
     ['title', { title: 'Moon clock' }],
     ['summary', { summary: 'With one hand.' }],
+    ['language', { language: page.language === 'fr' ? 'es' : 'fr' }],
     ['address of the page', { slug: 'moon-clock' }],
     ['case facts', { facts: { ...page.facts, field: 'Woodwork' } }],
     ['cover', { cover: { picture, focus: { x: 0.1, y: 0.2 } } }],
@@ -58,6 +59,20 @@ describe('one change of a page, in a reader’s words', () => {
     ['parts in another order', { parts: [page.parts[1], page.parts[0]] as Part[] }],
     ['Public becomes Unlisted', { height: 'unlisted' }],
   ])('%s', (words, change) => expect(what(live, withPage(change))).toEqual([[words]]));
+
+  test.each<[string, Partial<ProjectDraft['site']>]>([
+    ['how the front page hangs', { wallLabels: live.site.wallLabels === 'over' ? 'below' : 'over' }],
+    ['how the front page hangs', { welcome: !live.site.welcome }],
+    ['language', { language: 'cy' }],
+    ['quick links', { quickLinks: [] }],
+    ['what stands at the end of every page', { rights: 'CC-BY-4.0' }],
+    ['what stands at the end of every page', { contact: 'https://kite.example/' }],
+  ])('of the site: %s', (words, change) => {
+    const link = { id: 'link-id', name: 'Tides', to: 'https://tides.example/', newWindow: false, pages: [] };
+    const linked = { ...live.site, quickLinks: [{ ...link, inMenu: true, atEnd: 'none' as const }] };
+    const from = { ...live, site: linked };
+    expect(what(from, { ...from, site: { ...linked, ...change } })).toEqual([[words]]);
+  });
 
   test('who can open it is told where that changes, and only there', () => {
     const accessOf = (after: ProjectDraft) =>

@@ -135,6 +135,7 @@ function pageChanges(before: Side, after: Side, was: Page, page: Page): Changes 
   const what: string[] = [];
   const [old, now] = [shownOn(was), shownOn(page)];
   if (was.title !== page.title) what.push('title');
+  if (was.language !== page.language) what.push('language');
   if (old.summary !== now.summary) what.push('summary');
   if (was.slug !== page.slug) what.push('address of the page');
   if (!same(leadOf(was), leadOf(page))) what.push('where it leads');

@@ -10,6 +10,7 @@ import { type SiteStarterKey, siteStarterOf } from '#core/sites/site-starters.ts
 import { call } from '../api/call.ts';
 import { StarterChooser } from '../starters/starter-chooser.tsx';
 import { Field } from '../ui/field.tsx';
+import { problemNotice } from '../ui/notice.ts';
 import { KiteMark } from '../ui/kite-mark.tsx';
 import { Button } from '../ui/button.tsx';
 
@@ -23,11 +24,14 @@ export function NameSite() {
   const submit = form.handleSubmit(async (body) => {
     try {
       const site = await call(createSite, { body });
+      // The site is there by now: it is not made again because its pages could not be.
       if (starter)
         await call(takeStarter, {
           params: { site: site.id },
           body: { starter, arranged: true, pages: siteStarterOf(starter).pages.map(({ key }) => key) },
-        });
+        }).catch(() =>
+          problemNotice('The site is there, but without its starter: take it over with “Tie something”.'),
+        );
       await client.invalidateQueries({ queryKey: ['sites'] });
       await navigate(`/${site.id}/${starter ? 'arrange' : 'projects'}`, { replace: true });
     } catch (error) {

@@ -35,7 +35,7 @@ describe('what is said of parts', () => {
       null,
       null,
     ]);
-    expect(drawingOf({ kind: 'hologram' as PartKind }).stands({} as never)).toBe('apart');
+    expect(drawingOf({ kind: 'hologram' as PartKind }).View({} as never)).toBeNull();
   });
 
   test('beside its name stands how much there is, in the singular for one', () => {
