@@ -1,4 +1,4 @@
-import { breakIntoRows, ratioRange, type RowFrame } from './rows.ts';
+import { breakIntoRows, ratioRange, type Row, type RowFrame } from './rows.ts';
 
 /** The three container widths for which row breaks are computed when a page is rendered. */
 export const frames = {
@@ -8,7 +8,10 @@ export const frames = {
 } as const satisfies Record<string, RowFrame>;
 export type FrameName = keyof typeof frames;
 
-/** What one picture takes of its row: a share of the width left after the gaps, and how many gaps there are. */
+/**
+ * What one picture takes of its row: a share of the width left after so many gaps. Where a row does not fill the container, the gaps are no
+ * whole number.
+ */
 export interface Share {
   share: number;
   gaps: number;
@@ -22,6 +25,17 @@ export interface PlacedPicture {
 
 /** Rounded down, so that the shares of one row can never add up to more than the row. */
 const floor5 = (value: number): number => Math.floor(value * 1e5) / 1e5;
+
+/**
+ * How many of the four quarters of the container a row fills: all of them, or, where it would be too high then, as many as leave
+ * it low enough. So what is not as wide as the page still ends on one of its lines.
+ */
+function quartersFor(sum: number, count: number, { heightPx }: Row, { widthPx, gapPx }: RowFrame): number {
+  const heightOf = (quarters: number) => ((quarters / 4) * (widthPx + gapPx) - gapPx * count) / sum;
+  let quarters = 4;
+  while (quarters > 1 && heightOf(quarters) > heightPx + 0.5) quarters--;
+  return quarters;
+}
 
 /**
  * Places pictures in rows for a wide, a medium and a narrow container at once; one list of pictures in the page
@@ -41,11 +55,14 @@ export function rowShares(
   for (const name of Object.keys(inFrames) as FrameName[]) {
     const frame = inFrames[name];
     for (const row of breakIntoRows(kept, frame)) {
-      const gaps = row.to - row.from - 1;
-      const room = frame.widthPx - frame.gapPx * gaps;
+      const count = row.to - row.from;
+      const sum = kept.slice(row.from, row.to).reduce((a, b) => a + b, 0);
+      const quarters = quartersFor(sum, count, row, frame);
+      // Of k quarters, with the gaps between them: k/4 (width + gap) - gap; without those between the pictures.
+      const gaps = (count * 4) / quarters - 1;
       for (let at = row.from; at < row.to; at++) {
         const picture = placed[at];
-        if (picture) picture.shares[name] = { share: floor5((picture.ratio * row.heightPx) / room), gaps };
+        if (picture) picture.shares[name] = { share: floor5((quarters / 4) * (picture.ratio / sum)), gaps };
       }
     }
   }

@@ -83,6 +83,16 @@ describe('rowShares', () => {
             expect(total).toBeLessThanOrEqual(1 + 1e-3);
             const heights = inRow.map((picture) => picture.shares[name].share / picture.ratio);
             expect(Math.max(...heights) - Math.min(...heights)).toBeLessThan(1e-3);
+            // A row ends where one of four quarters does, whatever the container is wide.
+            const { gaps = 0 } = inRow[0]?.shares[name] ?? {};
+            for (const [width, gap] of [
+              [1160, 16],
+              [812, 24],
+            ] as const) {
+              const filled = (width - gaps * gap) * total + (inRow.length - 1) * gap;
+              const ends = [1, 2, 3, 4].map((k) => (k / 4) * (width + gap) - gap);
+              expect(Math.min(...ends.map((end) => Math.abs(end - filled)))).toBeLessThan(0.6);
+            }
           }
         }
       }),
