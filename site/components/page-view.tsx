@@ -131,7 +131,9 @@ function Next({ input }: { input: PageInput }) {
         <span className="meta" {...lang}>
           {side === 'before' ? words.before : words.next}
         </span>
-        <b>{card.title}</b>
+        <b {...(card.language !== null && { lang: card.language, dir: directionOf(card.language) })}>
+          {card.title}
+        </b>
       </span>
     </a>
   );

@@ -145,8 +145,6 @@ export function pageInputs(
     ...{ home, base, manner: site.menu, contact: site.contact, rights: site.rights },
     // Who came by the link of one page is told of nothing beside it.
     feed: base === null ? null : feedPath,
-    labels: site.wallLabels,
-    welcome: site.welcome,
   };
   const menuOn = (page: SeenPage) =>
     view.entry === null ? [...linksOf(menu, page, above(page.id), paths), ...inMenu] : [];
@@ -208,7 +206,7 @@ export function pageInputs(
       page,
       preview: null,
       ...{ pictures: {}, media: {} },
-      ...{ wall: 'rows' as const, wallGroups: [] },
+      ...{ wall: 'rows' as const, wallGroups: [], labels: site.wallLabels, welcome: true },
       cards: hung(tag.work, page),
       ...{ before: null, after: null },
     };
@@ -217,22 +215,27 @@ export function pageInputs(
   return [...ofPages, ...ofTags];
 }
 
-/** How what hangs on a page is arranged: as its maker wants it on the front page, else in rows. */
+/**
+ * How what hangs on a page is arranged: as its maker wants it on the front page, else in rows. A page on which nothing hangs does not
+ * change when that does.
+ */
 function wallOn(
   view: SiteView,
   page: SeenPage,
   paths: ReadonlyMap<Id, string>,
-): Pick<PageInput, 'wall' | 'wallGroups'> {
-  if (!rulesOfPage(page).isFront) return { wall: 'rows', wallGroups: [] };
-  const { wall } = view.site;
-  if (wall !== 'groups') return { wall, wallGroups: [] };
+): Pick<PageInput, 'wall' | 'wallGroups' | 'labels' | 'welcome'> {
+  const { wall, wallLabels, welcome } = view.site;
+  const labels = page.kind === 'group' ? wallLabels : 'below';
+  if (!rulesOfPage(page).isFront) return { wall: 'rows', wallGroups: [], labels, welcome: true };
+  const ofFront = { wall, labels: wallLabels, welcome };
+  if (wall !== 'groups') return { ...ofFront, wallGroups: [] };
   const wallGroups = workByGroup(view, workOn(view, page)).map(({ group, work }) => ({
     title: group && titleInMenu(group, view.site.language),
     path: group && (paths.get(group.id) ?? null),
     summary: group?.summary ?? '',
     cards: work.map(({ id }) => id),
   }));
-  return { wall, wallGroups };
+  return { ...ofFront, wallGroups };
 }
 
 /** A page that nobody made: it says the tag, and hangs what it is said of. */
