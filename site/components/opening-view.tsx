@@ -4,7 +4,14 @@ import { useSpoken } from '../render/words.ts';
 import { Rows } from './rows.tsx';
 import { useSlots } from './slots.ts';
 
-/** From how many signs on a title is set smaller, so that the work below it stays in sight. */
+/** How wide words are, in letters: signs that fill a square count as two. */
+const widthOf = (words: string): number =>
+  [...words].reduce(
+    (sum, sign) => sum + (/[\p{sc=Han}\p{sc=Hiragana}\p{sc=Katakana}\p{sc=Hangul}]/u.test(sign) ? 2 : 1),
+    0,
+  );
+
+/** From how many letters on a title is set smaller, so that the work below it stays in sight. */
 const longTitle = 36;
 
 /** The top of a page: a full picture with the title on it, a strip of pictures below the title, or words only. */
@@ -17,7 +24,7 @@ export function OpeningView({ input }: { input: PageInput }) {
   const [first] = pictures;
 
   const title = <h1>{page.title || words.untitled}</h1>;
-  const long = [...page.title].length > longTitle ? ' long' : '';
+  const long = widthOf(page.title) > longTitle ? ' long' : '';
   const summary = page.summary ? <p className="lead">{page.summary}</p> : null;
   const say = (
     <div className="on-grid say">
