@@ -14,6 +14,10 @@ import {
 } from '@dnd-kit/sortable';
 import type { ReactNode } from 'react';
 
+/** From how far on a press is a pull. Always the same: with another one, all that can be pulled would be drawn anew. */
+const pulled = { activationConstraint: { distance: 4 } };
+const byKeys = { coordinateGetter: sortableKeyboardCoordinates };
+
 interface SortableProps {
   /** In the order they stand. */
   ids: string[];
@@ -36,10 +40,7 @@ export function Sortable({
   children,
 }: SortableProps) {
   // A pointer has to have moved, so that a press on the handle is still a press.
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, pulled), useSensor(KeyboardSensor, byKeys));
   const placeOf = (thing: { id: string | number } | null) => (thing ? ids.indexOf(String(thing.id)) : -1);
   const name = (thing: { id: string | number }) => nameOf(placeOf(thing)) || 'Untitled';
   const at = (over: { id: string | number } | null) => `place ${placeOf(over) + 1} of ${ids.length}`;

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { createPage, deletePage, sendPage } from '#contract/pages.ts';
 import type { Id } from '#core/id.ts';
@@ -95,6 +95,9 @@ export function Arrange() {
     // Only where it would land matters, and not each move of the hand.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [pages, standing, state.site, state.materials, carried?.page.id, carried?.to.gap, carried?.to.depth]);
+
+  // The string answers at once; what readers find follows as soon as there is time.
+  const seenLater = useDeferredValue(draft);
 
   const pageOf = (id: Id) => pages.find((page) => page.id === id);
   const nameOf = (id: Id) => {
@@ -209,7 +212,7 @@ export function Arrange() {
         aria-label="What readers find"
       >
         <div className={aside('menu')}>
-          <MenuPreview draft={draft} />
+          <MenuPreview draft={seenLater} />
         </div>
         <div className={aside('wall')}>
           <FrontWall />

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { z } from 'zod';
 import { webAddressSchema } from '#contract/web-address.ts';
 import { licenceName } from '#core/credits/licence.ts';
@@ -52,7 +52,7 @@ function ContactField() {
 }
 
 /** What stands on every page of the site: its language, how to reach its maker, the terms of the work, links. */
-export function EveryPage() {
+export const EveryPage = memo(function EveryPage() {
   const { state, changeSite } = useSite();
   const { language, rights } = state.site;
   return (
@@ -85,4 +85,4 @@ export function EveryPage() {
       />
     </section>
   );
-}
+});

@@ -1,6 +1,7 @@
 import { arrayMove, rectSortingStrategy, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowLeft, ArrowRight, Ellipsis, EyeOff } from 'lucide-react';
+import { memo } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { isWork, type WorkPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
@@ -79,7 +80,7 @@ const arrangementNames: Record<WallArrangement, string> = {
 };
 
 /** What hangs on the front page, in its own order, and what does not and why. */
-export function FrontWall() {
+export const FrontWall = memo(function FrontWall() {
   const { state, changeSite } = useSite();
   const { offWall } = state.site;
   const work = flatTree(pageTree(state.pages))
@@ -174,4 +175,4 @@ export function FrontWall() {
       <Welcome />
     </section>
   );
-}
+});

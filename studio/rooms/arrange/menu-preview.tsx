@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { wordsFor } from '#core/public-words/words-for.ts';
 import type { MenuNode } from '#core/menu/readers-menu.ts';
 import { menuManners, type MenuManner } from '#core/menu/menu-manner.ts';
@@ -108,7 +108,7 @@ function Wide({ nodes, links, manner, site }: WideProps) {
  *
  * @param draft the site, with that
  */
-export function MenuPreview({ draft }: { draft: Draft }) {
+export const MenuPreview = memo(function MenuPreview({ draft }: { draft: Draft }) {
   const { state, changeSite } = useSite();
   const { menu: manner, title, height, look } = state.site;
   const [reader, setReader] = useState<ReaderKey>('stranger');
@@ -174,4 +174,4 @@ export function MenuPreview({ draft }: { draft: Draft }) {
       </InTheme>
     </section>
   );
-}
+});

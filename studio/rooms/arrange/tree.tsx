@@ -1,5 +1,5 @@
 import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { type RefObject, useEffect, useEffectEvent, useRef } from 'react';
+import { type RefObject, useEffect, useEffectEvent, useMemo, useRef } from 'react';
 import { heightsOf } from '#core/access/heights-of.ts';
 import type { TreeRow } from '#core/pages/carrying.ts';
 import type { Id } from '#core/id.ts';
@@ -76,14 +76,17 @@ interface TreeProps extends SlipActions {
   inMenu: ReadonlySet<Id>;
 }
 
+/** From how far on a press is a pull. Always the same: with another one, all that can be pulled would be drawn anew. */
+const pulled = { activationConstraint: { distance: 4 } };
+
 /** The string with everything tied to it, from the front page down. */
 export function Tree({ rows, below, carrying, onFold, inMenu, ...actions }: TreeProps) {
   const { state } = useSite();
   const { carried, pick, move, drop, putBack } = carrying;
   const list = useRef<HTMLUListElement>(null);
   const startAt = usePointer(list, carried, move);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
-  const heights = heightsOf(state).pages;
+  const sensors = useSensors(useSensor(PointerSensor, pulled));
+  const heights = useMemo(() => heightsOf(state).pages, [state]);
 
   const atHome =
     carried !== null && carried.to.gap === carried.from.gap && carried.to.depth === carried.from.depth;

@@ -54,6 +54,9 @@ import { notice, problemNotice } from '../../ui/notice.ts';
 import './compose.css';
 import { Button } from '../../ui/button.tsx';
 
+/** From how far on a press is a pull. Always the same: with another one, all that can be pulled would be drawn anew. */
+const pulled = { activationConstraint: { distance: 6 } };
+
 /** Compose: one page, edited where it stands, in the site's own look. */
 export function Compose() {
   const { page: id } = useParams();
@@ -88,7 +91,7 @@ function ComposePage({ page }: { page: ShownPage }) {
   const [trayIs, setTrayIs] = useKeptChoice('tray', ['open', 'folded']);
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [filesOver, setFilesOver] = useState<string | null>(null);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const sensors = useSensors(useSensor(PointerSensor, pulled));
 
   const documents = useMemo(() => {
     const here = new Set(page.parts.flatMap(materialsOf));

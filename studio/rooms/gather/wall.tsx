@@ -7,6 +7,9 @@ import { GroupHead } from './group-head.tsx';
 import { Tile, type TileProps } from './tile.tsx';
 import { type WallLine, wallLines } from './wall-lines.ts';
 
+/** From how far on a press is a pull. Always the same: with another one, all that can be pulled would be drawn anew. */
+const pulled = { activationConstraint: { distance: 8 } };
+
 /** With fewer lines all of them are drawn: then the browser's own search and a screen reader have the whole wall. */
 const drawnWhole = 60;
 
@@ -135,7 +138,7 @@ export function Wall(props: WallProps) {
     event.preventDefault();
   };
 
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
+  const sensors = useSensors(useSensor(PointerSensor, pulled));
   const draw = (line: WallLine) =>
     line.kind === 'head' ? (
       <GroupHead
