@@ -41,6 +41,8 @@ describe('the readers’ menu, the walls and the neighbours', () => {
         for (const page of hung) expect(rulesOfPage(page).isWork).toBe(true);
         // Orders that the maker keeps do not tell of what is kept from this reader.
         for (const id of view.site.wallOrder) expect(mayOpen({ id })).toBe(true);
+        for (const { pages } of view.site.quickLinks)
+          for (const id of pages) expect(mayOpen({ id })).toBe(true);
       }),
     );
   });
