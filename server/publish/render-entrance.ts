@@ -15,11 +15,18 @@ import { storeText } from './store-text.ts';
 const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
   createHash('sha256').update(text).digest(encoding);
 
-/** All that pages in a language say of themselves, as far as its letters matter. */
-const wordsAsText = (language: string): string =>
-  JSON.stringify(wordsFor(language), (_, value: unknown) =>
-    typeof value === 'function' ? String(value) : value,
-  );
+/**
+ * All that pages in a language say of themselves, as far as its letters matter; but for what pages without a name are called, which
+ * stands in the input where it is said.
+ */
+function wordsAsText(language: string): string {
+  const { kinds: _, ...words } = wordsFor(language);
+  return Object.values(words)
+    .map((value: string | readonly string[] | ((...of: never[]) => string)) =>
+      typeof value === 'function' ? (value as (...of: unknown[]) => string)('', '') : value.toString(),
+    )
+    .join(' ');
+}
 
 export interface RenderDeps {
   db: Database;
