@@ -231,7 +231,8 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
                 id,
                 change,
                 label,
-                stepOf(change, `site ${Object.keys(change).join(' ')}`),
+                // What is called otherwise is another step, also where it changes the same field: a link taken off, and one renamed.
+                stepOf(change, `site ${Object.keys(change).join(' ')} ${label}`.slice(0, 120)),
               );
               show('site', id, change);
             },
