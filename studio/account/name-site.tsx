@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import type { z } from 'zod';
@@ -21,7 +21,11 @@ export function NameSite() {
   const form = useForm<z.input<typeof createSite.body>>({ resolver: zodResolver(createSite.body) });
   const { errors, isSubmitting } = form.formState;
   const [starter, setStarter] = useState<SiteStarterKey | null>(null);
+  const making = useRef(false);
   const submit = form.handleSubmit(async (body) => {
+    // Two presses may come before the button is drawn as one that cannot be pressed.
+    if (making.current) return;
+    making.current = true;
     try {
       const site = await call(createSite, { body });
       // The site is there by now: it is not made again because its pages could not be.
@@ -36,6 +40,8 @@ export function NameSite() {
       await navigate(`/${site.id}/${starter ? 'arrange' : 'projects'}`, { replace: true });
     } catch (error) {
       form.setError('title', { message: error instanceof Error ? error.message : 'Try again.' });
+    } finally {
+      making.current = false;
     }
   });
   return (
