@@ -23,9 +23,6 @@ export function NameSite() {
   const [starter, setStarter] = useState<SiteStarterKey | null>(null);
   const making = useRef(false);
   const submit = form.handleSubmit(async (body) => {
-    // Two presses may come before the button is drawn as one that cannot be pressed.
-    if (making.current) return;
-    making.current = true;
     try {
       const site = await call(createSite, { body });
       // The site is there by now: it is not made again because its pages could not be.
@@ -40,8 +37,6 @@ export function NameSite() {
       await navigate(`/${site.id}/${starter ? 'arrange' : 'projects'}`, { replace: true });
     } catch (error) {
       form.setError('title', { message: error instanceof Error ? error.message : 'Try again.' });
-    } finally {
-      making.current = false;
     }
   });
   return (
@@ -51,7 +46,19 @@ export function NameSite() {
       <p className="max-w-[44ch] text-ink-2">
         It stands at the top of every page. A first name or initials will do; you can change it in Share.
       </p>
-      <form onSubmit={(event) => void submit(event)} noValidate className="grid gap-5">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          // Two presses may come before the button is drawn as one that cannot be pressed.
+          if (making.current) return;
+          making.current = true;
+          void submit(event).finally(() => {
+            making.current = false;
+          });
+        }}
+        noValidate
+        className="grid gap-5"
+      >
         <div className="max-w-sm">
           <Field
             label="Name of the site"
