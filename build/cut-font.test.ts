@@ -54,7 +54,7 @@ test('a font is cut to the weights and letters asked for', async () => {
     '@fontsource-variable/instrument-sans/files/instrument-sans-latin-wght-normal.woff2',
   );
   const contents = await readFile(file);
-  const [plain, beyond] = await cutFont({ ranges: latin, contents }, [400, 650]);
+  const [plain, beyond] = await cutFont({ ranges: latin, contents }, { weights: [400, 650] });
   // The WOFF2 signature (W3C, WOFF File Format 2.0, section 4).
   for (const piece of [plain, beyond]) expect(piece?.contents.subarray(0, 4).toString('latin1')).toBe('wOF2');
   expect(plain?.contents.byteLength).toBeLessThan(contents.byteLength * 0.8);

@@ -1,6 +1,12 @@
 import subsetFont from 'subset-font';
 import type { CodePoints } from '../core/look/unicode-range.ts';
 
+/** What of a variable font is used: weights from 1 to 1000, widths in per cent. */
+export interface UsedAxes {
+  weights: readonly [number, number];
+  widths?: readonly [number, number];
+}
+
 /** One file of a font before or after it is cut: what it draws, and its bytes as WOFF2. */
 export interface FontFile {
   ranges: readonly CodePoints[];
@@ -47,19 +53,16 @@ export function cutRanges(ranges: readonly CodePoints[]): CodePoints[][] {
 }
 
 /**
- * Cuts a file of a variable font down to the weights a theme uses, and into the files of `cutRanges`.
- *
- * @param weights the lightest and heaviest that are used, 1 to 1000
- */
+ * Cuts a file of a variable font down to the weights and widths a pair uses, and into the files of `cutRanges`. */
 export async function cutFont(
   { ranges, contents }: FontFile,
-  weights: readonly [number, number],
+  { weights, widths }: UsedAxes,
 ): Promise<FontFile[]> {
-  const [min, max] = weights;
+  const range = ([min, max]: readonly [number, number]) => ({ min, max });
   const files: FontFile[] = [];
   for (const part of cutRanges(ranges)) {
     const text = String.fromCodePoint(...pointsOf(part));
-    const options = { targetFormat: 'woff2', keepFeatures, variationAxes: { wght: { min, max } } } as const;
+    const options = { targetFormat: 'woff2', keepFeatures, variationAxes: { wght: range(weights), ...(widths && { wdth: range(widths) }) } } as const;
     files.push({ ranges: part, contents: await subsetFont(contents, text, options) });
   }
   return files;

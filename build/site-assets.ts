@@ -3,11 +3,12 @@ import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { basename, extname, join } from 'node:path';
 import esbuild from 'esbuild';
 import postcss from 'postcss';
-import { themeNames, type ThemeName } from '../core/look/look.ts';
+import { type FontPair, fontPairNames, fontPairs, type FontPairName } from '../core/look/font-pairs.ts';
+import { themeNames, type ThemeName } from '../core/look/theme-names.ts';
 import { asUnicodeRange, unicodeRange } from '../core/look/unicode-range.ts';
 import { themes } from '../site/themes/themes.ts';
 import type { SiteAssetsIndex } from '../server/publish/site-assets.ts';
-import { cutFont } from './cut-font.ts';
+import { cutFont, type UsedAxes } from './cut-font.ts';
 
 const root = join(import.meta.dirname, '..');
 
@@ -36,10 +37,10 @@ const shared = {
   write: false as const,
 };
 
-type Faces = SiteAssetsIndex['themes'][ThemeName]['faces'];
+type Faces = SiteAssetsIndex['fonts'][FontPairName]['faces'];
 
 /**
- * Cuts the fonts that a style sheet names to what its theme uses of them.
+ * Cuts the fonts that a style sheet names to what their pair uses of them.
  *
  * @param sheet as the bundler made it
  * @param fonts the contents of the files it names, by name
@@ -49,7 +50,7 @@ type Faces = SiteAssetsIndex['themes'][ThemeName]['faces'];
 async function cutFonts(
   sheet: string,
   fonts: ReadonlyMap<string, Uint8Array>,
-  weights: readonly [number, number],
+  axes: UsedAxes,
   keep: (name: string, contents: Uint8Array) => Promise<string>,
 ): Promise<{ sheet: string; faces: Faces }> {
   const rules: postcss.AtRule[] = [];
@@ -63,7 +64,7 @@ async function cutFonts(
     const contents = fonts.get(whole);
     if (!contents) throw new Error(`A face without a file: ${rule.toString()}`);
     const ranges = unicodeRange(said.get('unicode-range') ?? 'U+0-10FFFF');
-    const pieces = await cutFont({ ranges, contents: Buffer.from(contents) }, weights);
+    const pieces = await cutFont({ ranges, contents: Buffer.from(contents) }, axes);
     for (const [at, piece] of pieces.entries()) {
       const name = whole.replace(/-[A-Z0-9]{8}(?=\.woff2$)/, at === 0 ? '' : '-beyond');
       const file = await keep(name, piece.contents);
@@ -81,7 +82,7 @@ async function cutFonts(
 }
 
 /**
- * Builds what every published site links to: one style sheet and the fonts of each theme, and what all themes share.
+ * Builds what every published site links to: one style sheet of each theme, the fonts of each pair, and what all looks share.
  * Each file is named by its content; an index tells the server which is which.
  */
 export async function buildSiteAssets(out: string): Promise<void> {
@@ -109,22 +110,30 @@ export async function buildSiteAssets(out: string): Promise<void> {
       ...shared,
       outdir: out,
       stdin: {
-        contents: `@import '${folder}/fonts.css'; @import './site/styles/page.css'; @import './site/styles/base.css' layer(site); @import './site/parts/parts.css' layer(site); @import '${folder}/theme.css';`,
+        contents: `@import './site/styles/page.css'; @import './site/styles/base.css' layer(site); @import './site/parts/parts.css' layer(site); @import '${folder}/theme.css';`,
         loader: 'css',
         resolveDir: root,
         sourcefile: `${name}.css`,
       },
+    });
+    return { css: await save(`${name}.css`, only(styles, '.css').contents), slants: themes[name].slants };
+  };
+
+  const pair = async (name: FontPairName) => {
+    const styles = await esbuild.build({
+      ...shared,
+      outdir: out,
+      entryPoints: [`site/fonts/${name}.css`],
       loader: { '.woff2': 'file' },
       plugins: [optionalFonts],
     });
-    const fonts = new Map(
+    const files = new Map(
       styles.outputFiles
         .filter(({ path }) => path.endsWith('.woff2'))
         .map(({ path, contents }) => [basename(path), contents]),
     );
-    const { slants, weights } = themes[name];
-    const { sheet, faces } = await cutFonts(only(styles, '.css').text, fonts, weights, save);
-    return { css: await save(`${name}.css`, Buffer.from(sheet)), faces, slants };
+    const { sheet, faces } = await cutFonts(only(styles, '.css').text, files, fontPairs[name] as FontPair, save);
+    return { css: sheet.trim(), faces };
   };
 
   const print = await esbuild.build({ ...shared, outdir: out, entryPoints: ['site/styles/print.css'] });
@@ -159,6 +168,9 @@ export async function buildSiteAssets(out: string): Promise<void> {
     themes: Object.fromEntries(
       await Promise.all(themeNames.map(async (name) => [name, await theme(name)] as const)),
     ) as SiteAssetsIndex['themes'],
+    fonts: Object.fromEntries(
+      await Promise.all(fontPairNames.map(async (name) => [name, await pair(name)] as const)),
+    ) as SiteAssetsIndex['fonts'],
   };
   await writeFile(join(out, 'index.json'), `${JSON.stringify(index, null, 1)}\n`);
 }

@@ -1,3 +1,4 @@
+import { firstLook } from '../look/look.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary, noteId, type ProjectDraft } from '../access/arbitrary-draft.ts';
@@ -174,7 +175,7 @@ describe('the site and its pages', () => {
 
   test('what is told of the whole site', () => {
     expect(what(live, site({ title: 'Quay' }))).toEqual([['name of the site']]);
-    expect(what(live, site({ look: { theme: 'another' as 'broadsheet' } }))).toEqual([['look']]);
+    expect(what(live, site({ look: { ...firstLook, theme: 'signal' } }))).toEqual([['look']]);
     expect(what(live, site({ searchEngines: false }))).toEqual([['search engines are asked to stay away']]);
     expect(what(site({ searchEngines: false }), live)).toEqual([['search engines may find it']]);
     expect(what(live, site({ address: 'quay' }))).toEqual([['address named where a link to it is shown']]);

@@ -2,7 +2,7 @@ import { type Material, materialSchema } from '../materials/material.ts';
 import { mine } from '../credits/provenance.ts';
 import { type Arrangement, arrangementSchema, firstArrangement } from '../sites/arrangement.ts';
 import { type Site, siteSchema } from '../sites/site.ts';
-import { type Look, lookSchema } from '../look/look.ts';
+import { asTheThemeComes, type Look, lookSchema } from '../look/look.ts';
 import { isShown, type Page, pageOfCheckedPartsSchema } from '../pages/page.ts';
 import { emptyContents } from '../pages/page-contents.ts';
 import type { PageKind } from '../pages/page-kinds.ts';
@@ -26,19 +26,26 @@ const themeToLook: StoredKind<object>['upgrades'][number] = ({ theme, ...site })
   ...site,
 });
 
+/** A look was once no more than a theme. */
+const plain = filledIn(() => asTheThemeComes);
+const plainLook: StoredKind<object>['upgrades'][number] = ({ look, ...site }) => ({
+  ...site,
+  look: { ...asTheThemeComes, ...(look as object) },
+});
+
 /** Before a site could be arranged, and before there was as much to arrange as there is. */
 const unarranged = filledIn(() => firstArrangement);
 
 export const storedSite: StoredKind<Site> = {
   schema: siteSchema,
-  upgrades: [asItWas, themeToLook, unarranged, unarranged],
+  upgrades: [asItWas, themeToLook, unarranged, unarranged, plainLook],
 };
 /** What of a site says how it is arranged, as its row keeps it. */
 export const storedArrangement: StoredKind<Arrangement> = {
   schema: arrangementSchema,
   upgrades: [unarranged, unarranged],
 };
-export const storedLook: StoredKind<Look> = { schema: lookSchema, upgrades: [asItWas] };
+export const storedLook: StoredKind<Look> = { schema: lookSchema, upgrades: [asItWas, plain] };
 export const storedMaterial: StoredKind<Material> = {
   schema: materialSchema,
   upgrades: [filledIn(() => ({ tags: [], provenance: mine, transcript: '', shownBy: null }))],

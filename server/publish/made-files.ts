@@ -2,6 +2,7 @@ import pLimit from 'p-limit';
 import type { SeenMaterial, SiteView } from '#core/access/seen-by.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
 import { picturesOf, type ShownPicture } from '#core/gallery/picture-source.ts';
+import { firstLook } from '#core/look/look.ts';
 import type { FileTree } from '#core/release/manifest.ts';
 import type { MediaSources } from '#site/render/medium.ts';
 import type { Picture } from '#site/render/picture.ts';
@@ -11,6 +12,7 @@ import type { Reading } from '../reading/reading.ts';
 import { contentsIn, mediaFiles, type MediaFiles, mediaTree } from './published-media.ts';
 import { materialsIn, pictureFiles, publishedPicture } from './published-pictures.ts';
 import { renderEntrance, type RenderDeps } from './render-entrance.ts';
+import { assetsOfLook, type LookAssets } from './site-assets.ts';
 
 export interface PublishDeps extends RenderDeps {
   reading: Reading;
@@ -26,6 +28,8 @@ export interface Made {
   contents: Map<string, DocumentContent>;
   shownOf(material: SeenMaterial): ShownPicture[];
   media: MediaFiles;
+  /** What pages in the look of the site link to. */
+  assets: LookAssets;
 }
 
 /** Makes what is missing of pictures, recordings and captions of these views. */
@@ -75,14 +79,16 @@ export async function makeFiles(
     files.set(shown.id, own);
     pictures[shown.id] = publishedPicture(shown, own, media.play.get(shown.id)?.path ?? null);
   }
-  return { pictures, files, contents, shownOf, media };
+  const [first] = views;
+  const assets = await assetsOfLook(deps.assets, first?.site.look ?? firstLook, deps.blobs);
+  return { pictures, files, contents, shownOf, media, assets };
 }
 
 /** The files one entrance may fetch: its pages with what their theme needs, and their pictures and recordings. */
 export async function entranceTree(
   deps: PublishDeps,
   view: SiteView,
-  { pictures, files, contents, shownOf, media }: Made,
+  { pictures, files, contents, shownOf, media, assets }: Made,
   base: string | null,
   onPage: () => void,
 ): Promise<FileTree> {
@@ -92,7 +98,7 @@ export async function entranceTree(
     file: ({ id }, as) => media[as].get(id)?.path ?? '',
   };
   return {
-    ...(await renderEntrance(deps, view, sources, base, onPage)),
+    ...(await renderEntrance(deps, view, assets, sources, base, onPage)),
     ...pictureFiles(
       Object.values(view.materials).map(
         (material) => [material.id, shownOf(material).flatMap(({ id }) => files.get(id) ?? [])] as const,

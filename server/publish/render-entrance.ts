@@ -9,7 +9,7 @@ import { renderPage } from '#site/render/render-page.tsx';
 import type { Database } from '../db/connect.ts';
 import { renderedPages } from '../db/schema.ts';
 import type { BlobStore } from '../media/blob-store.ts';
-import { lettersIn, pageAssets, type StoredAssets, usedAssets } from './site-assets.ts';
+import { lettersIn, type LookAssets, pageAssets, type StoredAssets, usedAssets } from './site-assets.ts';
 import { storeText } from './store-text.ts';
 
 const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
@@ -39,7 +39,7 @@ export interface RenderDeps {
 }
 
 /**
- * The pages of one entrance and what they link to of their theme, by path. A page whose inputs were rendered before is taken from the store; only the
+ * The pages of one entrance and what they link to of their look, by path. A page whose inputs were rendered before is taken from the store; only the
  * others are rendered.
  *
  * @param base where the entrance stands on the web, if everybody may know
@@ -48,12 +48,12 @@ export interface RenderDeps {
 export async function renderEntrance(
   deps: RenderDeps,
   view: SiteView,
+  assets: LookAssets,
   sources: MediaSources,
   base: string | null,
   onPage: (rendered: boolean) => void,
 ): Promise<FileTree> {
   const { db, blobs } = deps;
-  const theme = deps.assets.themes[view.site.look.theme];
   const wanted = pageInputs(view, sources, base).map(({ path, input }) => {
     const text = JSON.stringify(input);
     // Equal keys mean equal bytes.
@@ -62,7 +62,7 @@ export async function renderEntrance(
       input,
       // Its own words are letters on it too.
       letters: lettersIn(text + [input.siteLanguage, input.page.language].map(wordsAsText).join('')),
-      key: sha256(JSON.stringify([deps.rendererVersion, theme.names]) + text, 'hex'),
+      key: sha256(JSON.stringify([deps.rendererVersion, assets.names]) + text, 'hex'),
     };
   });
   const known = new Map<string, ManifestFile>();
@@ -77,14 +77,14 @@ export async function renderEntrance(
         ),
       ))
       known.set(row.input, row.file);
-  const tree: FileTree = usedAssets(theme, {
+  const tree: FileTree = usedAssets(assets, {
     beyondAscii: new Set(wanted.flatMap(({ letters }) => [...letters.beyondAscii])),
     italic: wanted.some(({ letters }) => letters.italic),
   });
   for (const { path, input, letters, key } of wanted) {
     let file = known.get(key);
     if (!file) {
-      const { html, style, frames } = renderPage(input, pageAssets(theme, letters));
+      const { html, style, frames } = renderPage(input, pageAssets(assets, letters));
       file = {
         ...(await storeText(blobs, Buffer.from(html), 'text/html; charset=utf-8')),
         ...(style ? { styleHash: sha256(style, 'base64') } : {}),

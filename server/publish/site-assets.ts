@@ -1,7 +1,11 @@
 import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
 import { z } from 'zod';
-import { themeNames, type ThemeName } from '#core/look/look.ts';
+import { createHash } from 'node:crypto';
+import { type FontPairName, fontPairNames } from '#core/look/font-pairs.ts';
+import type { Look } from '#core/look/look.ts';
+import { fontsOf, lookRules } from '#core/look/look-rules.ts';
+import { themeNames, type ThemeName } from '#core/look/theme-names.ts';
 import { beyondAsciiIn, type Face, type Letters, usedFaces } from '#core/look/used-faces.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import type { SiteAssets } from '#site/render/page-input.ts';
@@ -19,14 +23,9 @@ const indexSchema = z.object({
   printCss: z.string(),
   enhance: z.string(),
   lightbox: z.array(z.string()),
-  themes: z.record(
-    z.enum(themeNames),
-    z.object({
-      css: z.string(),
-      faces: z.array(faceSchema),
-      slants: z.boolean(),
-    }),
-  ),
+  themes: z.record(z.enum(themeNames), z.object({ css: z.string(), slants: z.boolean() })),
+  /** Rules that name the files of a pair of fonts, and what those draw. */
+  fonts: z.record(z.enum(fontPairNames), z.object({ css: z.string(), faces: z.array(faceSchema) })),
 });
 export type SiteAssetsIndex = z.infer<typeof indexSchema>;
 
@@ -36,25 +35,55 @@ const types: Record<string, string> = {
   '.woff2': 'font/woff2',
 };
 
-/** What pages in one theme link to. */
-export interface ThemeAssets {
+/** What pages in one look link to. */
+export interface LookAssets {
   /** Paths below the entrance, for the pages to link to. */
   names: Omit<SiteAssets, 'preloadFonts'>;
   /** Style sheets and scripts, by those paths. */
   files: FileTree;
-  faces: (Face & { path: string; kept: ManifestFile })[];
+  faces: StoredFonts['faces'];
   /** Whether its sheet slants words by itself. */
   slants: boolean;
 }
 
+interface StoredFonts {
+  css: string;
+  faces: (Face & { path: string; kept: ManifestFile })[];
+}
+
 export interface StoredAssets {
-  themes: Record<ThemeName, ThemeAssets>;
-  /** All files of all themes. */
+  themes: Record<ThemeName, { css: string; slants: boolean }>;
+  fonts: Record<FontPairName, StoredFonts>;
+  /** What every page links to, whatever its look. */
+  shared: { printCss: string; enhance: string; files: FileTree };
+  /** All files that are there from the start; the sheet of a look is made when it is asked for. */
   files: FileTree;
 }
 
-/** Of a theme's files those that pages with these letters may ask for: of its fonts only what holds one of them. */
-export function usedAssets({ files, faces, slants }: ThemeAssets, letters: Letters): FileTree {
+/** The one style sheet of a look, and where it stands below the entrance. */
+export function sheetOfLook({ themes, fonts }: Pick<StoredAssets, 'themes' | 'fonts'>, look: Look) {
+  const rules = lookRules(look, { at: `[data-theme].site,html[data-theme='${look.theme}']` });
+  const text = fonts[fontsOf(look)].css + themes[look.theme].css + rules;
+  const hash = createHash('sha256').update(text).digest('hex').slice(0, 10);
+  return { path: `assets/${look.theme}-${hash}.css`, text };
+}
+
+/** Everything pages in a look link to; its sheet is put into the store, where it is not there yet. */
+export async function assetsOfLook(stored: StoredAssets, look: Look, blobs: BlobStore): Promise<LookAssets> {
+  const { path, text } = sheetOfLook(stored, look);
+  return {
+    names: { css: path, printCss: stored.shared.printCss, enhance: stored.shared.enhance },
+    files: {
+      ...stored.shared.files,
+      [path]: { ...(await storeText(blobs, Buffer.from(text), 'text/css; charset=utf-8')), immutable: true },
+    },
+    faces: stored.fonts[fontsOf(look)].faces,
+    slants: stored.themes[look.theme].slants,
+  };
+}
+
+/** Of a look's files those that pages with these letters may ask for: of its fonts only what holds one of them. */
+export function usedAssets({ files, faces, slants }: LookAssets, letters: Letters): FileTree {
   const used = usedFaces(faces, { ...letters, italic: letters.italic || slants });
   return { ...files, ...Object.fromEntries(used.map(({ path, kept }) => [path, kept])) };
 }
@@ -66,7 +95,7 @@ export const lettersIn = (input: string): Letters => ({
 });
 
 /** What a page with these letters links to; what its first paint needs is fetched before the style sheet is read. */
-export function pageAssets({ names, faces }: ThemeAssets, { beyondAscii }: Letters): SiteAssets {
+export function pageAssets({ names, faces }: Pick<LookAssets, 'names' | 'faces'>, { beyondAscii }: Letters): SiteAssets {
   return { ...names, preloadFonts: usedFaces(faces, { beyondAscii, italic: false }).map(({ path }) => path) };
 }
 
@@ -86,21 +115,25 @@ export async function storeAssets(folder: string, blobs: BlobStore): Promise<Sto
   const shared: FileTree = {};
   for (const name of [index.printCss, index.enhance, ...index.lightbox])
     shared[below(name)] = await store(name);
-  const themes: Partial<StoredAssets['themes']> = {};
-  for (const theme of themeNames) {
-    const { css, faces, slants } = index.themes[theme];
-    const kept: ThemeAssets['faces'] = [];
+  const themes = Object.fromEntries(
+    await Promise.all(
+      themeNames.map(async (theme) => {
+        const { css, slants } = index.themes[theme];
+        return [theme, { css: await readFile(join(folder, css), 'utf8'), slants }] as const;
+      }),
+    ),
+  ) as StoredAssets['themes'];
+  const fonts: Partial<StoredAssets['fonts']> = {};
+  for (const pair of fontPairNames) {
+    const { css, faces } = index.fonts[pair];
+    const kept: StoredFonts['faces'] = [];
     for (const { file, ...face } of faces) kept.push({ ...face, path: below(file), kept: await store(file) });
-    themes[theme] = {
-      names: {
-        css: below(css),
-        printCss: below(index.printCss),
-        enhance: below(index.enhance),
-      },
-      files: { ...shared, [below(css)]: await store(css) },
-      faces: kept,
-      slants,
-    };
+    fonts[pair] = { css, faces: kept };
   }
-  return { themes: themes as StoredAssets['themes'], files: all };
+  return {
+    themes,
+    fonts: fonts as StoredAssets['fonts'],
+    shared: { printCss: below(index.printCss), enhance: below(index.enhance), files: shared },
+    files: all,
+  };
 }

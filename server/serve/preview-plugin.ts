@@ -1,10 +1,12 @@
 import { createHash } from 'node:crypto';
 import type { FastifyInstance, FastifyReply } from 'fastify';
+import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { draftPaths } from '#contract/material-paths.ts';
 import { entrancesOf } from '#core/access/entrances.ts';
 import { seenBy, type SiteView } from '#core/access/seen-by.ts';
 import { idSchema } from '#core/id.ts';
+import { fontsOf } from '#core/look/look-rules.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
 import { pageInputs, pathsOf } from '#site/render/page-inputs.ts';
@@ -13,7 +15,7 @@ import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { contentsIn } from '../publish/published-media.ts';
-import { lettersIn, pageAssets, type StoredAssets } from '../publish/site-assets.ts';
+import { lettersIn, pageAssets, sheetOfLook, type StoredAssets } from '../publish/site-assets.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { pagePolicy } from './page-policy.ts';
 import { parsed } from '../http/parsed.ts';
@@ -88,6 +90,8 @@ export function previewRoutes(
   app: FastifyInstance,
   { db, assets, blobs }: { db: Database; assets: StoredAssets; blobs: BlobStore },
 ): void {
+  // Of drafts that are looked at; their names say what is in them, and nothing in them is anybody's own.
+  const sheets = new LRUCache<string, string>({ max: 100 });
   app.get('/studio/see/:site/visitors/:page', async (request, reply) => {
     const params = parsed(z.object({ site: idSchema, page: idSchema }), request.params);
     const draft = await loadDraft(db, await ownSite(db, makerOf(request).id, params.site));
@@ -107,11 +111,12 @@ export function previewRoutes(
     const { site: id, viewer, '*': path } = parsed(paramsSchema, request.params);
     const site = await ownSite(db, makerOf(request).id, id);
     const asset = Object.hasOwn(assets.files, path) ? assets.files[path] : undefined;
-    if (asset)
+    const sheet = sheets.get(path);
+    if (asset ?? sheet)
       return reply
-        .type(asset.type)
+        .type(asset?.type ?? 'text/css; charset=utf-8')
         .header('cache-control', 'private, max-age=31536000, immutable')
-        .send(await blobs.read(asset.hash));
+        .send(asset ? await blobs.read(asset.hash) : sheet);
     const view = viewFor(await loadDraft(db, site), viewer);
     if (!view)
       return nothingToSee(
@@ -127,10 +132,14 @@ export function previewRoutes(
     );
     if (!page) throw notFound('This page');
     // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
-    const theme = assets.themes[view.site.look.theme];
+    const { look } = view.site;
+    const { path: css, text } = sheetOfLook(assets, look);
+    sheets.set(css, text);
+    const { printCss, enhance } = assets.shared;
+    const linked = { names: { css, printCss, enhance }, faces: assets.fonts[fontsOf(look)].faces };
     const { html, style, frames } = renderPage(
       page.input,
-      pageAssets(theme, lettersIn(JSON.stringify(page.input))),
+      pageAssets(linked, lettersIn(JSON.stringify(page.input))),
       {
         text: noticeFor(viewer),
       },

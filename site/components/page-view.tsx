@@ -1,4 +1,4 @@
-import { Fragment, type ReactNode, useMemo } from 'react';
+import { Fragment, type ReactNode, useContext, useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { placedParts } from '#core/composition/placed-parts.ts';
 import type { Space } from '#core/composition/space-between.ts';
@@ -17,6 +17,7 @@ import { useProperties } from '../render/declarations.ts';
 import { focusAt, PictureView } from './picture-view.tsx';
 import { PagesBelow, SectionLine, SiteMenu } from './site-menu.tsx';
 import { LanguageContext, SpokenContext, spokenIn, useSpoken } from '../render/words.ts';
+import { LookScopeContext } from '../render/look-scope.ts';
 import { useSlots } from './slots.ts';
 import { Wall } from './wall.tsx';
 
@@ -153,6 +154,7 @@ function Next({ input }: { input: PageInput }) {
 export function PageView({ input, within = false }: { input: PageInput; within?: boolean }) {
   const Main = within ? 'div' : 'main';
   const slots = useSlots();
+  const scope = useContext(LookScopeContext);
   const { page, siteLanguage } = input;
   const { isWork, isFront } = rulesOfPage(page);
   const opening = <OpeningView input={input} />;
@@ -164,6 +166,7 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
     <div
       className="site"
       data-theme={input.look.theme}
+      data-look={scope ?? undefined}
       {...(within && { lang: page.language, dir: directionOf(page.language) })}
     >
       <div className="sheet" data-menu={input.manner}>

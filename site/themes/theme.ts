@@ -6,6 +6,4 @@ export interface ThemeFacts {
   suits: string;
   /** Whether its sheet slants words by itself; otherwise only what a maker slanted needs slanted letters. */
   slants: boolean;
-  /** The lightest and the heaviest weight of letters in it; its fonts are cut down to what is between. */
-  weights: readonly [number, number];
 }

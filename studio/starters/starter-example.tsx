@@ -56,7 +56,7 @@ export function StarterExample({ starter, look }: { starter: SiteStarterKey; loo
         }))}
         onChange={setPath}
       />
-      <InTheme theme={look.theme}>
+      <InTheme look={look}>
         {/* Nothing in it leads anywhere: it is looked at. */}
         <div
           className="starter-example"

@@ -5,7 +5,7 @@ import { menuManners, type MenuManner } from '#core/menu/menu-manner.ts';
 import { type QuickLink, quickLinksInMenu } from '#core/sites/quick-link.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { useSite } from '../../api/site-context.tsx';
-import { InTheme } from '../../ui/in-theme.tsx';
+import { InTheme, LookBox } from '../../ui/in-theme.tsx';
 import { Segments } from '../../ui/segments.tsx';
 import { asIfPublic, menuFor, type ReaderKey, readers } from './reader-menus.ts';
 
@@ -129,9 +129,9 @@ export const MenuPreview = memo(function MenuPreview({ draft }: { draft: Draft }
           onChange={setReader}
         />
       </div>
-      <InTheme theme={look.theme}>
-        <div
-          data-theme={look.theme}
+      <InTheme look={look}>
+        <LookBox
+          look={look}
           className="text-s text-(--ink) [font-family:var(--font-meta)]"
           role="group"
           aria-label={`The menu for ${name.toLowerCase()}`}
@@ -143,7 +143,7 @@ export const MenuPreview = memo(function MenuPreview({ draft }: { draft: Draft }
               <Wide nodes={nodes} links={links} manner={manner} site={title} />
             )}
           </div>
-        </div>
+        </LookBox>
         <div className="grid grid-cols-[minmax(0,1fr)_8.5rem] items-start gap-3">
           <div className="grid gap-2">
             <Segments
@@ -160,8 +160,8 @@ export const MenuPreview = memo(function MenuPreview({ draft }: { draft: Draft }
               On a phone it folds behind one word.
             </p>
           </div>
-          <div
-            data-theme={look.theme}
+          <LookBox
+            look={look}
             className="max-h-52 overflow-hidden rounded-[10px] border-2 border-(--ink) bg-(--paper) px-2.5 pt-2 text-xs text-(--ink) [font-family:var(--font-meta)]"
             aria-hidden="true"
           >
@@ -169,7 +169,7 @@ export const MenuPreview = memo(function MenuPreview({ draft }: { draft: Draft }
               <b className="[font-family:var(--font-display)]">{title}</b> Close
             </p>
             <Names nodes={nodes} links={links} deep={false} />
-          </div>
+          </LookBox>
         </div>
       </InTheme>
     </section>

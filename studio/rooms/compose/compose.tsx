@@ -393,7 +393,7 @@ function ComposePage({ page }: { page: ShownPage }) {
                           if (link && !link.closest('.studio-ui')) event.preventDefault();
                         }}
                       >
-                        <InTheme theme={state.site.look.theme}>
+                        <InTheme look={state.site.look}>
                           <PageView input={composed.input} within />
                         </InTheme>
                       </div>

@@ -1,0 +1,110 @@
+import type { Hex } from './colour.ts';
+import { fontPairs } from './font-pairs.ts';
+import type { Look } from './look.ts';
+import { paletteOf } from './palette.ts';
+import { recipes } from './recipes/recipes.ts';
+import { themeDefaults } from './theme-defaults.ts';
+import type { Role, Scheme } from './theme-colours.ts';
+
+/** The fonts of a look. */
+export const fontsOf = ({ fonts, theme }: Look) => fonts ?? themeDefaults[theme].fonts;
+
+/** In which light a look is. */
+export const schemeOf = ({ scheme, theme }: Look) => scheme ?? recipes[theme].scheme;
+
+/** The colours of a look in one scheme. */
+export const coloursOf = ({ theme, seeds, ground, comfort }: Look, scheme: Scheme) =>
+  paletteOf({ theme, seeds, ground: ground.colour, comfort }, scheme);
+
+const declared = (properties: readonly (readonly [string, string])[]): string =>
+  properties.map(([name, value]) => `--${name}:${value}`).join(';');
+
+type Declared = [Role, Hex][];
+const coloursIn = (look: Look, scheme: Scheme) => Object.entries(coloursOf(look, scheme).colours) as Declared;
+
+/** What is otherwise than among others. */
+const besides = (all: Declared, known: Declared): Declared =>
+  all.filter(([role, colour]) => known.every(([one, other]) => one !== role || other !== colour));
+
+/**
+ * Around a picture: nothing, a line, a mount or a shadow. The mount's width is a length and never nothing, so that sums with it hold.
+ */
+const edgeProperties = {
+  none: { 'edge-line': '0 solid', 'edge-mount': '0px', 'edge-shadow': 'none' },
+  line: { 'edge-line': '1px solid var(--line-2)', 'edge-mount': '0px', 'edge-shadow': 'none' },
+  mount: { 'edge-line': '1px solid var(--line-2)', 'edge-mount': '5px', 'edge-shadow': 'none' },
+  shadow: {
+    'edge-line': '0 solid',
+    'edge-mount': '0px',
+    'edge-shadow': '0 .35rem 1.4rem -.35rem rgb(0 0 0/.35)',
+  },
+} as const;
+
+/**
+ * Textures are drawn in the colour of the second sheet on that of the first. Whatever stands on the page is readable on both, and so
+ * on every mixture of them.
+ */
+const textureProperties = {
+  none: 'none',
+  ruled:
+    'repeating-linear-gradient(transparent 0 calc(var(--line-unit) - 1px),var(--paper-2) 0 var(--line-unit))',
+  squared:
+    'linear-gradient(var(--paper-2) 1px,transparent 0) 0 0/1.25rem 1.25rem,linear-gradient(90deg,var(--paper-2) 1px,transparent 0) 0 0/1.25rem 1.25rem',
+  dots: 'radial-gradient(circle at 50% 50%,var(--paper-2) 0 2px,transparent 2.5px) 0 0/1.1rem 1.1rem',
+  weave:
+    'repeating-linear-gradient(45deg,transparent 0 5px,var(--paper-2) 5px 6px),repeating-linear-gradient(-45deg,transparent 0 5px,var(--paper-2) 5px 6px)',
+} as const;
+
+/** What of a look is the same in every light. */
+function shapeOf(look: Look): [string, string][] {
+  const usual = themeDefaults[look.theme];
+  const { display, text, meta, properties } = fontPairs[fontsOf(look)];
+  const { 'pair-size': pairSize = '1', ...type }: Record<string, string> = properties;
+  const corners = look.corners ?? usual.corners;
+  return [
+    ['font-display', display],
+    ['font-text', text],
+    ['font-meta', meta],
+    ...Object.entries(type),
+    ['text-size', String(Number((Number(pairSize) * look.textSize).toFixed(3)))],
+    ['space', String(Number((usual.spacing * look.spacing).toFixed(3)))],
+    ['r', `${corners}px`],
+    // Small things are as round as they can be where large ones are round at all.
+    ['r-s', corners >= 16 ? '999px' : `${Math.min(corners, 6)}px`],
+    ...Object.entries(edgeProperties[look.edge ?? usual.edge]),
+    ['texture', textureProperties[look.ground.texture ?? usual.texture]],
+  ];
+}
+
+export interface WhereItHolds {
+  /** A selector with the weight of two classes or more, so that it wins over the theme's sheet. */
+  at: string;
+  /** Always this light, whatever the look says. */
+  scheme?: Scheme;
+}
+
+/**
+ * The rules of a look, to be read after its theme's sheet: all its custom properties, in the light it is in. Whoever asks the
+ * browser for more contrast gets the colours of AAA.
+ */
+export function lookRules(look: Look, { at, scheme }: WhereItHolds): string {
+  const light = scheme ?? schemeOf(look);
+  const first: Scheme = light === 'device' ? 'light' : light;
+  const clearer: Look = { ...look, comfort: 'AAA' };
+  const base = coloursIn(look, first);
+  const rules = [`${at}{color-scheme:${first};${declared([...shapeOf(look), ...base])}}`];
+  const media = (query: string, inner: string) => rules.push(`@media ${query}{${inner}}`);
+  const more = besides(coloursIn(clearer, first), base);
+  if (more.length > 0) media('(prefers-contrast:more)', `${at}{${declared(more)}}`);
+  if (light === 'device') {
+    const night = coloursIn(look, 'dark');
+    media('(prefers-color-scheme:dark)', `${at}{color-scheme:dark;${declared(besides(night, base))}}`);
+    // All that could still be of the light one, or of the usual night.
+    const clear = coloursIn(clearer, 'dark');
+    const changed = new Set([...more, ...besides(clear, night)].map(([role]) => role));
+    const both = clear.filter(([role]) => changed.has(role));
+    if (both.length > 0)
+      media('(prefers-contrast:more) and (prefers-color-scheme:dark)', `${at}{${declared(both)}}`);
+  }
+  return `@layer site{${rules.join('')}}`;
+}
