@@ -62,7 +62,11 @@ export async function cutFont(
   const files: FontFile[] = [];
   for (const part of cutRanges(ranges)) {
     const text = String.fromCodePoint(...pointsOf(part));
-    const options = { targetFormat: 'woff2', keepFeatures, variationAxes: { wght: range(weights), ...(widths && { wdth: range(widths) }) } } as const;
+    const options = {
+      targetFormat: 'woff2',
+      keepFeatures,
+      variationAxes: { wght: range(weights), ...(widths && { wdth: range(widths) }) },
+    } as const;
     files.push({ ranges: part, contents: await subsetFont(contents, text, options) });
   }
   return files;

@@ -132,7 +132,12 @@ export async function buildSiteAssets(out: string): Promise<void> {
         .filter(({ path }) => path.endsWith('.woff2'))
         .map(({ path, contents }) => [basename(path), contents]),
     );
-    const { sheet, faces } = await cutFonts(only(styles, '.css').text, files, fontPairs[name] as FontPair, save);
+    const { sheet, faces } = await cutFonts(
+      only(styles, '.css').text,
+      files,
+      fontPairs[name] as FontPair,
+      save,
+    );
     return { css: sheet.trim(), faces };
   };
 

@@ -22,6 +22,12 @@ const declared = (properties: readonly (readonly [string, string])[]): string =>
 type Declared = [Role, Hex][];
 const coloursIn = (look: Look, scheme: Scheme) => Object.entries(coloursOf(look, scheme).colours) as Declared;
 
+/** By day inks darken the paper they are printed on, by night lights lighten it. */
+const inksBy = {
+  light: { blend: 'multiply', 'print-light': 'screen' },
+  dark: { blend: 'screen', 'print-light': 'multiply' },
+} as const satisfies Record<Scheme, Record<string, string>>;
+
 /** What is otherwise than among others. */
 const besides = (all: Declared, known: Declared): Declared =>
   all.filter(([role, colour]) => known.every(([one, other]) => one !== role || other !== colour));
@@ -92,13 +98,18 @@ export function lookRules(look: Look, { at, scheme }: WhereItHolds): string {
   const first: Scheme = light === 'device' ? 'light' : light;
   const clearer: Look = { ...look, comfort: 'AAA' };
   const base = coloursIn(look, first);
-  const rules = [`${at}{color-scheme:${first};${declared([...shapeOf(look), ...base])}}`];
+  const rules = [
+    `${at}{color-scheme:${first};${declared([...shapeOf(look), ...Object.entries(inksBy[first]), ...base])}}`,
+  ];
   const media = (query: string, inner: string) => rules.push(`@media ${query}{${inner}}`);
   const more = besides(coloursIn(clearer, first), base);
   if (more.length > 0) media('(prefers-contrast:more)', `${at}{${declared(more)}}`);
   if (light === 'device') {
     const night = coloursIn(look, 'dark');
-    media('(prefers-color-scheme:dark)', `${at}{color-scheme:dark;${declared(besides(night, base))}}`);
+    media(
+      '(prefers-color-scheme:dark)',
+      `${at}{color-scheme:dark;${declared([...Object.entries(inksBy.dark), ...besides(night, base)])}}`,
+    );
     // All that could still be of the light one, or of the usual night.
     const clear = coloursIn(clearer, 'dark');
     const changed = new Set([...more, ...besides(clear, night)].map(([role]) => role));

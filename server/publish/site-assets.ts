@@ -95,7 +95,10 @@ export const lettersIn = (input: string): Letters => ({
 });
 
 /** What a page with these letters links to; what its first paint needs is fetched before the style sheet is read. */
-export function pageAssets({ names, faces }: Pick<LookAssets, 'names' | 'faces'>, { beyondAscii }: Letters): SiteAssets {
+export function pageAssets(
+  { names, faces }: Pick<LookAssets, 'names' | 'faces'>,
+  { beyondAscii }: Letters,
+): SiteAssets {
   return { ...names, preloadFonts: usedFaces(faces, { beyondAscii, italic: false }).map(({ path }) => path) };
 }
 

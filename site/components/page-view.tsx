@@ -1,5 +1,6 @@
 import { Fragment, type ReactNode, useContext, useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
+import { figureNumbers } from '#core/composition/figure-numbers.ts';
 import { placedParts } from '#core/composition/placed-parts.ts';
 import type { Space } from '#core/composition/space-between.ts';
 import type { Id } from '#core/id.ts';
@@ -17,6 +18,8 @@ import { useProperties } from '../render/declarations.ts';
 import { focusAt, PictureView } from './picture-view.tsx';
 import { PagesBelow, SectionLine, SiteMenu } from './site-menu.tsx';
 import { LanguageContext, SpokenContext, spokenIn, useSpoken } from '../render/words.ts';
+import { FiguresContext } from '../render/figures.ts';
+import { themes } from '../themes/themes.ts';
 import { LookScopeContext } from '../render/look-scope.ts';
 import { useSlots } from './slots.ts';
 import { Wall } from './wall.tsx';
@@ -89,12 +92,25 @@ function Place({ space, children }: { space: Space; children: ReactNode }) {
   );
 }
 
+const notNumbered: ReadonlyMap<Id, number> = new Map();
+
+/** The same object as long as nothing in it changes, so that captions are not drawn again for each letter typed. */
+function useFigures({ page, pictures, look }: PageInput): ReadonlyMap<Id, number> {
+  const numbers = themes[look.theme].numbersFigures
+    ? figureNumbers(page.parts, (id) => Boolean(pictures[id]?.caption))
+    : notNumbered;
+  const key = JSON.stringify([...numbers]);
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says all that is in it
+  return useMemo(() => numbers, [key]);
+}
+
 function Parts({ input }: { input: PageInput }) {
   const slots = useSlots();
   const isCaptioned = (id: Id) => Boolean(input.pictures[id]?.caption);
+  const numbers = useFigures(input);
   const drawn = (part: SeenPart, at: number) => <PlacedPart part={part} at={at} input={input} />;
   return (
-    <>
+    <FiguresContext value={numbers}>
       {placedParts(input.page.parts, isCaptioned).map(({ at, part, beside, space }) => (
         <Place key={part.id} space={space}>
           {slots.before && <div className="wrap">{slots.before(at)}</div>}
@@ -109,7 +125,7 @@ function Parts({ input }: { input: PageInput }) {
         </Place>
       ))}
       {slots.end}
-    </>
+    </FiguresContext>
   );
 }
 
@@ -169,7 +185,11 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
       data-look={scope ?? undefined}
       {...(within && { lang: page.language, dir: directionOf(page.language) })}
     >
-      <div className="sheet" data-menu={input.manner}>
+      <div
+        className="sheet"
+        data-menu={input.manner}
+        data-page={isFront ? 'front' : isWork ? 'work' : 'plain'}
+      >
         <SpokenContext value={ofSite}>
           <SiteMenu input={input} within={within} />
         </SpokenContext>

@@ -6,4 +6,6 @@ export interface ThemeFacts {
   suits: string;
   /** Whether its sheet slants words by itself; otherwise only what a maker slanted needs slanted letters. */
   slants: boolean;
+  /** Whether pictures have numbers in it. */
+  numbersFigures?: true;
 }

@@ -39,9 +39,9 @@ describe.each(themeNames)('the theme %s', (name) => {
 
   test('has no colour of its own: all of them are computed', async () => {
     // Black and white are what prints and masks are made of.
-    const colours = ((await sheet()).match(/#[0-9a-f]{3,8}\b|\b(?:rgba?|hsla?|oklch|oklab|lab|lch)\(/gi) ?? []).filter(
-      (one) => !/^#(000|fff)/i.test(one),
-    );
+    const colours = (
+      (await sheet()).match(/#[0-9a-f]{3,8}\b|\b(?:rgba?|hsla?|oklch|oklab|lab|lch)\(/gi) ?? []
+    ).filter((one) => !/^#(000|fff)/i.test(one));
     expect(colours).toEqual([]);
   });
 });

@@ -22,6 +22,7 @@ export const themes: Record<ThemeName, ThemeFacts> = {
     label: 'Chalkline',
     suits: 'A drawing sheet whose lines are drawn. For making that is measured, tested and explained.',
     slants: false,
+    numbersFigures: true,
   },
   fairwind: {
     label: 'Fairwind',
