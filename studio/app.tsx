@@ -28,6 +28,7 @@ const Projects = fetched(
 );
 const Gather = fetched(() => import('./rooms/gather/gather.tsx').then((module) => module.Gather), theRoom);
 const Share = fetched(() => import('./rooms/share/share.tsx').then((module) => module.Share), theRoom);
+const Look = fetched(() => import('./rooms/look/look.tsx').then((module) => module.Look), theRoom);
 const Arrange = fetched(
   () => import('./rooms/arrange/arrange.tsx').then((module) => module.Arrange),
   theRoom,
@@ -54,6 +55,7 @@ function fetchRoomAt(path: string): void {
     projects: sheet ? ContactSheet : page ? Compose : Projects,
     gather: Gather,
     arrange: Arrange,
+    look: Look,
     share: Share,
   };
   if (Object.hasOwn(wanted, room)) wanted[room as keyof typeof wanted].fetch().catch(() => undefined);
@@ -104,6 +106,7 @@ export function App() {
         <Route path="projects/:page" element={<Compose />} />
         <Route path="projects/:page/sheet/:part" element={<ContactSheet />} />
         <Route path="arrange" element={<Arrange />} />
+        <Route path="look" element={<Look />} />
         <Route path="share" element={<Share />} />
         <Route path=":room" element={<PlannedRoom />} />
       </Route>

@@ -27,6 +27,9 @@ const fonts: Record<FontPairName, () => Promise<unknown>> = {
   typed: () => import('#site/fonts/typed.css'),
 };
 
+/** Makes a pair of fonts known to the browser, which fetches of it what is drawn. */
+export const fetchFonts = (pair: FontPairName): Promise<unknown> => fonts[pair]();
+
 const known = new Map<string, Fetched<{ children: ReactNode }>>();
 
 /** What draws once the sheets of a theme and its fonts are here; those of the others are not fetched. */

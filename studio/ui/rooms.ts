@@ -30,13 +30,7 @@ export const rooms: readonly Room[] = [
       'Here you will write an about page and a résumé whose skills point at the projects that prove them.',
   },
   { path: 'arrange', name: 'Arrange', icon: Signpost },
-  {
-    path: 'look',
-    name: 'Look',
-    icon: SwatchBook,
-    planned:
-      'Here you will choose a theme, colours and type, always readable and always reversible. Until then every site wears Broadsheet.',
-  },
+  { path: 'look', name: 'Look', icon: SwatchBook },
   {
     path: 'check',
     name: 'Check',

@@ -6,9 +6,10 @@ import { effectiveHeight } from '#core/access/effective-height.ts';
 import { isWork, type WorkPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { flatTree, pageTree } from '#core/pages/page-tree.ts';
-import { type WallArrangement, wallArrangements } from '#core/sites/wall-arrangement.ts';
+import { wallArrangements } from '#core/sites/wall-arrangement.ts';
 import { inWallOrder } from '#core/pages/wall-order.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { wallNames } from '../../ui/arrangement-names.ts';
 import { Button } from '../../ui/button.tsx';
 import { heightNames } from '../../ui/height-names.ts';
 import { IconButton } from '../../ui/icon-button.tsx';
@@ -72,13 +73,6 @@ function Hung({
   );
 }
 
-const arrangementNames: Record<WallArrangement, string> = {
-  rows: 'Rows',
-  one: 'One large',
-  list: 'List',
-  groups: 'By groups',
-};
-
 /** What hangs on the front page, in its own order, and what does not and why. */
 export const FrontWall = memo(function FrontWall() {
   const { state, changeSite } = useSite();
@@ -112,7 +106,7 @@ export const FrontWall = memo(function FrontWall() {
       <Segments
         label="How the front page hangs"
         value={state.site.wall}
-        options={wallArrangements.map((value) => ({ value, name: arrangementNames[value] }))}
+        options={wallArrangements.map((value) => ({ value, name: wallNames[value] }))}
         onChange={(wall) => changeSite({ wall }, 'How the front page hangs')}
       />
       <WallLooks />

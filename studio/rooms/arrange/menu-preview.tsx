@@ -5,15 +5,10 @@ import { menuManners, type MenuManner } from '#core/menu/menu-manner.ts';
 import { type QuickLink, quickLinksInMenu } from '#core/sites/quick-link.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { mannerNames } from '../../ui/arrangement-names.ts';
 import { InTheme, LookBox } from '../../ui/in-theme.tsx';
 import { Segments } from '../../ui/segments.tsx';
 import { asIfPublic, menuFor, type ReaderKey, readers } from './reader-menus.ts';
-
-const mannerNames: Record<MenuManner, string> = {
-  line: 'A line on top',
-  side: 'A list at the side',
-  word: 'Behind one word',
-};
 
 /** The menu as a list, each level a little further in. */
 function Names({

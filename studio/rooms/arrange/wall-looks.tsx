@@ -1,12 +1,7 @@
-import { type WallLabels, wallLabels } from '#core/sites/wall-labels.ts';
+import { wallLabels } from '#core/sites/wall-labels.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { wallLabelNames } from '../../ui/arrangement-names.ts';
 import { SelectField } from '../../ui/select.tsx';
-
-const labelNames: Record<WallLabels, string> = {
-  below: 'Below its picture',
-  over: 'Over its picture',
-  outside: 'Beside the wall, in a list',
-};
 
 /** What is said of work on the wall, and where. */
 export function WallLooks() {
@@ -18,7 +13,7 @@ export function WallLooks() {
       <SelectField
         name="The name of each stands"
         value={labels}
-        options={wallLabels.map((value) => ({ value, name: labelNames[value] }))}
+        options={wallLabels.map((value) => ({ value, name: wallLabelNames[value] }))}
         onChange={(value) => changeSite({ wallLabels: value }, 'Where names stand on the wall')}
       />
       {((wall === 'list' && labels !== 'below') || (plain && labels === 'outside')) && (
