@@ -31,3 +31,15 @@ export const makeContactSheet = route({
   }),
   reply: contactSheetSchema,
 });
+
+/** How light some pictures of a site are, part by part, for words that lie over them; what cannot be read is left out. */
+export const readLights = route({
+  method: 'POST',
+  path: '/api/sites/:site/pictures/light',
+  params: atSite,
+  body: z.object({
+    /** Names of pictures: of a material, or of a page or picture in it. */
+    pictures: z.array(z.string().min(1).max(120)).max(1000),
+  }),
+  reply: z.object({ lights: z.record(z.string(), z.string()) }),
+});

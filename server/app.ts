@@ -142,7 +142,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     linkRoutes(maker, { ...gathering, outgoing });
     quickLinkRoutes(maker, { db, outgoing });
     publishRoutes(maker, { ...publishing, open });
-    previewRoutes(maker, { db, assets, blobs });
+    previewRoutes(maker, { db, assets, blobs, reading });
 
     if (studioFolder && existsSync(join(studioFolder, 'index.html'))) {
       await maker.register(fastifyStatic, {

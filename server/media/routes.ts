@@ -13,7 +13,7 @@ import {
   stopUpload,
 } from '#contract/materials.ts';
 import { patchSchema } from '#contract/patch.ts';
-import { lookAtPictures, makeContactSheet } from '#contract/pictures.ts';
+import { lookAtPictures, makeContactSheet, readLights } from '#contract/pictures.ts';
 import { emptyDocument } from '#core/materials/document.ts';
 import { fixesSchema } from '#core/materials/fixes.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
@@ -23,10 +23,11 @@ import { partialDateSchema } from '#core/dates/partial-date.ts';
 import { withoutMaterial } from '#core/parts/without-material.ts';
 import type { Material } from '#core/materials/material.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
-import { fixesOfPage, pageSource, type PictureSource } from '#core/gallery/picture-source.ts';
+import { fixesOfPage, pageSource, picturesOf, type PictureSource } from '#core/gallery/picture-source.ts';
 import { withTags } from '#core/materials/tags.ts';
 import { wellFormed } from '#core/words/well-formed.ts';
 import { idSchema } from '#core/id.ts';
+import { seenBy } from '#core/access/seen-by.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import { type EditResult, noEdit } from '../db/edit.ts';
@@ -37,7 +38,8 @@ import type { BlobStore } from './blob-store.ts';
 import { handle } from '../http/handle.ts';
 import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
-import { ownSite } from '../sites/load-draft.ts';
+import { contentsIn } from '../publish/published-media.ts';
+import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { importMaterial, type ImportDeps, replaceFile } from './import-material.ts';
 import { findInWords as wordsFound } from './find-in-words.ts';
@@ -47,6 +49,7 @@ import { sendRanged } from '../http/send-ranged.ts';
 import type { Looking } from '../looking/looking.ts';
 import { PictureLook } from '../looking/picture-look.ts';
 import { RunningUploads } from './running-uploads.ts';
+import { lightsOf } from './picture-light.ts';
 import { previewWithFixes } from './previews.ts';
 
 const fileParams = z.object({ material: idSchema, as: z.enum(['download', 'play', 'captions']) });
@@ -208,6 +211,19 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps & { looking: 
     const account = makerOf(request).id;
     await ownSite(db, account, params.site);
     return look.at(account);
+  });
+
+  handle(app, readLights, async ({ params, body }, request) => {
+    const maker = makerOf(request).id;
+    const site = await ownSite(db, maker, params.site);
+    const wanted = new Set(body.pictures);
+    const view = seenBy(await loadDraft(db, site), { kind: 'maker' });
+    const materials = Object.values(view?.materials ?? {});
+    const contents = await contentsIn(deps, materials);
+    const shown = materials
+      .flatMap((one) => picturesOf(one, contents.get(one.original)))
+      .filter(({ id }) => wanted.has(id));
+    return { lights: Object.fromEntries(await lightsOf(deps, shown, maker)) };
   });
 
   handle(app, findInWords, async ({ params, body }, request) => {

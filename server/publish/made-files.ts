@@ -2,10 +2,12 @@ import pLimit from 'p-limit';
 import type { SeenMaterial, SiteView } from '#core/access/seen-by.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
 import { picturesOf, type ShownPicture } from '#core/gallery/picture-source.ts';
+import { underWords } from '#core/gallery/under-words.ts';
 import { firstLook } from '#core/look/look.ts';
 import type { FileTree } from '#core/release/manifest.ts';
 import type { MediaSources } from '#site/render/medium.ts';
 import type { Picture } from '#site/render/picture.ts';
+import { lightsOf } from '../media/picture-light.ts';
 import { decodingWidth } from '../media/decoding-width.ts';
 import { type Derivative, knownDerivatives, recipesFor, rememberDerivatives } from '../media/derive.ts';
 import type { Reading } from '../reading/reading.ts';
@@ -74,10 +76,21 @@ export async function makeFiles(
   signal.throwIfAborted();
   const moving = new Set(wanted.filter(({ shown }) => shown.moves).map(({ shown }) => shown.id));
   const media = await mediaFiles({ ...deps, by }, materials, moving);
+  const over = new Set(views.flatMap((view) => [...underWords(view.site.wallLabels, view.pages)]));
+  const lights = await lightsOf(
+    deps,
+    wanted.flatMap(({ shown }) => (over.has(shown.id) ? [shown] : [])),
+    by,
+  );
   for (const { shown, recipes } of wanted) {
     const own = recipes.flatMap(({ key }) => known.get(key) ?? []);
     files.set(shown.id, own);
-    pictures[shown.id] = publishedPicture(shown, own, media.play.get(shown.id)?.path ?? null);
+    pictures[shown.id] = publishedPicture(
+      shown,
+      own,
+      media.play.get(shown.id)?.path ?? null,
+      lights.get(shown.id),
+    );
   }
   const [first] = views;
   const assets = await assetsOfLook(deps.assets, first?.site.look ?? firstLook, deps.blobs);

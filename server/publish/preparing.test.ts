@@ -31,7 +31,13 @@ async function twoPictures() {
       ? recipesFor({ original: one.original, page: null, fixes: {}, ...shownSize(one.facts, one.fixes) })
       : [],
   );
-  return { maker, site: site.id, wanted: wanted.map(({ key }) => key).sort() };
+  // Words lie over the first picture of the opening: how light it is has to be known, too.
+  const over = state.pages.flatMap((page) => ('opening' in page ? page.opening.pictures.slice(0, 1) : []));
+  const lights = state.materials.flatMap(({ id, original }) =>
+    over.includes(id) ? [`light 1 ${original} {}`] : [],
+  );
+  expect(lights).toHaveLength(1);
+  return { maker, site: site.id, wanted: [...wanted.map(({ key }) => key), ...lights].sort() };
 }
 
 /** Files made of pictures so far. */

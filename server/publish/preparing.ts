@@ -1,9 +1,11 @@
 import { eq, gt } from 'drizzle-orm';
 import type { FastifyBaseLogger } from 'fastify';
 import { seenBy } from '#core/access/seen-by.ts';
-import { picturesOf, type PictureSource } from '#core/gallery/picture-source.ts';
+import { picturesOf, type PictureSource, type ShownPicture } from '#core/gallery/picture-source.ts';
+import { underWords } from '#core/gallery/under-words.ts';
 import { edits, sites } from '../db/schema.ts';
 import { knownDerivatives, type Recipe, recipesFor, rememberDerivatives } from '../media/derive.ts';
+import { lightsOf } from '../media/picture-light.ts';
 import { loadDraft } from '../sites/load-draft.ts';
 import type { PublishDeps } from './made-files.ts';
 import { contentsIn } from './published-media.ts';
@@ -82,7 +84,8 @@ export class Preparing {
   }
 
   async #prepare(site: string): Promise<void> {
-    for (const { source, recipes } of await this.#missing(site)) {
+    const { missing, over } = await this.#missing(site);
+    for (const { source, recipes } of missing) {
       if (this.#stopped) return;
       try {
         const made = await this.#deps.reading.run('derive', { source, recipes }, `preparing ${site}`, true);
@@ -91,26 +94,30 @@ export class Preparing {
         for (const { key } of recipes) this.#failed.add(key);
       }
     }
+    if (!this.#stopped) await lightsOf(this.#deps, over, `preparing ${site}`, true);
   }
 
-  /** What is not made yet of the pictures on the site's pages, in the order of the pages. */
-  async #missing(id: string): Promise<Missing[]> {
+  /** What is not made yet of the pictures on the site's pages, in the order of the pages; and those that words lie over. */
+  async #missing(id: string): Promise<{ missing: Missing[]; over: ShownPicture[] }> {
     const { db } = this.#deps;
     const [row] = await db.select().from(sites).where(eq(sites.id, id));
     const view = row && seenBy(await loadDraft(db, row), { kind: 'maker' });
-    if (!view) return [];
+    if (!view) return { missing: [], over: [] };
     const materials = materialsIn([view]);
     const contents = await contentsIn(this.#deps, materials);
-    const wanted = materials
-      .flatMap((material) => picturesOf(material, contents.get(material.original)))
-      .map(({ source }) => ({ source, recipes: recipesFor(source) }));
+    const shown = materials.flatMap((material) => picturesOf(material, contents.get(material.original)));
+    const wanted = shown.map(({ source }) => ({ source, recipes: recipesFor(source) }));
     const known = await knownDerivatives(
       db,
       wanted.flatMap(({ recipes }) => recipes.map(({ key }) => key)),
     );
-    return wanted.flatMap(({ source, recipes }) => {
-      const missing = recipes.filter(({ key }) => !known.has(key) && !this.#failed.has(key));
-      return missing.length > 0 ? [{ source, recipes: missing }] : [];
-    });
+    const ids = underWords(view.site.wallLabels, view.pages);
+    return {
+      missing: wanted.flatMap(({ source, recipes }) => {
+        const missing = recipes.filter(({ key }) => !known.has(key) && !this.#failed.has(key));
+        return missing.length > 0 ? [{ source, recipes: missing }] : [];
+      }),
+      over: shown.filter((one) => ids.has(one.id)),
+    };
   }
 }

@@ -17,6 +17,7 @@ export function publishedPicture(
   shown: ShownPicture,
   files: readonly Derivative[],
   moving: string | null,
+  light: string | undefined,
 ): Picture {
   const of = (format: PublishedFormat) =>
     files
@@ -25,6 +26,7 @@ export function publishedPicture(
       .map((file) => ({ url: pictureFileName(file), widthPx: file.widthPx }));
   return {
     ...pictureOf(shown),
+    ...(light !== undefined && { light }),
     moving,
     sources: [
       { type: 'image/avif', files: of('avif') },

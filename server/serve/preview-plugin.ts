@@ -5,6 +5,8 @@ import { z } from 'zod';
 import { draftPaths } from '#contract/material-paths.ts';
 import { entrancesOf } from '#core/access/entrances.ts';
 import { seenBy, type SiteView } from '#core/access/seen-by.ts';
+import { picturesOf } from '#core/gallery/picture-source.ts';
+import { underWords } from '#core/gallery/under-words.ts';
 import { idSchema } from '#core/id.ts';
 import { fontsOf } from '#core/look/look-rules.ts';
 import type { Draft } from '#core/sites/site.ts';
@@ -14,6 +16,8 @@ import { renderPage } from '#site/render/render-page.tsx';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { BlobStore } from '../media/blob-store.ts';
+import { lightsOf } from '../media/picture-light.ts';
+import type { Reading } from '../reading/reading.ts';
 import { contentsIn } from '../publish/published-media.ts';
 import { lettersIn, pageAssets, sheetOfLook, type StoredAssets } from '../publish/site-assets.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
@@ -88,7 +92,7 @@ function nothingToSee(reply: FastifyReply, sentence: string): FastifyReply {
  */
 export function previewRoutes(
   app: FastifyInstance,
-  { db, assets, blobs }: { db: Database; assets: StoredAssets; blobs: BlobStore },
+  { db, assets, blobs, reading }: { db: Database; assets: StoredAssets; blobs: BlobStore; reading: Reading },
 ): void {
   // Of drafts that are looked at; their names say what is in them, and nothing in them is anybody's own.
   const sheets = new LRUCache<string, string>({ max: 100 });
@@ -127,7 +131,15 @@ export function previewRoutes(
     const root = '../'.repeat(4);
     const materials = Object.values(view.materials);
     const contents = await contentsIn({ db, blobs }, materials);
-    const page = pageInputs(view, draftSources(materials, contents, draftPaths, root)).find(
+    const over = underWords(view.site.wallLabels, view.pages);
+    const lights = await lightsOf(
+      { db, blobs, reading },
+      materials.flatMap((one) =>
+        picturesOf(one, contents.get(one.original)).filter(({ id: picture }) => over.has(picture)),
+      ),
+      makerOf(request).id,
+    );
+    const page = pageInputs(view, draftSources(materials, contents, draftPaths, root, lights)).find(
       (one) => one.path === path,
     );
     if (!page) throw notFound('This page');

@@ -3,6 +3,9 @@ import { focusAt, PictureView } from './picture-view.tsx';
 import { useSpoken } from '../render/words.ts';
 import { Rows } from './rows.tsx';
 import { useSlots } from './slots.ts';
+import { openingVeils } from '#core/look/words-over.ts';
+import { useProperties } from '../render/declarations.ts';
+import { veilProperties } from '../render/veil-properties.ts';
 
 /** How wide words are, in letters: signs that fill a square count as two. */
 const widthOf = (words: string): number =>
@@ -17,6 +20,7 @@ const longTitle = 36;
 /** The top of a page: a full picture with the title on it, a strip of pictures below the title, or words only. */
 export function OpeningView({ input }: { input: PageInput }) {
   const slots = useSlots();
+  const attach = useProperties();
   const { words } = useSpoken();
   const { page, toRoot } = input;
   const pictures = page.opening.pictures.flatMap((id) => input.pictures[id] ?? []);
@@ -47,7 +51,24 @@ export function OpeningView({ input }: { input: PageInput }) {
           first
           properties={{ '--focus-at': focusAt(first) }}
         />
-        <div className="say-over">{say}</div>
+        <div
+          {...attach(
+            veilProperties(
+              openingVeils(
+                first,
+                {
+                  title: widthOf(page.title || words.untitled),
+                  summary: widthOf(page.summary),
+                  hasKicker: input.up !== null,
+                },
+                input.look,
+              ),
+            ),
+            'say-over',
+          )}
+        >
+          {say}
+        </div>
       </div>
     );
   return (

@@ -20,7 +20,7 @@ import { PagesBelow, SectionLine, SiteMenu } from './site-menu.tsx';
 import { LanguageContext, SpokenContext, spokenIn, useSpoken } from '../render/words.ts';
 import { FiguresContext } from '../render/figures.ts';
 import { themes } from '../themes/themes.ts';
-import { LookScopeContext } from '../render/look-scope.ts';
+import { LookContext, LookScopeContext } from '../render/look-scope.ts';
 import { useSlots } from './slots.ts';
 import { Wall } from './wall.tsx';
 
@@ -179,52 +179,54 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
   const ofSite = spokenIn(siteLanguage, page.language);
   const { words } = ofPage;
   return (
-    <div
-      className="site"
-      data-theme={input.look.theme}
-      data-look={scope ?? undefined}
-      {...(within && { lang: page.language, dir: directionOf(page.language) })}
-    >
+    <LookContext value={input.look}>
       <div
-        className="sheet"
-        data-menu={input.manner}
-        data-page={isFront ? 'front' : isWork ? 'work' : 'plain'}
+        className="site"
+        data-theme={input.look.theme}
+        data-look={scope ?? undefined}
+        {...(within && { lang: page.language, dir: directionOf(page.language) })}
       >
-        <SpokenContext value={ofSite}>
-          <SiteMenu input={input} within={within} />
-        </SpokenContext>
-        <div className="leaf">
+        <div
+          className="sheet"
+          data-menu={input.manner}
+          data-page={isFront ? 'front' : isWork ? 'work' : 'plain'}
+        >
           <SpokenContext value={ofSite}>
-            <SectionLine input={input} />
+            <SiteMenu input={input} within={within} />
           </SpokenContext>
-          <SpokenContext value={ofPage}>
-            <LanguageContext value={page.language}>
-              <Main id={within ? undefined : 'main'}>
-                {isFront && !input.welcome && !within ? (
-                  <h1 className="unseen">{page.title || input.siteTitle}</h1>
-                ) : slots.opening ? (
-                  slots.opening(opening)
-                ) : (
-                  opening
-                )}
-                <PagesBelow input={input} />
-                {isWork && <Facts input={input} />}
-                <Parts input={input} />
-                {page.credits.length > 0 && (
-                  <Place space={4}>
-                    <CreditsView credits={page.credits} />
-                  </Place>
-                )}
-                <Wall input={input} label={words.projects} />
-              </Main>
-              {isWork && <Next input={input} />}
-            </LanguageContext>
-          </SpokenContext>
-          <SpokenContext value={ofSite}>
-            <PageEnd input={input} />
-          </SpokenContext>
+          <div className="leaf">
+            <SpokenContext value={ofSite}>
+              <SectionLine input={input} />
+            </SpokenContext>
+            <SpokenContext value={ofPage}>
+              <LanguageContext value={page.language}>
+                <Main id={within ? undefined : 'main'}>
+                  {isFront && !input.welcome && !within ? (
+                    <h1 className="unseen">{page.title || input.siteTitle}</h1>
+                  ) : slots.opening ? (
+                    slots.opening(opening)
+                  ) : (
+                    opening
+                  )}
+                  <PagesBelow input={input} />
+                  {isWork && <Facts input={input} />}
+                  <Parts input={input} />
+                  {page.credits.length > 0 && (
+                    <Place space={4}>
+                      <CreditsView credits={page.credits} />
+                    </Place>
+                  )}
+                  <Wall input={input} label={words.projects} />
+                </Main>
+                {isWork && <Next input={input} />}
+              </LanguageContext>
+            </SpokenContext>
+            <SpokenContext value={ofSite}>
+              <PageEnd input={input} />
+            </SpokenContext>
+          </div>
         </div>
       </div>
-    </div>
+    </LookContext>
   );
 }

@@ -1,8 +1,11 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useContext } from 'react';
 import { directionOf } from '#core/language/language.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import type { WallLabels } from '#core/sites/wall-labels.ts';
+import { nameVeil } from '#core/look/words-over.ts';
 import { useProperties } from '../render/declarations.ts';
+import { LookContext } from '../render/look-scope.ts';
+import { veilProperties } from '../render/veil-properties.ts';
 import type { Card, PageInput, WallGroup } from '../render/page-input.ts';
 import { useSpoken } from '../render/words.ts';
 import { focusAt, PictureView } from './picture-view.tsx';
@@ -16,13 +19,30 @@ type PartOfWall = Pick<PageInput, 'cards' | 'toRoot'> & {
   below?: boolean;
 };
 
-function Name({ card, toRoot, below = false }: { card: Card; toRoot: string; below?: boolean }) {
+function Name({
+  card,
+  toRoot,
+  below = false,
+  over = false,
+}: {
+  card: Card;
+  toRoot: string;
+  below?: boolean;
+  /** It lies over its picture. */
+  over?: boolean;
+}) {
+  const attach = useProperties();
+  const look = useContext(LookContext);
   const Heading = below ? 'h3' : 'h2';
   const { lang } = useSpoken();
   const own = card.language === null ? {} : { lang: card.language, dir: directionOf(card.language) };
   const more = [card.when, ...card.tags].filter(Boolean).join(' · ');
   return (
-    <div className={card.picture ? 'title' : 'title bare'}>
+    <div
+      {...(over && card.picture
+        ? attach(veilProperties([nameVeil(card.picture, look)]), 'title')
+        : { className: card.picture ? 'title' : 'title bare' })}
+    >
       <Heading {...own}>
         <a href={toRoot + card.path}>{card.title}</a>
       </Heading>
@@ -60,7 +80,7 @@ function Hung({
   return (
     <>
       {card.picture && <div className="frame">{children}</div>}
-      <Name card={card} toRoot={toRoot} below={below} />
+      <Name card={card} toRoot={toRoot} below={below} over={labels === 'over'} />
     </>
   );
 }

@@ -16,18 +16,21 @@ export interface DraftPaths {
  *
  * @param contents what was read out of documents, by the hash of their files
  * @param root from the page's entrance to the root of the server
+ * @param lights how light pictures are that words may lie over, by their names
  */
 export function draftSources(
   materials: readonly SeenMaterial[],
   contents: ReadonlyMap<string, DocumentContent>,
   paths: DraftPaths,
   root: string,
+  lights: ReadonlyMap<string, string> = new Map(),
 ): MediaSources {
   const pictures: Record<string, Picture> = {};
   for (const material of materials)
     for (const shown of picturesOf(material, contents.get(material.original)))
       pictures[shown.id] = {
         ...pictureOf(shown),
+        ...(lights.has(shown.id) && { light: lights.get(shown.id) ?? '' }),
         moving: shown.moves ? root + paths.file(material, 'play') : null,
         sources: [],
         fallback: ([480, 1400] as const).map((size) => ({

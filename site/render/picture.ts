@@ -17,6 +17,8 @@ export interface Picture {
   colour: string | null;
   /** Point kept in view when cropped, as shares of width and height. */
   focus: { x: number; y: number };
+  /** How light it is, part by part (see `LightMap`), where words may lie over it. */
+  light?: string;
   /** The moving form of a picture that moves, for whoever asks for it; it is shown still until then. */
   moving: string | null;
   /** Newer formats first; each list from the smallest width to the largest. */

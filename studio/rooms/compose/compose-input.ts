@@ -19,11 +19,13 @@ import { viewAround } from '#site/render/view-around.ts';
  * with the parts that are still empty, which no reader ever gets, named in `bare`.
  *
  * @param contents what was read out of the page's documents, by the hash of their files
+ * @param lights how light pictures are that words may lie over, by their names
  */
 export function composeInput(
   draft: Draft,
   page: ShownPage,
   contents: ReadonlyMap<string, DocumentContent>,
+  lights: ReadonlyMap<string, string>,
 ): { input: PageInput; bare: Id[] } | null {
   const view = viewAround(draft, page.id);
   if (!view) return null;
@@ -42,7 +44,7 @@ export function composeInput(
         : seen,
     ),
   };
-  const sources = draftSources(Object.values(view.materials), contents, draftPaths, '/');
+  const sources = draftSources(Object.values(view.materials), contents, draftPaths, '/', lights);
   const [found] = pageInputs(withEmpty, sources, null, page.id);
   const bare = page.parts.filter((_, at) => ofReaders[at] === null).map(({ id }) => id);
   return found ? { input: { ...found.input, toRoot: '' }, bare } : null;

@@ -33,6 +33,7 @@ import { composeInput } from './compose-input.ts';
 import { ComposeSheets, type Sheet } from './compose-sheets.tsx';
 import { ComposedPart } from './composed-part.tsx';
 import { EditableLine } from './editable-line.tsx';
+import { useLights } from '../../pages/use-lights.ts';
 import { InTheme } from '../../ui/in-theme.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
 import { useFetchAhead } from '../../ui/fetched.tsx';
@@ -100,9 +101,12 @@ function ComposePage({ page }: { page: ShownPage }) {
     return [...own, ...state.materials.filter(({ id }) => shownBy.has(id))];
   }, [page.parts, state.materials]);
   const contents = useDocuments(state.site.id, documents);
+  const lights = useLights();
   const words = useWholeWords(useMemo(() => page.parts.flatMap(materialsOf), [page.parts]));
   // What did not change stays the same thing, so that one more letter draws one part again and not sixty.
-  const composed = useShared(useMemo(() => composeInput(state, page, contents), [state, page, contents]));
+  const composed = useShared(
+    useMemo(() => composeInput(state, page, contents, lights), [state, page, contents, lights]),
+  );
   const pageHeight = effectiveHeight(state, { page: page.id });
   const heights = useShared(
     page.parts.map((part) => effectiveHeight(state, { page: page.id, part: part.id })),

@@ -12,10 +12,11 @@ export function lookInput(
   draft: Draft,
   page: Id,
   contents: ReadonlyMap<string, DocumentContent>,
+  lights: ReadonlyMap<string, string>,
 ): PageInput | null {
   const view = viewAround(draft, page);
   if (!view) return null;
-  const sources = draftSources(Object.values(view.materials), contents, draftPaths, '/');
+  const sources = draftSources(Object.values(view.materials), contents, draftPaths, '/', lights);
   const [found] = pageInputs(view, sources, null, page);
   return found ? { ...found.input, toRoot: '' } : null;
 }

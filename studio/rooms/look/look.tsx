@@ -6,6 +6,7 @@ import { isShown } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { themes } from '#site/themes/themes.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useLights } from '../../pages/use-lights.ts';
 import { Button } from '../../ui/button.tsx';
 import { notice } from '../../ui/notice.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
@@ -44,11 +45,12 @@ export function Look() {
   // As it was when its maker came in, to be held against what they do.
   const [before] = useState(look);
 
+  const lights = useLights();
   const input = useShared(
-    useMemo(() => (page ? lookInput(state, page.id, noContents) : null), [state, page]),
+    useMemo(() => (page ? lookInput(state, page.id, noContents, lights) : null), [state, page, lights]),
   );
   const ofFront = useShared(
-    useMemo(() => (front ? lookInput(state, front.id, noContents) : null), [state, front]),
+    useMemo(() => (front ? lookInput(state, front.id, noContents, lights) : null), [state, front, lights]),
   );
   // Six small pages follow when there is time.
   const frontLater = useDeferredValue(ofFront);

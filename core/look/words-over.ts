@@ -1,0 +1,102 @@
+import type { Comfort } from './comfort.ts';
+import { needed } from './comfort.ts';
+import { fontPairs } from './font-pairs.ts';
+import { lightMapFrom } from './light-map.ts';
+import type { Look } from './look.ts';
+import { fontsOf } from './look-rules.ts';
+import { lowestPart } from './shown-part.ts';
+import { type Veil, veilOverAnything, veilsFor } from './veil.ts';
+
+/** Widths of a page for which veils are worked out, in CSS pixels: narrow, in between, wide; each from the last one on. */
+export const pageWidths = [
+  [320, 390, 480, 671],
+  [672, 820, 960, 1087],
+  [1088, 1280, 1440, 1680, 2200],
+] as const;
+
+/** Heights that a full opening may have at such a width; see site/styles/opening.css and Lamplight's own sheet. */
+const openingHeights = (width: number): number[] => [
+  Math.min(384, 0.56 * width),
+  Math.max(384, Math.min(736, 0.56 * width)),
+  Math.max(416, Math.min(960, 0.62 * width)),
+];
+
+interface OverPicture {
+  /** A map as text, where something is known of the picture already. */
+  light?: string;
+  widthPx: number;
+  heightPx: number;
+  focus: { x: number; y: number };
+}
+
+/** Words of an opening, as far as it matters how much room they take. */
+export interface OpeningWords {
+  /** How wide they are, in letters; those that fill a square count as two. */
+  title: number;
+  summary: number;
+  hasKicker: boolean;
+}
+
+const rem = 16;
+const between = (least: number, value: number, most: number) => Math.min(most, Math.max(least, value));
+
+/**
+ * How high the words of a full opening stand, at most, in CSS pixels: sizes as site/styles/grid.css has them, letters as wide as the
+ * widest fonts have them, and a fifth more for lines that break unluckily.
+ */
+export function openingWordsHeight(words: OpeningWords, look: Look, width: number): number {
+  const { properties } = fontPairs[fontsOf(look)];
+  const pair: Record<string, string> = properties;
+  const displaySize = Number(pair['display-size'] ?? 1);
+  const t4 = displaySize * between(2.5 * rem, 1.2 * rem + 0.046 * width, 6 * rem);
+  const t1 = look.textSize * 1.1 * between(1.18 * rem, 1.06 * rem + 0.005 * width, 1.62 * rem);
+  const line = look.spacing * 1.25 * between(1.25 * rem, 1.02 * rem + 0.0072 * width, 1.9 * rem);
+  const inset = between(1.15 * rem, 0.2 * rem + 0.04 * width, 4.75 * rem);
+  const room = (width - 2 * inset) * (width >= 1088 ? 0.72 : 1);
+  const lines = (letters: number, size: number, most: number) =>
+    letters === 0
+      ? 0
+      : Math.ceil((letters * size) / Math.min(room, most * size)) + (letters * size > room ? 1 : 0);
+  const title = lines(words.title, t4 * 0.62, 17) * t4 * 1.15;
+  const summary = lines(words.summary, t1 * 0.56, 42) * t1 * 1.45;
+  const kicker = words.hasKicker ? 2.6 * rem : 0;
+  return 1.2 * (0.4 * rem + kicker + title + summary + line * (0.6 * 2 + 1.4));
+}
+
+/** The most that is needed of anything among those words. */
+const needs = (comfort: Comfort): number => needed[comfort].text;
+
+/** Veils of a full opening: on a narrow page, one in between, and a wide one. */
+export function openingVeils(picture: OverPicture, words: OpeningWords, look: Look): Veil[] {
+  const map = picture.light ? lightMapFrom(picture.light) : null;
+  if (!map) return pageWidths.map(() => veilOverAnything(needs(look.comfort)));
+  const { widthPx, heightPx, focus } = picture;
+  const parts = pageWidths.map((widths) =>
+    widths.flatMap((width) => {
+      const low = openingWordsHeight(words, look, width);
+      return openingHeights(width).map((height) =>
+        lowestPart(
+          { width: widthPx, height: heightPx },
+          { width, height: Math.max(height, low) },
+          focus,
+          low,
+        ),
+      );
+    }),
+  );
+  const all = veilsFor(map, parts.flat(), needs(look.comfort));
+  let from = 0;
+  return parts.map((ofWidth) => {
+    const veils = all.slice(from, (from += ofWidth.length));
+    return veils.reduce((strongest, veil) => (veil.alpha > strongest.alpha ? veil : strongest));
+  });
+}
+
+/** The veil under a name that lies over its picture on the wall: whatever the crop is, the name is in its lower half. */
+export function nameVeil(picture: OverPicture, look: Look): Veil {
+  const map = picture.light ? lightMapFrom(picture.light) : null;
+  if (!map) return veilOverAnything(needs(look.comfort));
+  const whole = { left: 0, top: 0.3, right: 1, bottom: 1 };
+  const [veil] = veilsFor(map, [whole], needs(look.comfort));
+  return veil ?? veilOverAnything(needs(look.comfort));
+}
