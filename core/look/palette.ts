@@ -72,6 +72,9 @@ const sheets: readonly Role[] = ['paper', 'paper-2', 'card', 'sky', 'dusk'];
 /** How much a sheet must leave between itself and black or white, or all that stands on it would be the same black or white. */
 const roomFor: Record<Comfort, number> = { AA: 9, AAA: 13 };
 
+/** The same of an ink that another one is printed over: what both make must still be told from it. */
+const roomForPrint = 7.5;
+
 /** How the sheets of a theme follow a ground that was chosen for the page. */
 function onGround(role: Role, scheme: Scheme, recipe: ThemeColours, ground: Hex): Hex | null {
   const own = recipe.colours[role];
@@ -112,12 +115,13 @@ export function paletteOf({ theme, seeds, ground, comfort }: ColourChoice, schem
   // Grounds first. Those that share what stands on them lie on the same side of the middle.
   for (const role of roles.filter((one) => isGround(one, pairs))) {
     const on = pairs.filter(({ ground, printed }) => ground === role && !printed);
-    const most = Math.max(...on.map(needs), sheets.includes(role) ? roomFor[comfort] : 0);
+    let most = Math.max(...on.map(needs), sheets.includes(role) ? roomFor[comfort] : 0);
     const shared = on.some(({ text }) =>
       pairs.some((pair) => pair.text === text && pair.ground !== role && isGround(pair.ground, pairs)),
     );
     const end = scheme === 'light' ? '#000000' : '#ffffff';
     const printed = pairs.some((pair) => pair.ground === role && pair.printed);
+    if (printed) most = Math.max(most, roomForPrint);
     made[role] = groundFor(at(made, role), most, shared || printed ? end : undefined);
   }
   // Then what stands on them, and what stands on that.
