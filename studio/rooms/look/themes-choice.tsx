@@ -39,6 +39,7 @@ export function ThemesChoice({ theme, input, onChoose }: ThemesChoiceProps) {
               name="theme"
               value={name}
               checked={name === theme}
+              aria-label={themes[name].label}
               aria-describedby="theme-suits"
               onChange={() => onChoose(name)}
             />

@@ -1,0 +1,225 @@
+import { afterAll, describe, expect, test } from '@jest/globals';
+import { readdir, readFile, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { themeNames } from '../core/look/theme-names.ts';
+import { openDemoStudio } from './support/demo-studio.ts';
+import { fits } from './support/fits.ts';
+import { readWords } from './support/read-words.ts';
+import { lookOf, openDraft, wear } from './support/worn-look.ts';
+
+/** Looks: chosen in their room, held beside each other, and measured pixel by pixel. */
+const { server, studio, rooms, publish, asStranger, close } = await openDemoStudio();
+afterAll(close);
+const { page } = studio;
+const site = rooms.split('/').at(-1) ?? '';
+
+const drawnTheme = () =>
+  page.$eval('.look-left .site', (element) => (element as HTMLElement).dataset.theme ?? '');
+/** What a custom property of the drawn page is worth. */
+const drawn = (property: string) =>
+  page.$eval(
+    '.look-left .site',
+    (element, name) => getComputedStyle(element).getPropertyValue(name).trim(),
+    property,
+  );
+const until = (theme: string) =>
+  page.waitForFunction(
+    (wanted) => document.querySelector<HTMLElement>('.look-left .site')?.dataset.theme === wanted,
+    {},
+    theme,
+  );
+
+describe('the room', () => {
+  test('a theme is drawn at once on a page of the maker’s own, and undo brings the old one back', async () => {
+    await page.goto(`${rooms}/look`);
+    await studio.reads('What can be read');
+    await page.waitForSelector('.look-left .site');
+    expect(await drawnTheme()).toBe('broadsheet');
+    await studio.press('radio', 'Signal');
+    await until('signal');
+    await studio.reads(/\d+ of \d+ pairs hold/);
+    await studio.reads('Second colour');
+    await studio.saved();
+    await studio.press('button', /^Undo/);
+    await until('broadsheet');
+  });
+
+  test('a colour is typed, and one that could not be read is moved and said so', async () => {
+    await studio.fill('Colour', '#f4d35e');
+    await studio.reads(/colours? moved in lightness to get there/);
+    expect(await drawn('--accent')).not.toBe('#f4d35e');
+    await studio.fill('Colour', 'yellow');
+    await studio.reads('A colour is written as # and six digits, as in #3c6e71.');
+    await page.keyboard.press('Tab');
+    await studio.press('button', 'As the theme has it');
+    await studio.reads('No colour had to be moved.');
+    expect(await drawn('--accent')).toBe('#015c38');
+  });
+
+  test('colours are taken from a picture', async () => {
+    await studio.press('button', 'Take from a picture');
+    await page.waitForSelector('.dialog .tile, .dialog button[aria-pressed]');
+    await page.$$eval('.dialog li button', ([first]) => (first as HTMLButtonElement).click());
+    await page.waitForFunction(
+      () =>
+        getComputedStyle(document.querySelector('.look-left .site') as Element)
+          .getPropertyValue('--accent')
+          .trim() !== '#015c38',
+    );
+    await studio.press('button', /^Undo/);
+    await page.waitForFunction(
+      () =>
+        getComputedStyle(document.querySelector('.look-left .site') as Element)
+          .getPropertyValue('--accent')
+          .trim() === '#015c38',
+    );
+  });
+
+  test('another look hangs beside it behind a cord that keys can pull, and can be taken', async () => {
+    await studio.take('Beside it', 'Overprint as it comes');
+    await page.waitForSelector('.look-right [data-theme="overprint"]');
+    expect(await studio.axe()).toEqual([]);
+    await (await studio.named('slider', 'Where the cord hangs')).focus();
+    await page.keyboard.press('Home');
+    await page.waitForFunction(() =>
+      document
+        .querySelector<HTMLInputElement>('.look-pull')
+        ?.getAttribute('aria-valuetext')
+        ?.startsWith('0 per cent'),
+    );
+    await studio.press('button', 'Take that one');
+    await until('overprint');
+    await studio.saved();
+    await studio.press('button', /^Undo/);
+    await until('broadsheet');
+    await studio.take('Beside it', 'Nothing beside it');
+  });
+
+  test('a look goes out as a file and comes in again; what is none says so', async () => {
+    await studio.press('radio', 'Chalkline');
+    await until('chalkline');
+    const session = await page.createCDPSession();
+    await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: server.folder });
+    await studio.press('button', 'Save as a file');
+    const name = 'wren-look.tokens.json';
+    const saved = join(server.folder, name);
+    for (let tries = 0; !(await readdir(server.folder)).includes(name); tries++) {
+      if (tries > 100) throw new Error('No file was saved.');
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    const tokens = JSON.parse(await readFile(saved, 'utf8')) as {
+      color: { light: { paper: { $type: string } } };
+    };
+    expect(tokens.color.light.paper.$type).toBe('color');
+    await studio.press('radio', 'Lamplight');
+    await until('lamplight');
+    await studio.choose([saved]);
+    await until('chalkline');
+    const letter = join(server.folder, 'letter.json');
+    await writeFile(letter, 'Dear harbour office');
+    await studio.choose([letter]);
+    await studio.reads('This file is not JSON, which looks are kept in. Nothing was changed.');
+    expect(await drawnTheme()).toBe('chalkline');
+    await studio.take('Take the look of another site', 'Wren auf Deutsch');
+    await studio.reads('The look of Wren auf Deutsch is on these pages now.');
+  });
+
+  test('readers get it with the next publish, and not before', async () => {
+    await studio.press('radio', 'Fairwind');
+    await until('fairwind');
+    await studio.saved();
+    const theme = async () =>
+      /data-theme="(\w+)"/.exec(await (await fetch(`${server.origin}/wren-makes/`)).text())?.[1];
+    expect(await theme()).toBe('broadsheet');
+    await publish();
+    expect(await theme()).toBe('fairwind');
+    const stranger = await asStranger('/wren-makes/second-year/tide-clock/');
+    expect(await stranger.axe()).toEqual([]);
+  }, 90_000);
+});
+
+describe.each(themeNames)('the theme %s', (theme) => {
+  test.each(['light', 'dark'] as const)(
+    'every word can be read, %s, and axe finds nothing',
+    async (scheme) => {
+      await page.goto(`${rooms}/look`);
+      await wear(page, site, lookOf(theme, { scheme }));
+      for (const [width, path] of [
+        [1280, 'second-year/tide-clock/'],
+        [390, 'second-year/tide-clock/'],
+        [1280, ''],
+      ] as const) {
+        await page.setViewport({ width, height: 800 });
+        await openDraft(page, server.origin, site, path);
+        await fits(studio);
+        const { below, lines } = await readWords(page);
+        expect([width, path, below]).toEqual([width, path, []]);
+        expect(lines).toBeGreaterThan(20);
+        // Colours are measured above, also where axe cannot tell what is under a word.
+        expect([width, path, await studio.axe()]).toEqual([width, path, []]);
+      }
+      await page.setViewport({ width: 1280, height: 800 });
+    },
+    120_000,
+  );
+});
+
+describe('words over pictures', () => {
+  test('can be read over every picture the maker has, in a look of AA and of AAA', async () => {
+    await page.goto(`${rooms}/look`);
+    const pictures = await page.evaluate(async (id) => {
+      const state = (await (await fetch(`/api/sites/${id}`)).json()) as {
+        materials: { id: string; kind: string }[];
+      };
+      return state.materials.filter(({ kind }) => kind === 'picture').map((one) => one.id);
+    }, site);
+    expect(pictures.length).toBeGreaterThan(20);
+    for (const [at, picture] of pictures.filter((_, index) => index % 8 === 0).entries()) {
+      const comfort = at % 2 === 0 ? 'AA' : 'AAA';
+      await page.goto(`${rooms}/look`);
+      await wear(
+        page,
+        site,
+        lookOf(at % 3 === 0 ? 'lamplight' : 'broadsheet', { comfort, scheme: 'light' }),
+        {
+          wallLabels: 'over',
+        },
+      );
+      await page.evaluate(
+        async (id, shown) => {
+          const state = (await (await fetch(`/api/sites/${id}`)).json()) as {
+            revision: number;
+            pages: { id: string; title: string }[];
+          };
+          const clock = state.pages.find(({ title }) => title === 'Tide clock');
+          const reply = await fetch(`/api/sites/${id}/pages/${clock?.id ?? ''}`, {
+            method: 'PATCH',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify({
+              seen: state.revision,
+              label: 'Opening',
+              change: {
+                opening: { layout: 'full', pictures: [shown] },
+                cover: { picture: shown, focus: null },
+              },
+            }),
+          });
+          if (!reply.ok) throw new Error(await reply.text());
+        },
+        site,
+        picture,
+      );
+      for (const [width, path] of [
+        [1280, 'second-year/tide-clock/'],
+        [390, 'second-year/tide-clock/'],
+        [820, ''],
+      ] as const) {
+        await page.setViewport({ width, height: 700 });
+        await openDraft(page, server.origin, site, path);
+        const { below } = await readWords(page, comfort);
+        expect([picture, comfort, width, path, below]).toEqual([picture, comfort, width, path, []]);
+      }
+    }
+    await page.setViewport({ width: 1280, height: 800 });
+  }, 300_000);
+});
