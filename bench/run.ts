@@ -14,6 +14,7 @@ import { benchPublish } from './publish.ts';
 import { benchManySites } from './many-sites.ts';
 import { benchServe } from './serve.ts';
 import { benchLighthouse } from './lighthouse.ts';
+import { benchLook } from './look.ts';
 import { benchLookAlikes } from './look-alikes.ts';
 import { benchLooking } from './looking.ts';
 import { benchSaving } from './saving.ts';
@@ -65,6 +66,7 @@ const benches: Record<string, () => Promise<Row | Row[]>> = {
   publish: benchPublish,
   first: benchFirstPublish,
   serve: benchServe,
+  look: benchLook,
   looks: benchLookAlikes,
   looking: benchLooking,
   saving: benchSaving,

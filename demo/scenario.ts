@@ -66,6 +66,7 @@ export const second = {
   site: 'Wren auf Deutsch',
   address: 'wren-auf-deutsch',
   language: 'de',
+  theme: 'chalkline' as const,
   front: {
     title: 'Brauchbare Dinge für eine Hafenstadt',
     summary: 'Das zweite Jahr Produktgestaltung: Holz, Segeltuch und langsame Mechanik.',

@@ -8,6 +8,9 @@ import { z } from 'zod';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Height } from '#core/access/height.ts';
 import type { Page } from '#core/pages/page.ts';
+import { firstLook } from '#core/look/look.ts';
+import { themeChange } from '#core/look/theme-change.ts';
+import { firstArrangement } from '#core/sites/arrangement.ts';
 import { noFacts } from '#core/pages/case-facts.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { mine } from '#core/credits/provenance.ts';
@@ -105,6 +108,8 @@ async function seedSecond(
     await running.insert('page', page);
     await running.update('site', site, {
       ...{ height: 'public', address: about.address, language: about.language, wallDates: true },
+      // It wears another look than the first.
+      ...themeChange({ look: firstLook, ...firstArrangement }, about.theme),
     });
   });
   const signal = new AbortController().signal;

@@ -3,7 +3,7 @@ import Color from 'colorjs.io';
 import fc from 'fast-check';
 import { comforts } from './comfort.ts';
 import { asDesignTokens, fromDesignTokens } from './design-tokens.ts';
-import { fontPairNames } from './font-pairs.ts';
+import { fontPairNames } from './font-pair-names.ts';
 import { edges, firstLook, type Look, schemeChoices, textures } from './look.ts';
 import { themeNames } from './theme-names.ts';
 

@@ -1,3 +1,5 @@
+import type { FontPairName } from './font-pair-names.ts';
+
 /** What of a pair of fonts sheets read; each is a custom property. */
 export interface FontPair {
   /** As a maker reads it, and how its headings and its words look. */
@@ -18,7 +20,7 @@ export interface FontPair {
 const serif = 'Georgia, serif';
 const sans = 'Arial, sans-serif';
 
-/** Pairs of fonts that come with the app: one of each theme, and two more. */
+/** Each pair of fonts. */
 export const fontPairs = {
   newsprint: {
     label: 'Newsprint',
@@ -188,7 +190,4 @@ export const fontPairs = {
       'meta-track': '-0.03em',
     },
   },
-} as const satisfies Record<string, FontPair>;
-
-export type FontPairName = keyof typeof fontPairs;
-export const fontPairNames = Object.keys(fontPairs) as [FontPairName, ...FontPairName[]];
+} as const satisfies Record<FontPairName, FontPair>;

@@ -1,7 +1,7 @@
 import type { Hex } from './colour.ts';
 import { fontPairs } from './font-pairs.ts';
 import type { Look } from './look.ts';
-import { paletteOf } from './palette.ts';
+import { type Palette, paletteOf } from './palette.ts';
 import { recipes } from './recipes/recipes.ts';
 import { themeDefaults } from './theme-defaults.ts';
 import type { Role, Scheme } from './theme-colours.ts';
@@ -12,9 +12,23 @@ export const fontsOf = ({ fonts, theme }: Look) => fonts ?? themeDefaults[theme]
 /** In which light a look is. */
 export const schemeOf = ({ scheme, theme }: Look) => scheme ?? recipes[theme].scheme;
 
+/** Palettes that were asked for last: of one look, several are asked for again and again. */
+const known = new Map<string, Palette>();
+const mostKnown = 64;
+
 /** The colours of a look in one scheme. */
-export const coloursOf = ({ theme, seeds, ground, comfort }: Look, scheme: Scheme) =>
-  paletteOf({ theme, seeds, ground: ground.colour, comfort }, scheme);
+export function coloursOf({ theme, seeds, ground, comfort }: Look, scheme: Scheme): Palette {
+  const choice = { theme, seeds, ground: ground.colour, comfort };
+  const key = JSON.stringify([choice, scheme]);
+  const palette = known.get(key) ?? paletteOf(choice, scheme);
+  known.delete(key);
+  known.set(key, palette);
+  for (const [oldest] of known) {
+    if (known.size <= mostKnown) break;
+    known.delete(oldest);
+  }
+  return palette;
+}
 
 const declared = (properties: readonly (readonly [string, string])[]): string =>
   properties.map(([name, value]) => `--${name}:${value}`).join(';');

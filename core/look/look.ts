@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { comforts } from './comfort.ts';
-import { fontPairNames } from './font-pairs.ts';
+import { fontPairNames } from './font-pair-names.ts';
 import { themeNames } from './theme-names.ts';
 
 /** In which light a page is: always the same, or as the reader's device has it. */

@@ -1,6 +1,6 @@
 import type { MenuManner } from '../menu/menu-manner.ts';
 import type { WallArrangement } from '../sites/wall-arrangement.ts';
-import type { FontPairName } from './font-pairs.ts';
+import type { FontPairName } from './font-pair-names.ts';
 import type { Edge, Texture } from './look.ts';
 import type { ThemeName } from './theme-names.ts';
 

@@ -30,7 +30,7 @@ describe('the veil', () => {
   test('no pixel of any colour is below what is said, told by colorjs.io', () => {
     fc.assert(
       fc.property(pixel, fc.constantFrom(4.5, 7), (rgb, needs) => {
-        const [veil] = veilsFor(flat(rgb), [whole], needs);
+        const [veil] = veilsFor(flat(rgb), [[whole]], needs);
         if (!veil) throw new Error('no veil');
         const { words, shade } = veilColours[veil.words];
         const seen = through(rgb, shade, veil.alpha).contrast(words, 'WCAG21');
@@ -45,7 +45,7 @@ describe('the veil', () => {
     fc.assert(
       fc.property(pixel, fc.constantFrom(4.5, 7), (rgb, needs) => {
         const map = flat(rgb);
-        const [veil] = veilsFor(map, [whole], needs);
+        const [veil] = veilsFor(map, [[whole]], needs);
         if (veil && veil.alpha > 0)
           for (const words of ['light', 'dark'] as const)
             expect(ratioThrough({ words, alpha: veil.alpha - 0.02 }, extremesIn(map, whole))).toBeLessThan(
@@ -57,7 +57,7 @@ describe('the veil', () => {
   });
 
   test('a black picture needs none, a white one none for dark words, a grey one some', () => {
-    const of = (grey: number) => veilsFor(flat([grey, grey, grey]), [whole], 4.5)[0];
+    const of = (grey: number) => veilsFor(flat([grey, grey, grey]), [[whole]], 4.5)[0];
     expect(of(0)).toEqual({ words: 'light', alpha: 0 });
     expect(of(255)).toEqual({ words: 'dark', alpha: 0 });
     expect(of(121)?.alpha).toBeGreaterThan(0);
@@ -72,7 +72,7 @@ describe('the veil', () => {
     );
     expect(extremesIn(map, { ...whole, bottom: 0.5 })).toEqual({ lightest: 0, darkest: 0 });
     expect(extremesIn(map, { ...whole, top: 0.5 })).toEqual({ lightest: 255, darkest: 255 });
-    const [both] = veilsFor(map, [whole], 4.5);
+    const [both] = veilsFor(map, [[whole]], 4.5);
     expect(both?.alpha).toBeGreaterThan(0.4);
   });
 

@@ -61,13 +61,19 @@ function weakest(extremes: { lightest: number; darkest: number }, words: Veil['w
 }
 
 /**
- * The weakest veil through which words can be read over every one of some parts of a picture: those that lie under them on pages of
- * several widths. Light words where it makes no difference.
+ * The weakest veils through which words can be read over parts of a picture, each over every one of a few parts: those that lie under
+ * the words on pages of some widths. Light words where it makes no difference.
  *
- * @returns one veil for each part, all for words of the same colour
+ * @returns one veil for each list of parts, all for words of the same colour
  */
-export function veilsFor(map: LightMap, parts: readonly Part[], needs: number): Veil[] {
-  const extremes = parts.map((part) => extremesIn(map, part));
+export function veilsFor(map: LightMap, lists: readonly (readonly Part[])[], needs: number): Veil[] {
+  const extremes = lists.map((parts) => {
+    const all = parts.map((part) => extremesIn(map, part));
+    return {
+      lightest: Math.max(...all.map((one) => one.lightest)),
+      darkest: Math.min(...all.map((one) => one.darkest)),
+    };
+  });
   const [light, dark] = (['light', 'dark'] as const).map((words) =>
     extremes.map((one) => weakest(one, words, needs)),
   ) as [Veil[], Veil[]];

@@ -1,11 +1,11 @@
 import type { Comfort } from './comfort.ts';
 import { needed } from './comfort.ts';
 import { fontPairs } from './font-pairs.ts';
-import { lightMapFrom } from './light-map.ts';
+import { extremesIn, lightMapFrom, type Part } from './light-map.ts';
 import type { Look } from './look.ts';
 import { fontsOf } from './look-rules.ts';
 import { lowestPart } from './shown-part.ts';
-import { type Veil, veilOverAnything, veilsFor } from './veil.ts';
+import { ratioThrough, type Veil, veilOverAnything, veilsFor } from './veil.ts';
 
 /** Widths of a page for which veils are worked out, in CSS pixels: narrow, in between, wide; each from the last one on. */
 export const pageWidths = [
@@ -66,12 +66,10 @@ export function openingWordsHeight(words: OpeningWords, look: Look, width: numbe
 /** The most that is needed of anything among those words. */
 const needs = (comfort: Comfort): number => needed[comfort].text;
 
-/** Veils of a full opening: on a narrow page, one in between, and a wide one. */
-export function openingVeils(picture: OverPicture, words: OpeningWords, look: Look): Veil[] {
-  const map = picture.light ? lightMapFrom(picture.light) : null;
-  if (!map) return pageWidths.map(() => veilOverAnything(needs(look.comfort)));
+/** Parts of a picture that lie under the words of an opening, on pages of each of those widths. */
+function partsUnder(picture: OverPicture, words: OpeningWords, look: Look): Part[][] {
   const { widthPx, heightPx, focus } = picture;
-  const parts = pageWidths.map((widths) =>
+  return pageWidths.map((widths) =>
     widths.flatMap((width) => {
       const low = openingWordsHeight(words, look, width);
       return openingHeights(width).map((height) =>
@@ -84,12 +82,13 @@ export function openingVeils(picture: OverPicture, words: OpeningWords, look: Lo
       );
     }),
   );
-  const all = veilsFor(map, parts.flat(), needs(look.comfort));
-  let from = 0;
-  return parts.map((ofWidth) => {
-    const veils = all.slice(from, (from += ofWidth.length));
-    return veils.reduce((strongest, veil) => (veil.alpha > strongest.alpha ? veil : strongest));
-  });
+}
+
+/** Veils of a full opening: on a narrow page, one in between, and a wide one. */
+export function openingVeils(picture: OverPicture, words: OpeningWords, look: Look): Veil[] {
+  const map = picture.light ? lightMapFrom(picture.light) : null;
+  if (!map) return pageWidths.map(() => veilOverAnything(needs(look.comfort)));
+  return veilsFor(map, partsUnder(picture, words, look), needs(look.comfort));
 }
 
 /** The veil under a name that lies over its picture on the wall: whatever the crop is, the name is in its lower half. */
@@ -97,6 +96,42 @@ export function nameVeil(picture: OverPicture, look: Look): Veil {
   const map = picture.light ? lightMapFrom(picture.light) : null;
   if (!map) return veilOverAnything(needs(look.comfort));
   const whole = { left: 0, top: 0.3, right: 1, bottom: 1 };
-  const [veil] = veilsFor(map, [whole], needs(look.comfort));
+  const [veil] = veilsFor(map, [[whole]], needs(look.comfort));
   return veil ?? veilOverAnything(needs(look.comfort));
+}
+
+/** How words over a picture fare at the worst of its pixels, on the page on which they fare worst. */
+export interface Endangered {
+  words: Veil['words'];
+  needs: number;
+  /** Ratio without any veil, and through the one they get. */
+  without: number;
+  through: number;
+  /** How much of the picture that veil covers there, 0 to 1. */
+  alpha: number;
+}
+
+/** Of the words of an opening; null where nothing is known of the picture yet. */
+export function openingEndangered(picture: OverPicture, words: OpeningWords, look: Look): Endangered | null {
+  const map = picture.light ? lightMapFrom(picture.light) : null;
+  if (!map) return null;
+  const veils = openingVeils(picture, words, look);
+  const places = partsUnder(picture, words, look).flatMap((parts, at) =>
+    parts.flatMap((part) => {
+      const veil = veils[at];
+      const extremes = extremesIn(map, part);
+      return veil
+        ? [
+            {
+              words: veil.words,
+              needs: needs(look.comfort),
+              without: ratioThrough({ ...veil, alpha: 0 }, extremes),
+              through: ratioThrough(veil, extremes),
+              alpha: veil.alpha,
+            },
+          ]
+        : [];
+    }),
+  );
+  return places.sort((one, other) => one.without - other.without)[0] ?? null;
 }

@@ -1,3 +1,4 @@
+import { firstLook } from '#core/look/look.ts';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
@@ -146,7 +147,7 @@ describe('pages written before case facts had months, people and a cover', () =>
     const db = drizzle({ client }) as unknown as Executor;
     const [row] = await drizzle({ client }).select().from(releases);
     const source = row && (await sourceOf(db, 's', row.source));
-    expect(source?.site.look).toEqual({ theme: 'broadsheet' });
+    expect(source?.site.look).toEqual(firstLook);
     expect(source?.pages.map(({ id, title }) => [id, title])).toEqual([['page-1', oldPage.title]]);
     expect(await wasReleased(db, 's', 'page-1')).toBe(true);
     expect(await wasReleased(db, 's', 'page-2')).toBe(false);

@@ -60,6 +60,10 @@ describe.each(themeNames)('the theme %s', (theme) => {
     const { html, css } = await sheetOf('/many-looks/white/');
     expect(html).toContain(`data-theme="${theme}"`);
     expect(await htmlFaults(html)).toEqual([]);
+    const icon = /<link rel="icon" type="image\/svg\+xml" href="\.\.\/([^"]+)"\/>/.exec(html)?.[1] ?? '';
+    const sign = await server.get(`/many-looks/${icon}`);
+    expect(sign.headers['content-type']).toBe('image/svg+xml');
+    expect(sign.body).toContain('>W</text>');
     const scheme = schemeOf(look);
     for (const one of scheme === 'device' ? (['light', 'dark'] as const) : [scheme]) {
       const { accent = '', paper = '' } = coloursOf(look, one).colours;
@@ -67,7 +71,7 @@ describe.each(themeNames)('the theme %s', (theme) => {
     }
     // Fonts of this pair and no other.
     const named = new Set(
-      [...css.matchAll(/font-family:\s*"?([^;"}]+ Variable)"?;/g)].map(([, name]) => name),
+      [...css.matchAll(/font-family: ?"?([^;"}]+ Variable)"?;/g)].map(([, name]) => name),
     );
     const { display, text, meta } = fontPairs[fontsOf(look)];
     expect(named).toEqual(new Set([display, text, meta].map((stack) => /^'(.+?)'/.exec(stack)?.[1] ?? '')));

@@ -93,7 +93,7 @@ export async function makeFiles(
     );
   }
   const [first] = views;
-  const assets = await assetsOfLook(deps.assets, first?.site.look ?? firstLook, deps.blobs);
+  const assets = await assetsOfLook(deps.assets, first?.site ?? { look: firstLook, title: '' }, deps.blobs);
   return { pictures, files, contents, shownOf, media, assets };
 }
 

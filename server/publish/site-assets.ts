@@ -2,7 +2,8 @@ import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
 import { z } from 'zod';
 import { createHash } from 'node:crypto';
-import { type FontPairName, fontPairNames } from '#core/look/font-pairs.ts';
+import { type FontPairName, fontPairNames } from '#core/look/font-pair-names.ts';
+import { iconOf } from '#core/look/icon.ts';
 import type { Look } from '#core/look/look.ts';
 import { fontsOf, lookRules } from '#core/look/look-rules.ts';
 import { themeNames, type ThemeName } from '#core/look/theme-names.ts';
@@ -68,14 +69,31 @@ export function sheetOfLook({ themes, fonts }: Pick<StoredAssets, 'themes' | 'fo
   return { path: `assets/${look.theme}-${hash}.css`, text };
 }
 
-/** Everything pages in a look link to; its sheet is put into the store, where it is not there yet. */
-export async function assetsOfLook(stored: StoredAssets, look: Look, blobs: BlobStore): Promise<LookAssets> {
-  const { path, text } = sheetOfLook(stored, look);
+/** The sign of a site in the tabs of a browser, and where it stands below the entrance. */
+export function iconFile(look: Look, siteTitle: string): { path: string; text: string } {
+  const text = iconOf(look, siteTitle);
+  return { path: `assets/icon-${createHash('sha256').update(text).digest('hex').slice(0, 10)}.svg`, text };
+}
+
+/** Everything pages in a look link to; what is made for it is put into the store, where it is not there yet. */
+export async function assetsOfLook(
+  stored: StoredAssets,
+  { look, title }: { look: Look; title: string },
+  blobs: BlobStore,
+): Promise<LookAssets> {
+  const sheet = sheetOfLook(stored, look);
+  const icon = iconFile(look, title);
+  const file = async (text: string, type: string): Promise<ManifestFile> => ({
+    ...(await storeText(blobs, Buffer.from(text), type)),
+    immutable: true,
+  });
+  const { printCss, enhance, files } = stored.shared;
   return {
-    names: { css: path, printCss: stored.shared.printCss, enhance: stored.shared.enhance },
+    names: { css: sheet.path, icon: icon.path, printCss, enhance },
     files: {
-      ...stored.shared.files,
-      [path]: { ...(await storeText(blobs, Buffer.from(text), 'text/css; charset=utf-8')), immutable: true },
+      ...files,
+      [sheet.path]: await file(sheet.text, 'text/css; charset=utf-8'),
+      [icon.path]: await file(icon.text, 'image/svg+xml'),
     },
     faces: stored.fonts[fontsOf(look)].faces,
     slants: stored.themes[look.theme].slants,

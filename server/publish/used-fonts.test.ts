@@ -1,3 +1,4 @@
+import { firstLook, type Look } from '#core/look/look.ts';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { changePage, createPage } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
@@ -20,7 +21,7 @@ afterAll(() => server.stop());
 async function fontsOf(link: string): Promise<{ had: string[]; fetchedFirst: string[] }> {
   const withoutHash = (name: string) => name.replace(/-[0-9a-f]{10}\.woff2$/, '');
   const page = await server.get(link);
-  const sheet = /href="(assets\/broadsheet-[^"]+\.css)"/.exec(page.body)?.[1] ?? 'none';
+  const sheet = /href="(assets\/lamplight-[^"]+\.css)"/.exec(page.body)?.[1] ?? 'none';
   const { body } = await server.get(link + sheet);
   const named = new Set([...body.matchAll(/url\("?\.\/([^")]+\.woff2)"?\)/g)].map(([, name]) => name ?? ''));
   expect(named.size).toBeGreaterThan(4);
@@ -34,6 +35,8 @@ async function fontsOf(link: string): Promise<{ had: string[]; fetchedFirst: str
   const first = [...page.body.matchAll(/<link rel="preload" as="font"[^>]* href="assets\/([^"]+)"/g)];
   return { had: got.sort(), fetchedFirst: first.map(([, name]) => withoutHash(name ?? '')).sort() };
 }
+
+const look: Look = { ...firstLook, theme: 'lamplight', fonts: 'newsprint' };
 
 test('a release holds the fonts its words need, in each of its entrances', async () => {
   const state = await maker.site();
@@ -53,7 +56,8 @@ test('a release holds the fonts its words need, in each of its entrances', async
     });
   await maker.call(changeSite, {
     params: { site },
-    body: { seen: 0, label: 'Open', change: { height: 'unlisted' } },
+    // A theme that slants nothing by itself, in fonts of another one.
+    body: { seen: 0, label: 'Open', change: { height: 'unlisted', look } },
   });
   const published = async () => fontsOf((await maker.publish(site)).live?.siteLinkPath ?? '');
 

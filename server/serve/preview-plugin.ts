@@ -19,7 +19,7 @@ import type { BlobStore } from '../media/blob-store.ts';
 import { lightsOf } from '../media/picture-light.ts';
 import type { Reading } from '../reading/reading.ts';
 import { contentsIn } from '../publish/published-media.ts';
-import { lettersIn, pageAssets, sheetOfLook, type StoredAssets } from '../publish/site-assets.ts';
+import { iconFile, lettersIn, pageAssets, sheetOfLook, type StoredAssets } from '../publish/site-assets.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { pagePolicy } from './page-policy.ts';
 import { parsed } from '../http/parsed.ts';
@@ -95,7 +95,7 @@ export function previewRoutes(
   { db, assets, blobs, reading }: { db: Database; assets: StoredAssets; blobs: BlobStore; reading: Reading },
 ): void {
   // Of drafts that are looked at; their names say what is in them, and nothing in them is anybody's own.
-  const sheets = new LRUCache<string, string>({ max: 100 });
+  const made = new LRUCache<string, { text: string; type: string }>({ max: 100 });
   app.get('/studio/see/:site/visitors/:page', async (request, reply) => {
     const params = parsed(z.object({ site: idSchema, page: idSchema }), request.params);
     const draft = await loadDraft(db, await ownSite(db, makerOf(request).id, params.site));
@@ -115,12 +115,12 @@ export function previewRoutes(
     const { site: id, viewer, '*': path } = parsed(paramsSchema, request.params);
     const site = await ownSite(db, makerOf(request).id, id);
     const asset = Object.hasOwn(assets.files, path) ? assets.files[path] : undefined;
-    const sheet = sheets.get(path);
-    if (asset ?? sheet)
+    const file = made.get(path);
+    if (asset ?? file)
       return reply
-        .type(asset?.type ?? 'text/css; charset=utf-8')
+        .type(asset?.type ?? file?.type ?? '')
         .header('cache-control', 'private, max-age=31536000, immutable')
-        .send(asset ? await blobs.read(asset.hash) : sheet);
+        .send(asset ? await blobs.read(asset.hash) : file?.text);
     const view = viewFor(await loadDraft(db, site), viewer);
     if (!view)
       return nothingToSee(
@@ -146,9 +146,14 @@ export function previewRoutes(
     // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
     const { look } = view.site;
     const { path: css, text } = sheetOfLook(assets, look);
-    sheets.set(css, text);
+    const icon = iconFile(look, view.site.title);
+    made.set(css, { text, type: 'text/css; charset=utf-8' });
+    made.set(icon.path, { text: icon.text, type: 'image/svg+xml' });
     const { printCss, enhance } = assets.shared;
-    const linked = { names: { css, printCss, enhance }, faces: assets.fonts[fontsOf(look)].faces };
+    const linked = {
+      names: { css, icon: icon.path, printCss, enhance },
+      faces: assets.fonts[fontsOf(look)].faces,
+    };
     const { html, style, frames } = renderPage(
       page.input,
       pageAssets(linked, lettersIn(JSON.stringify(page.input))),

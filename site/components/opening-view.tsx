@@ -3,16 +3,10 @@ import { focusAt, PictureView } from './picture-view.tsx';
 import { useSpoken } from '../render/words.ts';
 import { Rows } from './rows.tsx';
 import { useSlots } from './slots.ts';
+import { widthInLetters } from '#core/words/width-in-letters.ts';
 import { openingVeils } from '#core/look/words-over.ts';
 import { useProperties } from '../render/declarations.ts';
 import { veilProperties } from '../render/veil-properties.ts';
-
-/** How wide words are, in letters: signs that fill a square count as two. */
-const widthOf = (words: string): number =>
-  [...words].reduce(
-    (sum, sign) => sum + (/[\p{sc=Han}\p{sc=Hiragana}\p{sc=Katakana}\p{sc=Hangul}]/u.test(sign) ? 2 : 1),
-    0,
-  );
 
 /** From how many letters on a title is set smaller, so that the work below it stays in sight. */
 const longTitle = 36;
@@ -28,7 +22,7 @@ export function OpeningView({ input }: { input: PageInput }) {
   const [first] = pictures;
 
   const title = <h1>{page.title || words.untitled}</h1>;
-  const long = widthOf(page.title) > longTitle ? ' long' : '';
+  const long = widthInLetters(page.title) > longTitle ? ' long' : '';
   const summary = page.summary ? <p className="lead">{page.summary}</p> : null;
   const say = (
     <div className="on-grid say">
@@ -57,8 +51,8 @@ export function OpeningView({ input }: { input: PageInput }) {
               openingVeils(
                 first,
                 {
-                  title: widthOf(page.title || words.untitled),
-                  summary: widthOf(page.summary),
+                  title: widthInLetters(page.title || words.untitled),
+                  summary: widthInLetters(page.summary),
                   hasKicker: input.up !== null,
                 },
                 input.look,

@@ -47,6 +47,8 @@ export interface SiteAssets {
   css: string;
   printCss: string;
   enhance: string;
+  /** The sign of the site in the tabs of a browser. */
+  icon: string;
   /** Font files worth fetching before the style sheet is read. */
   preloadFonts: string[];
 }

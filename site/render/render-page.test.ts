@@ -12,6 +12,7 @@ import { renderPage, type RenderedPage } from './render-page.tsx';
 const assets = {
   css: 'assets/site.css',
   printCss: 'assets/print.css',
+  icon: 'assets/icon.svg',
   enhance: 'assets/enhance.js',
   preloadFonts: ['assets/a.woff2'],
 };

@@ -122,6 +122,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
           crossOrigin="anonymous"
         />
       ))}
+      <link rel="icon" type="image/svg+xml" href={toRoot + assets.icon} />
       <link rel="stylesheet" href={toRoot + assets.css} />
       <link rel="stylesheet" href={toRoot + assets.printCss} media="print" />
       {style && <style dangerouslySetInnerHTML={{ __html: style }} />}

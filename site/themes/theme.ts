@@ -6,6 +6,8 @@ export interface ThemeFacts {
   suits: string;
   /** Whether its sheet slants words by itself; otherwise only what a maker slanted needs slanted letters. */
   slants: boolean;
+  /** Whether the words of a full opening lie over its picture. */
+  overPictures: boolean;
   /** Whether pictures have numbers in it. */
   numbersFigures?: true;
 }

@@ -1,5 +1,5 @@
 import { type ComponentProps, createElement, Fragment, type ReactNode, useContext, useMemo } from 'react';
-import type { FontPairName } from '#core/look/font-pairs.ts';
+import type { FontPairName } from '#core/look/font-pair-names.ts';
 import type { Look } from '#core/look/look.ts';
 import { fontsOf, lookRules } from '#core/look/look-rules.ts';
 import type { Scheme } from '#core/look/theme-colours.ts';

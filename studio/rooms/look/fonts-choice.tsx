@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
-import { type FontPair, fontPairNames, fontPairs, type FontPairName } from '#core/look/font-pairs.ts';
+import { fontPairNames, type FontPairName } from '#core/look/font-pair-names.ts';
+import { type FontPair, fontPairs } from '#core/look/font-pairs.ts';
 import { fetchFonts } from '../../ui/in-theme.tsx';
 
 interface FontsChoiceProps {

@@ -13,6 +13,7 @@ import { SaveWords } from '../../ui/save-words.tsx';
 import { Segments } from '../../ui/segments.tsx';
 import { Select } from '../../ui/select.tsx';
 import { useShared } from '../../ui/use-shared.ts';
+import { EndangeredPlaces } from './endangered.tsx';
 import { Ledger } from './ledger.tsx';
 import { lookInput } from './look-input.ts';
 import { Preview, type Worn } from './preview.tsx';
@@ -139,6 +140,7 @@ export function Look() {
             : 'Readers get this look once you publish.'}
         </p>
         <Ledger look={look} />
+        <EndangeredPlaces lights={lights} />
       </div>
     </div>
   );
