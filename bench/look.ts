@@ -41,7 +41,7 @@ function computed(): Row {
   const look: Look = { ...firstLook, theme: 'fairwind', seeds: { first: '#e0b000', second: '#3c6e71' } };
   const words = { title: 24, summary: 90, hasKicker: true };
   const ours = timeOf(() => {
-    lookRules(look, { at: '.site.here' });
+    lookRules(look, '.site.here');
     for (const light of lights)
       openingVeils({ light, widthPx: 1440, heightPx: 1080, focus: { x: 0.4, y: 0.6 } }, words, look);
   });

@@ -46,7 +46,7 @@ describe('the room', () => {
 
   test('a colour is typed, and one that could not be read is moved and said so', async () => {
     await studio.fill('Colour', '#f4d35e');
-    await studio.reads(/colours? moved in lightness to get there/);
+    await studio.reads(/colours? moved to get there/);
     expect(await drawn('--accent')).not.toBe('#f4d35e');
     await studio.fill('Colour', 'yellow');
     await studio.reads('A colour is written as # and six digits, as in #3c6e71.');

@@ -1,9 +1,12 @@
 import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
+import sharp from 'sharp';
+import { themeNames } from '../core/look/theme-names.ts';
 import { launchBrowser } from './support/browser.ts';
 import { BuiltServer } from './support/demo-server.ts';
 import { Driver } from './support/studio-driver.ts';
+import { lookOf, openDraft, wear } from './support/worn-look.ts';
 
 /** `npm run screenshots`: one current picture of each main view, from demo data. */
 const out = join(import.meta.dirname, '../docs/screenshots');
@@ -80,10 +83,6 @@ await page.keyboard.press('Space');
 for (let step = 0; step < 2; step++) await page.keyboard.press('ArrowUp');
 await shot('arrange');
 await page.keyboard.press('Escape');
-await phone();
-await page.goto(`${rooms}/arrange`, { waitUntil: 'networkidle0' });
-await shot('arrange-phone');
-await desktop();
 await page.goto(`${server.origin}/studio/new-site`, { waitUntil: 'networkidle0' });
 await driver.press('radio', /^One big project/);
 await page.waitForSelector('.starter-example h1');
@@ -93,7 +92,6 @@ await shot('starters');
 await page.goto(`${server.origin}/wren-makes/`, { waitUntil: 'networkidle0' });
 await shot('site-home');
 await page.goto(`${server.origin}/wren-makes/second-year/tide-clock/`, { waitUntil: 'networkidle0' });
-await shot('site-case');
 await page.evaluate(() => document.querySelector('.gallery')?.scrollIntoView());
 await shot('site-gallery');
 await page.goto(`${server.origin}/wren-makes/second-year/`, { waitUntil: 'networkidle0' });
@@ -106,5 +104,37 @@ await shot('site-case-phone');
 await page.goto(`${server.origin}/l/nothing-here-at-all-no/`);
 await desktop();
 await shot('site-closed');
+await page.goto(`${rooms}/look`, { waitUntil: 'networkidle0' });
+await driver.fill('Colour', '#c4602f');
+await driver.take('Beside it', 'The dark one beside it');
+await page.waitForSelector('.look-right .site');
+await settle(1500);
+await shot('look');
+
+// One page in every theme as it comes.
+const site = rooms.split('/').at(-1) ?? '';
+const [across, margin] = [3, 8];
+const small = Math.floor((1280 - margin * (across - 1)) / across);
+const high = Math.round((small * 800) / 1280);
+const prints: { input: Buffer; left: number; top: number }[] = [];
+for (const [at, theme] of themeNames.entries()) {
+  await page.goto(`${rooms}/share`);
+  await wear(page, site, lookOf(theme));
+  await openDraft(page, server.origin, site, at % 2 === 0 ? '' : 'second-year/tide-clock/');
+  await settle();
+  prints.push({
+    input: await sharp(await page.screenshot())
+      .resize({ width: small })
+      .png()
+      .toBuffer(),
+    left: (at % across) * (small + margin),
+    top: Math.floor(at / across) * (high + margin),
+  });
+}
+const sheet = sharp({
+  create: { width: 1280, height: high * 2 + margin, channels: 3, background: '#8f836e' },
+});
+await sheet.composite(prints).png().toFile(join(out, 'themes.png'));
+console.log('docs/screenshots/themes.png');
 await browser.close();
 await server.stop();

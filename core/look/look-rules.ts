@@ -96,19 +96,20 @@ function shapeOf(look: Look): [string, string][] {
   ];
 }
 
-export interface WhereItHolds {
-  /** A selector with the weight of two classes or more, so that it wins over the theme's sheet. */
-  at: string;
-  /** Always this light, whatever the look says. */
-  scheme?: Scheme;
+/** All custom properties of a look in one light, with `color-scheme`, for an element of its own. */
+export function lookProperties(look: Look, scheme: Scheme): Record<string, string> {
+  const all = [...shapeOf(look), ...Object.entries(inksBy[scheme]), ...coloursIn(look, scheme)];
+  return { 'color-scheme': scheme, ...Object.fromEntries(all.map(([name, value]) => [`--${name}`, value])) };
 }
 
 /**
  * The rules of a look, to be read after its theme's sheet: all its custom properties, in the light it is in. Whoever asks the
  * browser for more contrast gets the colours of AAA.
+ *
+ * @param at a selector with the weight of two classes or more, so that it wins over the theme's sheet
  */
-export function lookRules(look: Look, { at, scheme }: WhereItHolds): string {
-  const light = scheme ?? schemeOf(look);
+export function lookRules(look: Look, at: string): string {
+  const light = schemeOf(look);
   const first: Scheme = light === 'device' ? 'light' : light;
   const clearer: Look = { ...look, comfort: 'AAA' };
   const base = coloursIn(look, first);

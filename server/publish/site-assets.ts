@@ -63,7 +63,7 @@ export interface StoredAssets {
 
 /** The one style sheet of a look, and where it stands below the entrance. */
 export function sheetOfLook({ themes, fonts }: Pick<StoredAssets, 'themes' | 'fonts'>, look: Look) {
-  const rules = lookRules(look, { at: `[data-theme].site,html[data-theme='${look.theme}']` });
+  const rules = lookRules(look, `[data-theme].site,html[data-theme='${look.theme}']`);
   const text = fonts[fontsOf(look)].css + themes[look.theme].css + rules;
   const hash = createHash('sha256').update(text).digest('hex').slice(0, 10);
   return { path: `assets/${look.theme}-${hash}.css`, text };

@@ -20,7 +20,7 @@ import { PagesBelow, SectionLine, SiteMenu } from './site-menu.tsx';
 import { LanguageContext, SpokenContext, spokenIn, useSpoken } from '../render/words.ts';
 import { FiguresContext } from '../render/figures.ts';
 import { themes } from '../themes/themes.ts';
-import { LookContext, LookScopeContext } from '../render/look-scope.ts';
+import { LookContext, WornContext } from '../render/worn.ts';
 import { useSlots } from './slots.ts';
 import { Wall } from './wall.tsx';
 
@@ -170,7 +170,7 @@ function Next({ input }: { input: PageInput }) {
 export function PageView({ input, within = false }: { input: PageInput; within?: boolean }) {
   const Main = within ? 'div' : 'main';
   const slots = useSlots();
-  const scope = useContext(LookScopeContext);
+  const worn = useContext(WornContext);
   const { page, siteLanguage } = input;
   const { isWork, isFront } = rulesOfPage(page);
   const opening = <OpeningView input={input} />;
@@ -183,7 +183,7 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
       <div
         className="site"
         data-theme={input.look.theme}
-        data-look={scope ?? undefined}
+        style={worn?.style}
         {...(within && { lang: page.language, dir: directionOf(page.language) })}
       >
         <div

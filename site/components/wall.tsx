@@ -4,7 +4,7 @@ import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import type { WallLabels } from '#core/sites/wall-labels.ts';
 import { nameVeil } from '#core/look/words-over.ts';
 import { useProperties } from '../render/declarations.ts';
-import { LookContext } from '../render/look-scope.ts';
+import { LookContext } from '../render/worn.ts';
 import { veilProperties } from '../render/veil-properties.ts';
 import type { Card, PageInput, WallGroup } from '../render/page-input.ts';
 import { useSpoken } from '../render/words.ts';

@@ -1,10 +1,18 @@
-import { type ComponentProps, createElement, Fragment, type ReactNode, useContext, useMemo } from 'react';
+import {
+  type ComponentProps,
+  createElement,
+  type CSSProperties,
+  type ReactNode,
+  useContext,
+  useMemo,
+  useSyncExternalStore,
+} from 'react';
 import type { FontPairName } from '#core/look/font-pair-names.ts';
 import type { Look } from '#core/look/look.ts';
-import { fontsOf, lookRules } from '#core/look/look-rules.ts';
+import { fontsOf, lookProperties, schemeOf } from '#core/look/look-rules.ts';
 import type { Scheme } from '#core/look/theme-colours.ts';
 import type { ThemeName } from '#core/look/theme-names.ts';
-import { LookScopeContext } from '#site/render/look-scope.ts';
+import { WornContext } from '#site/render/worn.ts';
 import { type Fetched, fetched } from './fetched.tsx';
 
 const sheets: Record<ThemeName, () => Promise<unknown>> = {
@@ -45,40 +53,46 @@ function dressed(theme: ThemeName, pair: FontPairName) {
   return made;
 }
 
-/** Names of looks that are drawn, by what they are; a page finds its own rules by it. */
-const scopes = new Map<string, string>();
-function scopeOf(look: Look, scheme: Scheme | undefined): string {
-  const key = JSON.stringify([look, scheme]);
-  const scope = scopes.get(key) ?? `l${scopes.size}`;
-  scopes.set(key, scope);
-  return scope;
-}
+const asks = (query: string) => {
+  const media = typeof window.matchMedia === 'function' ? window.matchMedia(query) : null;
+  return {
+    subscribe: (changed: () => void) => {
+      media?.addEventListener('change', changed);
+      return () => media?.removeEventListener('change', changed);
+    },
+    now: () => media?.matches ?? false,
+  };
+};
+const night = asks('(prefers-color-scheme: dark)');
+const clearer = asks('(prefers-contrast: more)');
 
 /**
- * Draws pages of the site in a look.
+ * Draws pages of the site in a look. Its properties stand on the page's own element and not in a sheet, so that a change of one look
+ * is worked out for what wears it and for nothing else on the screen.
  *
  * @param scheme always in this light, whatever the look and the device say
  */
 export function InTheme({ look, scheme, children }: { look: Look; scheme?: Scheme; children: ReactNode }) {
-  const scope = scopeOf(look, scheme);
-  const rules = useMemo(
-    () => lookRules(look, { at: `[data-look='${scope}'][data-theme]`, ...(scheme && { scheme }) }),
-    [look, scheme, scope],
-  );
+  const isNight = useSyncExternalStore(night.subscribe, night.now);
+  const isClearer = useSyncExternalStore(clearer.subscribe, clearer.now);
+  const light = scheme ?? schemeOf(look);
+  const shown: Scheme = light === 'device' ? (isNight ? 'dark' : 'light') : light;
+  const worn = useMemo(() => {
+    const { 'color-scheme': colorScheme, ...custom } = lookProperties(
+      isClearer ? { ...look, comfort: 'AAA' } : look,
+      shown,
+    );
+    return { theme: look.theme, style: { colorScheme, ...custom } as CSSProperties };
+  }, [look, shown, isClearer]);
   return createElement(
-    Fragment,
-    null,
-    createElement('style', null, rules),
-    createElement(
-      LookScopeContext,
-      { value: scope },
-      createElement(dressed(look.theme, fontsOf(look)), null, children),
-    ),
+    WornContext,
+    { value: worn },
+    createElement(dressed(look.theme, fontsOf(look)), null, children),
   );
 }
 
 /** Something small in the look it stands in, that is no whole page. */
-export function LookBox({ look, ...rest }: { look: Look } & ComponentProps<'div'>) {
-  const scope = useContext(LookScopeContext);
-  return <div data-theme={look.theme} data-look={scope ?? undefined} {...rest} />;
+export function LookBox(props: ComponentProps<'div'>) {
+  const worn = useContext(WornContext);
+  return <div data-theme={worn?.theme} style={worn?.style} {...props} />;
 }

@@ -126,7 +126,6 @@ export const MenuPreview = memo(function MenuPreview({ draft }: { draft: Draft }
       </div>
       <InTheme look={look}>
         <LookBox
-          look={look}
           className="text-s text-(--ink) [font-family:var(--font-meta)]"
           role="group"
           aria-label={`The menu for ${name.toLowerCase()}`}
@@ -156,7 +155,6 @@ export const MenuPreview = memo(function MenuPreview({ draft }: { draft: Draft }
             </p>
           </div>
           <LookBox
-            look={look}
             className="max-h-52 overflow-hidden rounded-[10px] border-2 border-(--ink) bg-(--paper) px-2.5 pt-2 text-xs text-(--ink) [font-family:var(--font-meta)]"
             aria-hidden="true"
           >

@@ -61,8 +61,10 @@ export function EndangeredPlaces({ lights }: { lights: ReadonlyMap<string, strin
         <ul className="grid gap-1 text-s leading-s">
           {places.map(({ page, words, without, through, alpha, needs }) => (
             <li key={page.id}>
-              <Link to={`/${site.id}/projects/${page.id}`}>{pageName(page)}</Link>: {words} words over its
-              picture reach {ratioWords(without)} at the worst pixels,{' '}
+              <Link className="link" to={`/${site.id}/projects/${page.id}`}>
+                {pageName(page)}
+              </Link>
+              : {words} words over its picture reach {ratioWords(without)} at the worst pixels,{' '}
               {alpha === 0
                 ? `enough without a veil.`
                 : `and ${ratioWords(through)} of the ${needs} they need through a veil of ${Math.round(alpha * 100)} %.`}

@@ -82,7 +82,7 @@ export function Ledger({ look }: { look: Look }) {
         <p className="note mr-auto">
           {moved.length === 0
             ? 'No colour had to be moved.'
-            : `${plural(new Set(moved.flatMap(({ pairs }) => pairs.map(([one, { text }]) => `${one} ${text}`))).size, 'colour')} moved in lightness to get there; hues stay.`}
+            : `${plural(new Set(moved.flatMap(({ pairs }) => pairs.map(([one, { text }]) => `${one} ${text}`))).size, 'colour')} moved to get there.`}
         </p>
         <button type="button" className="link" aria-expanded={all} onClick={() => setAll(!all)}>
           {all ? 'Only the everyday ones' : `All ${shown.length} pairs`}
@@ -109,7 +109,7 @@ export function Ledger({ look }: { look: Look }) {
             {rows.map(({ name, needs, pairs }) => (
               <tr key={name + String(needs)}>
                 <th scope="row">{name}</th>
-                <td>
+                <td className="whitespace-nowrap">
                   {pairs.map(([one, pair]) => (
                     <Sample key={one} pair={pair} />
                   ))}

@@ -40,7 +40,7 @@ export function Preview({ input, left, right, widthPx }: PreviewProps) {
     </div>
   );
   return (
-    <div className="look-preview" style={{ '--cord': `${cord}%` } as CSSProperties}>
+    <div className="look-preview" style={{ '--cord': cord / 100, '--room': `${room}px` } as CSSProperties}>
       <div
         ref={frame}
         className="look-pages"
