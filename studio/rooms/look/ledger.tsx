@@ -88,7 +88,14 @@ export function Ledger({ look }: { look: Look }) {
           {all ? 'Only the everyday ones' : `All ${shown.length} pairs`}
         </button>
       </div>
-      <div className="overflow-x-auto">
+      <div
+        className="overflow-x-auto"
+        role="region"
+        aria-label="Pairs of colours"
+        // What scrolls has to be reached by keys.
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        tabIndex={0}
+      >
         <table className="look-ledger">
           <thead>
             <tr>
