@@ -11,11 +11,11 @@ import { pageName } from '#core/pages/page-kinds.ts';
 import { widthInLetters } from '#core/words/width-in-letters.ts';
 import { themes } from '#site/themes/themes.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { ratioWords } from './ratio-words.ts';
 
 const middle = { x: 0.5, y: 0.5 };
 /** A title longer than this is no longer a few words, in letters. */
 const fewWords = 60;
-const ratioWords = (ratio: number): string => (Math.floor(ratio * 10) / 10).toFixed(1);
 
 /** The maker's own pages on which words are hardest to read, and what was done about it; and what is hard to read at any ratio. */
 export function EndangeredPlaces({ lights }: { lights: ReadonlyMap<string, string> }) {

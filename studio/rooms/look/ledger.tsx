@@ -6,11 +6,9 @@ import type { MeasuredPair } from '#core/look/palette.ts';
 import type { Scheme } from '#core/look/theme-colours.ts';
 import { plural } from '#core/words/plural.ts';
 import { groundWords, textWords } from './pair-words.ts';
+import { ratioWords } from './ratio-words.ts';
 
 const schemeWords: Record<Scheme, string> = { light: 'Light', dark: 'Dark' };
-
-/** As it reads on paper: rounded down, so that nothing is said to reach what it misses. */
-const ratioWords = (ratio: number): string => (Math.floor(ratio * 10) / 10).toFixed(1);
 
 const nameOf = ({ text, ground, printed }: MeasuredPair): string =>
   `${textWords[text] ?? text} ${printed ? 'printed over' : 'on'} ${groundWords[ground] ?? ground}`;

@@ -85,7 +85,7 @@ export function Look() {
         </div>
         <Settings front={frontLater} />
       </aside>
-      <div className="look-shown flex min-w-0 flex-col gap-3 px-5 py-5 phone:px-4">
+      <div className="look-shown flex min-w-0 flex-col gap-3 px-5 py-5 compact:contents">
         <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
           <Select
             label="Page to look at"
