@@ -71,3 +71,19 @@ export async function cutFont(
   }
   return files;
 }
+
+/** Makes one weight (and width) of a variable font, as TrueType, for what is drawn without a browser. */
+export async function drawnFont(
+  { ranges, contents }: FontFile,
+  { weight, width, opticalSize }: { weight: number; width?: number; opticalSize?: number },
+): Promise<Buffer> {
+  return subsetFont(contents, String.fromCodePoint(...pointsOf(ranges)), {
+    targetFormat: 'sfnt',
+    keepFeatures: ['ccmp', 'locl', 'rlig', 'liga', 'clig', 'calt', 'kern', 'mark', 'mkmk', 'rvrn'],
+    variationAxes: {
+      wght: weight,
+      ...(width !== undefined && { wdth: width }),
+      ...(opticalSize !== undefined && { opsz: opticalSize }),
+    },
+  });
+}

@@ -9,7 +9,7 @@ import { themeNames, type ThemeName } from '../core/look/theme-names.ts';
 import { asUnicodeRange, unicodeRange } from '../core/look/unicode-range.ts';
 import { themes } from '../site/themes/themes.ts';
 import type { SiteAssetsIndex } from '../server/publish/site-assets.ts';
-import { cutFont, type UsedAxes } from './cut-font.ts';
+import { cutFont, drawnFont, type UsedAxes } from './cut-font.ts';
 
 const root = join(import.meta.dirname, '..');
 
@@ -82,6 +82,48 @@ async function cutFonts(
   return { sheet: parsed.toString(), faces };
 }
 
+type Drawn = SiteAssetsIndex['fonts'][FontPairName]['drawn'];
+
+/** Cuts from the same files what share pictures are lettered with: of headings their weight, of words a firm one. */
+async function drawnFonts(
+  sheet: string,
+  fonts: ReadonlyMap<string, Uint8Array>,
+  pair: FontPair,
+  keep: (name: string, contents: Uint8Array) => Promise<string>,
+): Promise<Drawn> {
+  const { weights, properties } = pair;
+  const within = (weight: number) => Math.min(weights[1], Math.max(weights[0], weight));
+  const drawn: Drawn = { display: [], text: [] };
+  const rules: Map<string, string>[] = [];
+  postcss.parse(sheet).walkAtRules('font-face', (rule) => {
+    const said = new Map<string, string>();
+    rule.walkDecls(({ prop, value }) => void said.set(prop, value));
+    rules.push(said);
+  });
+  for (const use of ['display', 'text'] as const) {
+    const [family = ''] = pair[use].split(',');
+    const axes = {
+      ...(pair.widths && {
+        width: use === 'display' ? parseFloat(properties['display-wdth'] ?? '100') : 100,
+      }),
+      ...(pair.opticalSize !== undefined && { opticalSize: pair.opticalSize }),
+    };
+    const weight = within(use === 'display' ? Number(properties['display-wght']) : 500);
+    for (const said of rules) {
+      if (said.get('font-family')?.replaceAll(/['"]/g, '') !== family.replaceAll("'", '')) continue;
+      if (said.get('font-style') === 'italic') continue;
+      const whole = /url\("?\.\/([^")]+)"?\)/.exec(said.get('src') ?? '')?.[1] ?? '';
+      const contents = fonts.get(whole);
+      if (!contents) throw new Error(`A face without a file: ${family}`);
+      const ranges = unicodeRange(said.get('unicode-range') ?? 'U+0-10FFFF');
+      const font = await drawnFont({ ranges, contents: Buffer.from(contents) }, { weight, ...axes });
+      drawn[use].push(await keep(whole.replace(/-[A-Z0-9]{8}\.woff2$/, '-drawn.ttf'), font));
+    }
+    if (drawn[use].length === 0) throw new Error(`No face of ${family} to draw with.`);
+  }
+  return drawn;
+}
+
 /**
  * Builds what every published site links to: one style sheet of each theme, the fonts of each pair, and what all looks share.
  * Each file is named by its content; an index tells the server which is which.
@@ -133,13 +175,10 @@ export async function buildSiteAssets(out: string): Promise<void> {
         .filter(({ path }) => path.endsWith('.woff2'))
         .map(({ path, contents }) => [basename(path), contents]),
     );
-    const { sheet, faces } = await cutFonts(
-      only(styles, '.css').text,
-      files,
-      fontPairs[name] as FontPair,
-      save,
-    );
-    return { css: sheet.trim(), faces };
+    const whole = only(styles, '.css').text;
+    const { sheet, faces } = await cutFonts(whole, files, fontPairs[name] as FontPair, save);
+    const drawn = await drawnFonts(whole, files, fontPairs[name], save);
+    return { css: sheet.trim(), faces, drawn };
   };
 
   const print = await esbuild.build({ ...shared, outdir: out, entryPoints: ['site/styles/print.css'] });

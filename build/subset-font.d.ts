@@ -4,7 +4,7 @@ declare module 'subset-font' {
     font: Buffer,
     text: string,
     options: {
-      targetFormat: 'woff2';
+      targetFormat: 'woff2' | 'sfnt';
       keepFeatures?: readonly string[];
       variationAxes?: Record<string, number | { min: number; max: number }>;
     },

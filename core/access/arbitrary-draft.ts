@@ -214,6 +214,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
     quickLinks: fc.array(quickLink, { maxLength: 3 }),
     language: fc.constantFrom('en', 'de', 'fr', 'ar', 'ja'),
     welcome: fc.boolean(),
+    linkPictures: fc.boolean(),
     wallLabels: fc.constantFrom(...wallLabels),
   })
   .map((spec) => ({
@@ -227,6 +228,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
       evidenceWanted: 3,
       ...{ ...firstArrangement, wallOrder: spec.wallOrder, offWall: spec.offWall },
       ...{ quickLinks: spec.quickLinks, language: spec.language, welcome: spec.welcome },
+      linkPictures: spec.linkPictures,
       ...{ wallLabels: spec.wallLabels, wallDates: true, wallTags: true },
     },
     materials: Array.from({ length: materialCount }, (_, at) => material(at)),

@@ -63,6 +63,7 @@ export interface SiteView {
     | 'quickLinks'
     | 'contact'
     | 'rights'
+    | 'linkPictures'
   >;
   /** The page a page link opens, or null when the whole site is entered at its home page. */
   entry: Id | null;
@@ -177,13 +178,13 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     };
   });
   const { title, by, look, menu, wall, wallLabels, wallDates, wallTags, welcome } = draft.site;
-  const { language, contact, rights } = draft.site;
+  const { language, contact, rights, linkPictures } = draft.site;
   const isOpenId = (id: Id) => openIds.has(id);
   const wallOrder = draft.site.wallOrder.filter(isOpenId);
   const quickLinks = draft.site.quickLinks.map((link) => ({ ...link, pages: link.pages.filter(isOpenId) }));
   const site = {
     ...{ title, by, look, menu, wall, wallOrder, wallLabels, wallDates, wallTags, welcome },
-    ...{ language, contact, rights, quickLinks },
+    ...{ language, contact, rights, linkPictures, quickLinks },
   };
   return { site, entry, pages, materials };
 }

@@ -12,6 +12,8 @@ export interface FontPair {
   weights: readonly [number, number];
   /** How wide letters may be set; 100 % where the font knows one width. */
   widths?: readonly [number, number];
+  /** The size in points that large words are drawn for, where the fonts are drawn for several. */
+  opticalSize?: number;
   /** Drawn for a few large words; many of them in a row are hard to read. */
   forFewWords: boolean;
   properties: Record<string, string>;
@@ -29,6 +31,7 @@ export const fontPairs = {
     text: `'Newsreader Variable', ${serif}`,
     meta: `'Instrument Sans Variable', ${sans}`,
     weights: [300, 650],
+    opticalSize: 48,
     forFewWords: false,
     properties: {
       'display-wght': '400',

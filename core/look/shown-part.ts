@@ -1,6 +1,6 @@
 import type { Part } from './light-map.ts';
 
-interface Size {
+export interface Size {
   width: number;
   height: number;
 }

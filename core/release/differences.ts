@@ -198,6 +198,12 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
     what.push('what stands at the end of every page');
   if (live && !same(wallOf(live, after), wallOf(after, live)))
     what.push('what hangs on the front page, or in which order');
+  if (live && live.site.linkPictures !== after.site.linkPictures)
+    what.push(
+      after.site.linkPictures
+        ? 'Unlisted links are passed on with a picture'
+        : 'Unlisted links are passed on without a picture',
+    );
   if (live && siteIs === 'public' && live.site.searchEngines !== after.site.searchEngines)
     what.push(
       after.site.searchEngines ? 'search engines may find it' : 'search engines are asked to stay away',

@@ -17,6 +17,8 @@ export const manifestFileSchema = z.object({
   immutable: z.boolean(),
   /** For files of pictures, documents and recordings: ids of the materials they show something of. */
   of: z.array(idSchema).optional(),
+  /** For share pictures: paths of the pages whose titles they show. One is open while a page of them is. */
+  pages: z.array(z.string()).optional(),
   /** For pages: the SHA-256 (base64) of the page's own style element, for the content security policy. */
   styleHash: z.string().optional(),
   /** For pages: origins of what readers may ask to see in place, for the content security policy. */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 /** First path segments the server uses itself, or would look like it speaks for the server. */
 const reserved = new Set(
-  'about account admin api app assets demo files health help home images l link login mail me metrics p pass preview privacy public robots root s search share sign-in site sitemap sites static status studio support system terms u user users www'.split(
+  'about account admin api app assets demo files health help home images l link link-pictures login mail me metrics p pass preview privacy public robots root s search share sign-in site sitemap sites static status studio support system terms u user users www'.split(
     ' ',
   ),
 );

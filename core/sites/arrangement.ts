@@ -30,6 +30,8 @@ export const arrangementSchema = z.object({
   quickLinks: z.array(quickLinkSchema).max(40, 'A site has at most 40 quick links.'),
   /** How its maker can be reached, at the end of every page: an e-mail or a web address; empty: not said there. */
   contact: z.union([webAddress, z.email('This is no e-mail address.').max(200)]),
+  /** Whether Unlisted links are passed on with a picture, which then stands at an address without their key. */
+  linkPictures: z.boolean(),
   /** Under which terms its maker's own work stands, where a page does not say otherwise; null: nothing is said. */
   rights: z.enum(licences).nullable(),
 });
@@ -49,5 +51,6 @@ export const firstArrangement: Arrangement = {
   language: 'en',
   quickLinks: [],
   contact: '',
+  linkPictures: false,
   rights: null,
 };

@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { Database } from './connect.ts';
+import { siteOf } from './rows/site-row.ts';
 import { raiseToPublished } from './ceilings.ts';
 import { readPages } from './rows/page-row.ts';
 import { sites } from './schema.ts';
@@ -15,7 +16,7 @@ export async function ceilingsOfOlderData(db: Database): Promise<number> {
   for (const site of unknown)
     await db.transaction(async (tx) => {
       const rows = (await readPages(tx, site.id)).map(({ row }) => row);
-      await raiseToPublished(tx, site.id, { site, pages: rows }, site.revision);
+      await raiseToPublished(tx, site.id, { site: siteOf(site), pages: rows }, site.revision);
       await tx.update(sites).set({ ceilingsKnown: true }).where(eq(sites.id, site.id));
     });
   return unknown.length;

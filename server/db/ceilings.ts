@@ -2,13 +2,23 @@ import { and, eq, inArray } from 'drizzle-orm';
 import type { DraftHeights } from '#core/access/heights-of.ts';
 import { type Height, lowest } from '#core/access/height.ts';
 import { type Ceilings, ceilingsAfter, loweredBy } from '#core/release/ceilings.ts';
+import type { Site } from '#core/sites/site.ts';
 import type { Executor, Transaction } from './connect.ts';
 import type { RowChange } from './rows/rows.ts';
 import { heightsAround } from './heights-around.ts';
 import { ceilings } from './schema.ts';
 
-/** Whether search engines may keep what they find is no height, but it is closed and opened in the same way. */
+/**
+ * Whether search engines may keep what they find, and whether Unlisted links are passed on with a picture, are no heights, but they
+ * are closed and opened in the same way.
+ */
 export const searchEngines = 'search-engines';
+export const linkPictures = 'link-pictures';
+const switches = { [searchEngines]: 'searchEngines', [linkPictures]: 'linkPictures' } as const;
+type Switches = Pick<Site, (typeof switches)[keyof typeof switches]>;
+
+/** Whether a ceiling is that of a switch. */
+export const isSwitch = (thing: string): boolean => Object.hasOwn(switches, thing);
 
 /** What readers may get of a site at most, by id. */
 export async function ceilingsOf(db: Executor, site: string): Promise<Ceilings> {
@@ -63,7 +73,8 @@ export async function closeLowered(
   const around = await heightsAround(tx, site, changes);
   const lowered = around ? loweredBy(around.before, around.after) : new Map<string, Height>();
   const ofSite = changes.find((change) => change.table === 'site');
-  if (ofSite?.before?.searchEngines && !ofSite.after?.searchEngines) lowered.set(searchEngines, 'private');
+  for (const [thing, field] of Object.entries(switches))
+    if (ofSite?.before?.[field] && !ofSite.after?.[field]) lowered.set(thing, 'private');
   if (lowered.size === 0) return false;
   await lowerCeilings(tx, site, lowered, revision);
   return true;
@@ -77,15 +88,17 @@ export async function closeLowered(
 export async function raiseToPublished(
   tx: Transaction,
   site: string,
-  published: DraftHeights & { site: { searchEngines: boolean } },
+  published: DraftHeights & { site: Switches },
   revision: number,
 ): Promise<void> {
   const rows = await tx.select().from(ceilings).where(eq(ceilings.siteId, site));
   const since = new Map(rows.flatMap((row) => (row.revision > revision ? [[row.thing, row] as const] : [])));
   const known = new Map(rows.map((row) => [row.thing, row.height]));
   const wanted = ceilingsAfter(known, published);
-  if (published.site.searchEngines) wanted.delete(searchEngines);
-  else wanted.set(searchEngines, 'private');
+  for (const [thing, field] of Object.entries(switches)) {
+    if (published.site[field]) wanted.delete(thing);
+    else wanted.set(thing, 'private');
+  }
   const changed = [...new Set([...known.keys(), ...wanted.keys()])].filter(
     (thing) => !since.has(thing) && known.get(thing) !== wanted.get(thing),
   );

@@ -5,6 +5,7 @@ import { picturesOf, type ShownPicture } from '#core/gallery/picture-source.ts';
 import { underWords } from '#core/gallery/under-words.ts';
 import { firstLook } from '#core/look/look.ts';
 import type { FileTree } from '#core/release/manifest.ts';
+import { sharedCovers } from '#site/render/page-covers.ts';
 import type { MediaSources } from '#site/render/medium.ts';
 import type { Picture } from '#site/render/picture.ts';
 import { lightsOf } from '../media/picture-light.ts';
@@ -14,6 +15,7 @@ import type { Reading } from '../reading/reading.ts';
 import { contentsIn, mediaFiles, type MediaFiles, mediaTree } from './published-media.ts';
 import { materialsIn, pictureFiles, publishedPicture } from './published-pictures.ts';
 import { renderEntrance, type RenderDeps } from './render-entrance.ts';
+import { makeShares, type Shares, sharesAt, shareFiles } from './share-pictures.ts';
 import { assetsOfLook, type LookAssets } from './site-assets.ts';
 
 export interface PublishDeps extends RenderDeps {
@@ -30,14 +32,21 @@ export interface Made {
   contents: Map<string, DocumentContent>;
   shownOf(material: SeenMaterial): ShownPicture[];
   media: MediaFiles;
+  /** Pictures shown where links are passed on, of the views whose links have them. */
+  shares: Shares;
   /** What pages in the look of the site link to. */
   assets: LookAssets;
 }
 
-/** Makes what is missing of pictures, recordings and captions of these views. */
+/**
+ * Makes what is missing of pictures, recordings and captions of these views.
+ *
+ * @param shared those of them whose links are passed on with a picture
+ */
 export async function makeFiles(
   deps: PublishDeps,
   views: readonly SiteView[],
+  shared: readonly SiteView[],
   by: string,
   progress: Progress,
   signal: AbortSignal,
@@ -76,7 +85,10 @@ export async function makeFiles(
   signal.throwIfAborted();
   const moving = new Set(wanted.filter(({ shown }) => shown.moves).map(({ shown }) => shown.id));
   const media = await mediaFiles({ ...deps, by }, materials, moving);
-  const over = new Set(views.flatMap((view) => [...underWords(view.site.wallLabels, view.pages)]));
+  const over = new Set([
+    ...views.flatMap((view) => [...underWords(view.site.wallLabels, view.pages)]),
+    ...shared.flatMap((view) => sharedCovers(view).map(({ picture }) => picture ?? '')),
+  ]);
   const lights = await lightsOf(
     deps,
     wanted.flatMap(({ shown }) => (over.has(shown.id) ? [shown] : [])),
@@ -94,21 +106,29 @@ export async function makeFiles(
   }
   const [first] = views;
   const assets = await assetsOfLook(deps.assets, first?.site ?? { look: firstLook, title: '' }, deps.blobs);
-  return { pictures, files, contents, shownOf, media, assets };
+  const shares = await makeShares(deps, shared, { pictures, files }, by, signal);
+  return { pictures, files, contents, shownOf, media, shares, assets };
+}
+
+/** Where an entrance stands on the web, if everybody may know, and its share pictures, if it has any; both end in a slash. */
+export interface EntranceAddresses {
+  base: string | null;
+  sharesBelow: string | null;
 }
 
 /** The files one entrance may fetch: its pages with what their theme needs, and their pictures and recordings. */
 export async function entranceTree(
   deps: PublishDeps,
   view: SiteView,
-  { pictures, files, contents, shownOf, media, assets }: Made,
-  base: string | null,
+  { pictures, files, contents, shownOf, media, shares, assets }: Made,
+  { base, sharesBelow }: EntranceAddresses,
   onPage: () => void,
 ): Promise<FileTree> {
   const sources: MediaSources = {
     pictures,
     content: (original) => contents.get(original),
     file: ({ id }, as) => media[as].get(id)?.path ?? '',
+    ...(sharesBelow !== null && { share: sharesAt(shares, sharesBelow) }),
   };
   return {
     ...(await renderEntrance(deps, view, assets, sources, base, onPage)),
@@ -118,5 +138,6 @@ export async function entranceTree(
       ),
     ),
     ...mediaTree(view, media),
+    ...(sharesBelow !== null && shareFiles(view, shares)),
   };
 }

@@ -5,6 +5,7 @@ import { tagsOf } from '#core/menu/tags-of.ts';
 import type { Draft } from '#core/sites/site.ts';
 import type { Ceilings } from '#core/release/ceilings.ts';
 import type { Manifest } from '#core/release/manifest.ts';
+import { shareFolder } from '#core/release/share-folder.ts';
 import { narrowed, siteReach } from '#core/release/narrowed.ts';
 import { releasable } from '#core/release/released.ts';
 import { stored } from '#core/stored/stored-json.ts';
@@ -19,8 +20,15 @@ import { renderFeed } from '#site/render/feed.ts';
 import { feedPath } from '#site/render/page-inputs.ts';
 import { keepPaths } from './kept-paths.ts';
 import { keepTimes, timesOf } from './page-times.ts';
+import { linkPicturesOf } from './share-pictures.ts';
 import { storeText } from './store-text.ts';
-import { entranceTree, makeFiles, type Progress, type PublishDeps } from './made-files.ts';
+import {
+  type EntranceAddresses,
+  entranceTree,
+  makeFiles,
+  type Progress,
+  type PublishDeps,
+} from './made-files.ts';
 
 /** What the transaction that switches readers over asks and does besides. */
 interface Switching {
@@ -69,21 +77,29 @@ async function attempt(
   const views = [entrances.public, entrances.siteLink, ...Object.values(entrances.pageLinks)].filter(
     (view) => view !== null,
   );
-  const made = await makeFiles(deps, views, await makerOfSite(deps, source.site.id), progress, signal);
+  const { address, linkPictures, id: site } = source.site;
+  // Links that strangers cannot have are passed on with a picture only where their maker wants it.
+  const shared = views.filter((view) => view === entrances.public || linkPictures);
+  const maker = await makerOfSite(deps, site);
+  const made = await makeFiles(deps, views, shared, maker, progress, signal);
 
   const total = views.reduce((sum, view) => sum + view.pages.length + tagsOf(view).length, 0);
   let done = 0;
   const onPage = () => progress('Writing pages', ++done, total);
-  const tree = async (view: SiteView | null, base: string | null = null) => {
+  const tree = async (view: SiteView | null, addresses: EntranceAddresses) => {
     signal.throwIfAborted();
-    return view && entranceTree(deps, view, made, base, onPage);
+    return view && entranceTree(deps, view, made, addresses, onPage);
   };
-  // An address may change; then the one written here leads on to the new one. A key never stands in a page.
-  const { address } = source.site;
+  // An address may change; then the one written here leads on to the new one. A key never stands in a page: share pictures
+  // of secret links have an address of their own.
   const base = address === null ? null : `${deps.publicOrigin}/${address}/`;
+  const bySecret: EntranceAddresses = {
+    base: null,
+    sharesBelow: linkPictures ? `${deps.publicOrigin}${linkPicturesOf(site)}` : null,
+  };
   const manifest: Manifest = {
-    public: await tree(entrances.public, base),
-    siteLink: await tree(entrances.siteLink),
+    public: await tree(entrances.public, { base, sharesBelow: base && base + shareFolder }),
+    siteLink: await tree(entrances.siteLink, bySecret),
     pageLinks: {},
   };
   const now = new Date();
@@ -95,7 +111,7 @@ async function attempt(
     manifest.public[feedPath] = await storeText(deps.blobs, Buffer.from(text), type);
   }
   for (const [page, view] of Object.entries(entrances.pageLinks)) {
-    const built = await tree(view);
+    const built = await tree(view, bySecret);
     if (built) manifest.pageLinks[page] = built;
   }
   signal.throwIfAborted();

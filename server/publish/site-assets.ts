@@ -4,6 +4,8 @@ import { z } from 'zod';
 import { createHash } from 'node:crypto';
 import { type FontPairName, fontPairNames } from '#core/look/font-pair-names.ts';
 import { iconOf } from '#core/look/icon.ts';
+import { fontPairs } from '#core/look/font-pairs.ts';
+import type { PairLettering } from '#core/look/lettering.ts';
 import type { Look } from '#core/look/look.ts';
 import { fontsOf, lookRules } from '#core/look/look-rules.ts';
 import { themeNames, type ThemeName } from '#core/look/theme-names.ts';
@@ -11,6 +13,7 @@ import { beyondAsciiIn, type Face, type Letters, usedFaces } from '#core/look/us
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import type { SiteAssets } from '#site/render/page-input.ts';
 import type { BlobStore } from '../media/blob-store.ts';
+import { pairLettering } from './font-lettering.ts';
 import { storeText } from './store-text.ts';
 
 const faceSchema = z.object({
@@ -26,7 +29,15 @@ const indexSchema = z.object({
   lightbox: z.array(z.string()),
   themes: z.record(z.enum(themeNames), z.object({ css: z.string(), slants: z.boolean() })),
   /** Rules that name the files of a pair of fonts, and what those draw. */
-  fonts: z.record(z.enum(fontPairNames), z.object({ css: z.string(), faces: z.array(faceSchema) })),
+  fonts: z.record(
+    z.enum(fontPairNames),
+    z.object({
+      css: z.string(),
+      faces: z.array(faceSchema),
+      /** Fonts of one weight that share pictures are lettered with. */
+      drawn: z.object({ display: z.array(z.string()), text: z.array(z.string()) }),
+    }),
+  ),
 });
 export type SiteAssetsIndex = z.infer<typeof indexSchema>;
 
@@ -49,6 +60,8 @@ export interface LookAssets {
 
 interface StoredFonts {
   css: string;
+  /** What share pictures are lettered with. */
+  lettering: PairLettering;
   faces: (Face & { path: string; kept: ManifestFile })[];
 }
 
@@ -146,10 +159,10 @@ export async function storeAssets(folder: string, blobs: BlobStore): Promise<Sto
   ) as StoredAssets['themes'];
   const fonts: Partial<StoredAssets['fonts']> = {};
   for (const pair of fontPairNames) {
-    const { css, faces } = index.fonts[pair];
+    const { css, faces, drawn } = index.fonts[pair];
     const kept: StoredFonts['faces'] = [];
     for (const { file, ...face } of faces) kept.push({ ...face, path: below(file), kept: await store(file) });
-    fonts[pair] = { css, faces: kept };
+    fonts[pair] = { css, faces: kept, lettering: pairLettering(folder, drawn, fontPairs[pair]) };
   }
   return {
     themes,

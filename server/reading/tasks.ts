@@ -7,6 +7,7 @@ import type { BlobStore } from '../media/blob-store.ts';
 import { cleanRecording } from '../media/clean-recording.ts';
 import { derivePicture, type Derivative, type Recipe } from '../media/derive.ts';
 import { kindOfFile } from '../media/kind-of-file.ts';
+import { drawShare, type ShareInput } from '../media/draw-share.ts';
 import { pixelsOf } from '../media/pixels-of.ts';
 import { fromRaw } from '../media/fixed-pixels.ts';
 import { type Preview, previewFrom } from '../media/preview-from.ts';
@@ -34,6 +35,8 @@ export interface Tasks {
   preview(input: { source: PictureSource; size: PreviewSize }): Promise<Preview>;
   /** How light a picture or page is, part by part, as text; see `LightMap`. */
   light(input: { source: PictureSource }): Promise<string>;
+  /** The picture shown where a link to a page is passed on. */
+  share(input: ShareInput): Promise<Made>;
   /** The recording without what else its file carries. */
   play(input: { original: string; format: SoundFacts['format'] | ClipFacts['format'] }): Promise<Made>;
   /** A moving picture as readers get it: WebP, no wider than a column. */
@@ -72,6 +75,7 @@ export const tasksOn = (blobs: BlobStore): Tasks => ({
       lightMapOf(data, { widthPx: info.width, heightPx: info.height, channels: info.channels === 4 ? 4 : 3 }),
     );
   },
+  share: async (input) => stored(blobs, await drawShare(blobs, input)),
   play: async ({ original, format }) => stored(blobs, await cleanRecording(blobs.pathOf(original), format)),
   moving: async ({ original }) =>
     stored(

@@ -7,7 +7,7 @@ import type { FileTree, Manifest } from '#core/release/manifest.ts';
 import type { KeptDraft } from '#core/stored/draft-pieces.ts';
 import { fromStored } from '#core/stored/stored-json.ts';
 import { storedManifest, storedSite } from '#core/stored/stored-kinds.ts';
-import { searchEngines } from '../db/ceilings.ts';
+import { isSwitch, linkPictures, searchEngines } from '../db/ceilings.ts';
 import type { Database } from '../db/connect.ts';
 import { sourceOf } from '../db/release-source.ts';
 import { ceilings, releases, sites } from '../db/schema.ts';
@@ -22,6 +22,8 @@ export interface LiveSite {
   /** How high the site itself is open. */
   reach: Height;
   indexable: boolean;
+  /** Unlisted links are passed on with a picture. */
+  linkPictures: boolean;
   manifest: Manifest;
   /** The release's copy as it is, and the same without what is closed; null when nothing is. */
   closed: { source: Draft; lower: Draft } | null;
@@ -45,7 +47,7 @@ export interface LiveRow {
 
 /** Whether some ceilings are of something inside a site, and not of all of it. */
 export const reachInside = (site: string, written: Readonly<Record<string, Height>>): boolean =>
-  Object.keys(written).some((thing) => thing !== site && thing !== searchEngines);
+  Object.keys(written).some((thing) => thing !== site && !isSwitch(thing));
 
 /**
  * What of a site is open and what is closed. What is closed stands in the database before its maker is told so, whatever
@@ -63,6 +65,7 @@ export async function liveSite(db: Database, row: LiveRow): Promise<LiveSite> {
     site: released,
     reach: lowest([siteReach({ site: released }, all), site.height]),
     indexable: released.searchEngines && site.searchEngines && !all.has(searchEngines),
+    linkPictures: released.linkPictures && !all.has(linkPictures),
     manifest: fromStored(storedManifest, row.manifest),
     closed: source && lower && { source, lower },
   };

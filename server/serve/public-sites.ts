@@ -6,6 +6,7 @@ import { wellFormed } from '#core/words/well-formed.ts';
 import type { FileTree } from '#core/release/manifest.ts';
 import type { Database } from '../db/connect.ts';
 import { ceilings, formerAddresses, linkKeys, releases, sites } from '../db/schema.ts';
+import { shareFolder } from '#core/release/share-folder.ts';
 import { formerPath } from './former-path.ts';
 import { liveColumns, liveSite, type LiveRow, type LiveSite, openTree } from './live-site.ts';
 import { SiteList } from './site-list.ts';
@@ -77,6 +78,11 @@ export class PublicSites {
 
   atLink(key: string): Promise<Found> {
     return this.#remember(`link ${key}`, (is) => this.#lookUpLink(key, is));
+  }
+
+  /** The share pictures of a site's secret links, as far as a page they show is open by such a link. */
+  atLinkPictures(site: string): Promise<Found> {
+    return this.#remember(`pictures ${site}`, (is) => this.#lookUpLinkPictures(site, is));
   }
 
   async #live(row: LiveRow): Promise<LiveSite> {
@@ -183,6 +189,30 @@ export class PublicSites {
         ...{ site: row.site.id, tree, indexable: false, secret: true },
         former: this.#former(row.site.id, viewer, tree),
       },
+    };
+  }
+
+  async #lookUpLinkPictures(id: string, isOf: (site: string) => void): Promise<Found> {
+    const site = await this.#reach(eq(sites.id, id));
+    if (!site || !reaches(site.reach, 'unlisted')) return null;
+    const [row] = await this.#db
+      .select(liveColumns)
+      .from(sites)
+      .innerJoin(releases, eq(releases.id, sites.liveRelease))
+      .where(eq(sites.id, id));
+    const live = row && (await this.#live(row));
+    if (!live?.linkPictures) return null;
+    const viewers: Viewer[] = [
+      { kind: 'site-link' },
+      ...Object.keys(live.manifest.pageLinks).map((page) => ({ kind: 'page-link', page }) as const),
+    ];
+    const tree: FileTree = {};
+    for (const viewer of viewers)
+      for (const [path, file] of Object.entries(openTree(live, viewer) ?? {}))
+        if (path.startsWith(shareFolder)) tree[path.slice(shareFolder.length)] = file;
+    isOf(id);
+    return {
+      entrance: { site: id, tree, indexable: false, secret: true, former: () => Promise.resolve(null) },
     };
   }
 }

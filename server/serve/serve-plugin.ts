@@ -140,6 +140,10 @@ export function serveSites(
     const { key } = request.params;
     return (await open.atLink(key)) ? reply.redirect(`/l/${key}/`, 301) : closed(reply);
   });
+  app.get<{ Params: { site: string; '*': string } }>('/link-pictures/:site/*', async (request, reply) => {
+    const { site, '*': path } = request.params;
+    return answer(request, reply, open.atLinkPictures(site), `/link-pictures/${site}/`, path);
+  });
   app.get<{ Params: { address: string; '*': string } }>('/:address/*', async (request, reply) => {
     const { address, '*': path } = request.params;
     return answer(request, reply, open.atAddress(address), `/${address}/`, path);

@@ -2,7 +2,7 @@ import { seenBy, type SiteView } from '#core/access/seen-by.ts';
 import type { Viewer } from '#core/access/viewer.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import type { Draft } from '#core/sites/site.ts';
-import type { FileTree } from '#core/release/manifest.ts';
+import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
 import { pageInputs } from '#site/render/page-inputs.ts';
 
@@ -39,16 +39,18 @@ export function stillOpen(tree: FileTree, released: Draft, lower: Draft, viewer:
   const [was, is] = [madeOf(before), madeOf(after)];
   const open: FileTree = {};
   for (const [path, file] of Object.entries(tree)) {
-    if (
-      path.endsWith('index.html')
-        ? was.get(path) === is.get(path) && is.has(path)
-        : mayStay(path, file.of, after)
-    )
-      open[path] = file;
+    if (mayStay(path, file)) open[path] = file;
   }
   return open;
-}
 
-/** Shared style sheets, fonts and scripts show nothing of anybody's. */
-const mayStay = (path: string, of: readonly string[] | undefined, after: SiteView): boolean =>
-  path.startsWith('assets/') || (of?.some((id) => Object.hasOwn(after.materials, id)) ?? false);
+  function mayStay(path: string, { of, pages }: ManifestFile): boolean {
+    if (path.endsWith('index.html')) return was.get(path) === is.get(path) && is.has(path);
+    // Shared style sheets, fonts and scripts show nothing of anybody's.
+    if (path.startsWith('assets/')) return true;
+    const shown = of?.some((id) => Object.hasOwn(after?.materials ?? {}, id)) ?? false;
+    // One that shows a page's title says what the page does.
+    if (pages)
+      return (!of || shown) && pages.some((page) => mayStay(page, { ...tree[page] } as ManifestFile));
+    return shown;
+  }
+}

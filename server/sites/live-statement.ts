@@ -6,7 +6,7 @@ import type { Draft } from '#core/sites/site.ts';
 import { differences } from '#core/release/differences.ts';
 import { releasable } from '#core/release/released.ts';
 import { narrowed, siteReach } from '#core/release/narrowed.ts';
-import { ceilingsOf, searchEngines } from '../db/ceilings.ts';
+import { ceilingsOf, linkPictures, searchEngines } from '../db/ceilings.ts';
 import type { Executor } from '../db/connect.ts';
 import { shownOn } from '#core/pages/page.ts';
 import { linkKeys, releases } from '../db/schema.ts';
@@ -61,6 +61,7 @@ async function hadNow(db: Executor, site: SiteRow): Promise<HadNow | null> {
         ...had.site,
         height: lowest([siteReach(source, ceilings), site.height]),
         searchEngines: had.site.searchEngines && !ceilings.has(searchEngines),
+        linkPictures: had.site.linkPictures && !ceilings.has(linkPictures),
       },
     },
   };

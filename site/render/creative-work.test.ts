@@ -42,7 +42,7 @@ const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
     opening: { layout: 'words', pictures: [] },
     parts: [],
   },
-  preview: { path: 'pictures/a.jpg', alt: '', widthPx: 1200, heightPx: 800 },
+  preview: { url: 'https://wall.test/ash/share/a.jpg', alt: '' },
   base: null,
   pictures: {},
   media: {},
@@ -91,7 +91,7 @@ describe('what a case page says to machines', () => {
       material: 'Plywood',
       sourceOrganization: { '@type': 'Organization', name: 'Making Things Last' },
       license: 'https://creativecommons.org/licenses/by/4.0/',
-      image: '../pictures/a.jpg',
+      image: 'https://wall.test/ash/share/a.jpg',
     });
   });
 

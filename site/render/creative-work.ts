@@ -10,11 +10,20 @@ const filled = <T extends object>(members: T): T =>
     ),
   ) as T;
 
+/** The first picture of a page as a JPEG of middling size, else what is shown where a link to it is passed on. */
+function imageOf({ pictures, preview, toRoot }: PageInput): string | null {
+  const [first] = Object.values(pictures);
+  const file = first?.fallback[0];
+  return file ? toRoot + file.url : (preview?.url ?? null);
+}
+
 /**
  * What a case page says about its project, in the words of schema.org (`CreativeWork`), for machines. The address of the
  * picture is relative to the page, as JSON-LD allows.
  */
-export function creativeWork({ page, by, preview, toRoot }: PageInput): WithContext<CreativeWork> {
+export function creativeWork(input: PageInput): WithContext<CreativeWork> {
+  const { page, by } = input;
+  const image = imageOf(input);
   const { facts } = page;
   const created = facts.to === 'now' ? facts.from : (facts.to ?? facts.from);
   const url = facts.licence && licenceUrl(facts.licence);
@@ -41,7 +50,7 @@ export function creativeWork({ page, by, preview, toRoot }: PageInput): WithCont
     material: facts.materials,
     ...(facts.course ? { sourceOrganization: { '@type': 'Organization', name: facts.course } } : {}),
     ...(url ? { license: url } : {}),
-    ...(preview ? { image: toRoot + preview.path } : {}),
+    ...(image === null ? {} : { image }),
   };
   return filled(work);
 }

@@ -1,4 +1,5 @@
 import type { SeenMaterial } from '#core/access/seen-by.ts';
+import type { Id } from '#core/id.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
 import type { ClipFacts, SoundFacts } from '#core/materials/material.ts';
 import type { LinkForm } from '#core/parts/link.ts';
@@ -55,6 +56,12 @@ export interface LinkMedium {
 /** What a part shows that is more than words and pictures. */
 export type Medium = DocumentMedium | SoundMedium | ClipMedium | LinkMedium;
 
+/** A JPEG of the size of share pictures, by its whole address: programs that show links know no other way to find it. */
+export interface SharedPicture {
+  url: string;
+  alt: string;
+}
+
 /** What whoever draws a page knows of files: where they are, and what is in documents. */
 export interface MediaSources {
   /** Pictures by the names `picturesOf` gives them. */
@@ -63,4 +70,6 @@ export interface MediaSources {
   content(original: string): DocumentContent | undefined;
   /** Where a file can be fetched from this page's entrance. */
   file(material: SeenMaterial, as: 'download' | 'play' | 'captions'): string;
+  /** What is shown where a link to a page is passed on, where it is shown by that picture or by none. */
+  share?(page: Id, picture: Id | null): SharedPicture | null;
 }

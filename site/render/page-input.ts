@@ -5,7 +5,7 @@ import type { Licence } from '#core/credits/licence.ts';
 import type { WallLabels } from '#core/sites/wall-labels.ts';
 import type { WallArrangement } from '#core/sites/wall-arrangement.ts';
 import type { MenuManner } from '#core/menu/menu-manner.ts';
-import type { Medium } from './medium.ts';
+import type { Medium, SharedPicture } from './medium.ts';
 import type { Picture } from './picture.ts';
 
 /** A project as it hangs on the wall or stands at the end of another page. */
@@ -87,11 +87,10 @@ export interface PageInput {
   /** Tags of the work on this page, each with the path of its page. */
   tags: { name: string; path: string }[];
   page: SeenPage;
-  /** The picture shown where somebody passes on a link to this page: a JPEG below the entrance. */
-  preview: { path: string; alt: string; widthPx: number; heightPx: number } | null;
+  /** The picture shown where somebody passes on a link to this page; see `sharePicture`. */
+  preview: SharedPicture | null;
   /**
    * Where the entrance stands on the web, ending in a slash; null where its address is a secret of those who have it.
-   * Previews of links are fetched by programs that know no other way to find the picture.
    */
   base: string | null;
   pictures: Record<Id, Picture>;

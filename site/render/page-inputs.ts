@@ -1,8 +1,7 @@
 import type { SeenPage, SiteView } from '#core/access/seen-by.ts';
-import { pagePicture, type ShownPicture } from '#core/gallery/picture-source.ts';
+import type { ShownPicture } from '#core/gallery/picture-source.ts';
 import type { Id } from '#core/id.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
-import { materialsOf } from '#core/parts/materials-of.ts';
 import { wordsFor } from '#core/public-words/words-for.ts';
 import { quickLinksAtEnd, quickLinksInMenu } from '#core/sites/quick-link.ts';
 import { titleInMenu } from '#core/menu/title-in-menu.ts';
@@ -14,24 +13,11 @@ import { noCover } from '#core/pages/cover.ts';
 import { noOpening } from '#core/pages/opening.ts';
 import { type Tag, tagPath, tagsOf } from '#core/menu/tags-of.ts';
 import { workBeside, workByGroup, workOn } from '#core/menu/work-on.ts';
+import { coverOf, picturesOn, sharedCover } from './page-covers.ts';
 import { linksBelow, linksOf, linkUp, pagesAbove, quickLink } from './menu-links.ts';
 import type { MediaSources } from './medium.ts';
 import type { Card, PageInput } from './page-input.ts';
 import type { Picture } from './picture.ts';
-
-/** The picture that stands for a page: the one its maker chose, else its opening's first, else the first of its parts, else a document's first page. */
-function coverOf(page: SeenPage, view: SiteView): Id | null {
-  if (page.cover.picture !== null) return page.cover.picture;
-  const [first] = picturesOn(page, view);
-  if (first !== undefined) return first;
-  for (const id of page.parts.flatMap(materialsOf)) {
-    const material = view.materials[id];
-    if (material?.kind !== 'document') continue;
-    const shown = material.shownBy ?? material;
-    if (shown.facts.pages.length > 0) return pagePicture(shown.id, 0);
-  }
-  return null;
-}
 
 /** Where each page stands below the entrance: '' for the entrance itself, else 'slug/' with its parents before it. */
 export function pathsOf(view: SiteView): Map<Id, string> {
@@ -43,12 +29,6 @@ export function pathsOf(view: SiteView): Map<Id, string> {
     paths.set(page.id, isEntrance ? '' : rulesOfPage(page).opens ? `${above}${page.slug}/` : above);
   }
   return paths;
-}
-
-/** Ids of what a page shows as pictures of its own, in reading order and once each; not what its documents hold. */
-function picturesOn({ opening, parts }: SeenPage, { materials }: SiteView): Id[] {
-  const shown = new Set([...opening.pictures, ...parts.flatMap(materialsOf)]);
-  return [...shown].filter((id) => materials[id]?.kind === 'picture');
 }
 
 /** What a shown picture brings to the page; the files are added by whoever knows them. */
@@ -67,17 +47,6 @@ function whenOf({ facts }: SeenPage, language: string): string {
 
 /** Where the feed of new work stands, below the entrance. */
 export const feedPath = 'feed.xml';
-
-/** Wide enough for any preview, and not larger than it has to be. */
-const previewWidthPx = 1200;
-
-function previewOf(cover: Picture | undefined): PageInput['preview'] {
-  const files = cover?.fallback ?? [];
-  const file = files.find(({ widthPx }) => widthPx >= previewWidthPx) ?? files.at(-1);
-  if (!cover || !file) return null;
-  const heightPx = Math.round((file.widthPx * cover.heightPx) / cover.widthPx);
-  return { path: file.url, alt: cover.alt, widthPx: file.widthPx, heightPx };
-}
 
 /**
  * Splits a view into its pages' inputs. A page that names nobody but itself does not change when another page's
@@ -100,16 +69,6 @@ export function pageInputs(
   const below = (page: SeenPage) => {
     const words = wordsFor(page.language);
     return words.below(page.title || words.thisPage);
-  };
-  /** The site is shown by its own cover, else by the first work that hangs on its front page. */
-  const previewFor = (page: SeenPage): Id | null => {
-    const own = coverOf(page, view);
-    if (own !== null || !rulesOfPage(page).isFront) return own;
-    return (
-      workOn(view, page)
-        .map((one) => coverOf(one, view))
-        .find((id) => id !== null) ?? null
-    );
   };
   /** On a wall a card says what the maker wants it to; beside a page only its name. */
   const card = (page: SeenPage | undefined, on: SeenPage, hangs = false): Card | null => {
@@ -177,7 +136,7 @@ export function pageInputs(
         .map((name) => ({ name, path: tagPath(name) }))
         .filter(({ path: to }) => tagPaths.has(to)),
       page,
-      preview: previewOf(pictures[previewFor(page) ?? '']),
+      preview: sources.share?.(page.id, sharedCover(page, view)) ?? null,
       pictures: own,
       media,
       ...wallOn(view, page, paths),

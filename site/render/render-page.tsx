@@ -2,6 +2,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { PageView } from '../components/page-view.tsx';
 import { CollectedDeclarations, DeclarationsContext } from './declarations.ts';
 import { asScriptText, creativeWork } from './creative-work.ts';
+import { sharePictureSize } from '#core/look/share-picture.ts';
 import { directionOf } from '#core/language/language.ts';
 import { wordsFor } from '#core/public-words/words-for.ts';
 import { spokenIn } from './words.ts';
@@ -100,12 +101,12 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
       {page.summary && <meta property="og:description" content={page.summary} />}
       {base && <link rel="canonical" href={base + path} />}
       {base && <meta property="og:url" content={base + path} />}
-      {base && preview && (
+      {preview && (
         <>
-          <meta property="og:image" content={base + preview.path} />
+          <meta property="og:image" content={preview.url} />
           <meta property="og:image:type" content="image/jpeg" />
-          <meta property="og:image:width" content={String(preview.widthPx)} />
-          <meta property="og:image:height" content={String(preview.heightPx)} />
+          <meta property="og:image:width" content={String(sharePictureSize.width)} />
+          <meta property="og:image:height" content={String(sharePictureSize.height)} />
           {preview.alt && <meta property="og:image:alt" content={preview.alt} />}
         </>
       )}

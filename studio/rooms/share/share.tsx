@@ -161,6 +161,23 @@ export function Share() {
               </label>
             </>
           )}
+          <label className="flex items-start gap-3">
+            <input
+              type="checkbox"
+              className="mt-0.5 h-5 w-5 accent-[var(--ink)]"
+              checked={site.linkPictures}
+              onChange={(event) =>
+                changeSite({ linkPictures: event.target.checked }, 'Pictures of Unlisted links')
+              }
+            />
+            <span>
+              Show a picture where an Unlisted link is passed on
+              <span className="note block">
+                Chats fetch it from an address of its own, without the link’s key. It is open while a page it
+                shows is.
+              </span>
+            </span>
+          </label>
           <SaveWords />
         </div>
       </section>

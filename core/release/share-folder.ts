@@ -1,0 +1,2 @@
+/** Where share pictures stand below an entrance. */
+export const shareFolder = 'share/';
