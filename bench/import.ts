@@ -41,7 +41,7 @@ async function writeRound(folder: string, photos: readonly Buffer[], round: numb
   );
 }
 
-/** The same derivatives with nothing around them: decode once, the two previews and the pixels of the ThumbHash. */
+/** The same derivatives with nothing around them: decode once, the two previews and those of its average colour. */
 async function bareSharp(path: string, out: string): Promise<void> {
   const [small, large] = previewSizes;
   const { data, info } = await sharp(path)

@@ -28,7 +28,6 @@ const picture = (at: number): Material =>
         orientation: 1,
         hasGps: false,
         colour: '#888888',
-        thumbhash: '3OcRJYB4d3h/iIeHeEh3eIhw+j2w',
         frames: 1,
       },
     },

@@ -84,7 +84,6 @@ const pictureFacts: PictureFacts = {
   orientation: 1,
   hasGps: true,
   colour: '#888888',
-  thumbhash: '',
   frames: 1,
 };
 

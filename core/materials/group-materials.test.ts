@@ -31,7 +31,6 @@ const material = (id: string, change: Partial<MaterialOf<'picture'>> = {}): Mate
     orientation: 1,
     hasGps: false,
     colour: '#888888',
-    thumbhash: '',
   },
   ...change,
 });

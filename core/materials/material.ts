@@ -19,8 +19,6 @@ export const pictureFactsSchema = z.object({
   hasGps: z.boolean(),
   /** Average colour as #rrggbb, shown while the picture loads. */
   colour: z.string().regex(/^#[0-9a-f]{6}$/),
-  /** ThumbHash, base64. */
-  thumbhash: z.string().max(80),
   /** Frames of a moving picture, which is shown still until somebody plays it; 1 for all others. */
   frames: z.number().int().positive().default(1),
 });

@@ -18,7 +18,7 @@ const examplePicture = (at: number): Material => ({
   ...{ takenOn: null, tags: [], provenance: mine, project: null, fixes: {}, shownBy: null },
   facts: {
     ...{ format: 'png', widthPx: at % 3 === 1 ? 900 : 1200, heightPx: at % 3 === 1 ? 1200 : 800 },
-    ...{ orientation: 1, hasGps: false, colour: '#d9cdb4', thumbhash: '', frames: 1 },
+    ...{ orientation: 1, hasGps: false, colour: '#d9cdb4', frames: 1 },
   },
 });
 

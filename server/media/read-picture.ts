@@ -1,7 +1,6 @@
 import exifr from 'exifr';
 import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
-import { rgbaToThumbHash } from 'thumbhash';
 import { previewSizes } from '#contract/material-paths.ts';
 import { partialDateSchema } from '#core/dates/partial-date.ts';
 import type { PictureFacts } from '#core/materials/material.ts';
@@ -61,8 +60,8 @@ async function readExif(exif: Buffer | undefined): Promise<{ takenOn: string | n
 const hex = (value: number): string => Math.round(value).toString(16).padStart(2, '0');
 
 /**
- * Reads a picture file: decodes it once, and makes the studio's previews, its average colour and a ThumbHash. Leaves
- * the file as it is.
+ * Reads a picture file: decodes it once, and makes the studio's previews and its average colour. Leaves the file
+ * as it is.
  *
  * @param mostPixels a picture with more is refused before it is decoded
  * @throws Problem with a sentence for the maker: too large, broken or cut off
@@ -106,7 +105,6 @@ export async function readPicture(
     for (let at = 0; at < thumb.data.length; at += 4)
       for (const channel of [0, 1, 2]) sums[channel] = (sums[channel] ?? 0) + (thumb.data[at + channel] ?? 0);
     const dots = thumb.data.length / 4;
-    const hash = rgbaToThumbHash(thumb.info.width, thumb.info.height, thumb.data);
     return {
       facts: {
         format,
@@ -115,7 +113,6 @@ export async function readPicture(
         orientation,
         hasGps: exif.hasGps,
         colour: `#${sums.map((sum) => hex(sum / dots)).join('')}`,
-        thumbhash: Buffer.from(hash).toString('base64'),
         frames: meta.pages ?? 1,
       },
       takenOn: exif.takenOn,
