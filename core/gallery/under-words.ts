@@ -1,7 +1,7 @@
 import type { Id } from '../id.ts';
-import type { Shown } from '../pages/page-contents.ts';
 import { rulesOfPage } from '../pages/page-kinds.ts';
 import type { WallLabels } from '../sites/wall-labels.ts';
+import { coverOf, type Covered } from './cover-of.ts';
 
 /**
  * Pictures that words lie over, wherever a theme lays them there: the first one of an opening that is a full picture, and covers where
@@ -9,14 +9,15 @@ import type { WallLabels } from '../sites/wall-labels.ts';
  */
 export function underWords(
   labels: WallLabels,
-  pages: readonly ({ kind: string } & Pick<Shown, 'cover' | 'opening'>)[],
+  pages: readonly ({ kind: string } & Covered)[],
+  isPicture: (id: Id) => boolean,
 ): Set<Id> {
   const ids = new Set<Id>();
   for (const page of pages) {
-    const { opening, cover } = page;
-    const [first] = opening.pictures;
-    if (opening.layout === 'full' && first !== undefined) ids.add(first);
-    if (labels === 'over' && rulesOfPage(page).isWork && cover.picture !== null) ids.add(cover.picture);
+    const [first] = page.opening.pictures;
+    if (page.opening.layout === 'full' && first !== undefined) ids.add(first);
+    const cover = labels === 'over' && rulesOfPage(page).isWork ? coverOf(page, isPicture) : null;
+    if (cover !== null) ids.add(cover);
   }
   return ids;
 }

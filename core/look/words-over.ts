@@ -21,7 +21,8 @@ const openingHeights = (width: number): number[] => [
   Math.max(416, Math.min(960, 0.62 * width)),
 ];
 
-interface OverPicture {
+/** A picture that words lie over. */
+export interface OverPicture {
   /** A map as text, where something is known of the picture already. */
   light?: string;
   widthPx: number;
@@ -91,12 +92,14 @@ export function openingVeils(picture: OverPicture, words: OpeningWords, look: Lo
   return veilsFor(map, partsUnder(picture, words, look), needs(look.comfort));
 }
 
+/** Whatever the crop of a card is, the name on it lies within this part. */
+const underName: Part = { left: 0, top: 0.3, right: 1, bottom: 1 };
+
 /** The veil under a name that lies over its picture on the wall: whatever the crop is, the name is in its lower half. */
 export function nameVeil(picture: OverPicture, look: Look): Veil {
   const map = picture.light ? lightMapFrom(picture.light) : null;
   if (!map) return veilOverAnything(needs(look.comfort));
-  const whole = { left: 0, top: 0.3, right: 1, bottom: 1 };
-  const [veil] = veilsFor(map, [[whole]], needs(look.comfort));
+  const [veil] = veilsFor(map, [[underName]], needs(look.comfort));
   return veil ?? veilOverAnything(needs(look.comfort));
 }
 
@@ -134,4 +137,19 @@ export function openingEndangered(picture: OverPicture, words: OpeningWords, loo
     }),
   );
   return places.sort((one, other) => one.without - other.without)[0] ?? null;
+}
+
+/** Of a name over its picture on the wall; null where nothing is known of the picture yet. */
+export function nameEndangered(picture: OverPicture, look: Look): Endangered | null {
+  const map = picture.light ? lightMapFrom(picture.light) : null;
+  if (!map) return null;
+  const veil = nameVeil(picture, look);
+  const extremes = extremesIn(map, underName);
+  return {
+    words: veil.words,
+    needs: needs(look.comfort),
+    without: ratioThrough({ ...veil, alpha: 0 }, extremes),
+    through: ratioThrough(veil, extremes),
+    alpha: veil.alpha,
+  };
 }

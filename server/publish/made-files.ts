@@ -2,10 +2,9 @@ import pLimit from 'p-limit';
 import type { SeenMaterial, SiteView } from '#core/access/seen-by.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
 import { picturesOf, type ShownPicture } from '#core/gallery/picture-source.ts';
-import { underWords } from '#core/gallery/under-words.ts';
 import { firstLook } from '#core/look/look.ts';
 import type { FileTree } from '#core/release/manifest.ts';
-import { sharedCovers } from '#site/render/page-covers.ts';
+import { picturesUnderWords, sharedCovers } from '#site/render/page-covers.ts';
 import type { MediaSources } from '#site/render/medium.ts';
 import type { Picture } from '#site/render/picture.ts';
 import { lightsOf } from '../media/picture-light.ts';
@@ -86,7 +85,7 @@ export async function makeFiles(
   const moving = new Set(wanted.filter(({ shown }) => shown.moves).map(({ shown }) => shown.id));
   const media = await mediaFiles({ ...deps, by }, materials, moving);
   const over = new Set([
-    ...views.flatMap((view) => [...underWords(view.site.wallLabels, view.pages)]),
+    ...views.flatMap((view) => [...picturesUnderWords(view)]),
     ...shared.flatMap((view) => sharedCovers(view).map(({ picture }) => picture ?? '')),
   ]);
   const lights = await lightsOf(

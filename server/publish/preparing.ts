@@ -2,7 +2,7 @@ import { eq, gt } from 'drizzle-orm';
 import type { FastifyBaseLogger } from 'fastify';
 import { seenBy } from '#core/access/seen-by.ts';
 import { picturesOf, type PictureSource, type ShownPicture } from '#core/gallery/picture-source.ts';
-import { underWords } from '#core/gallery/under-words.ts';
+import { picturesUnderWords, sharedCovers } from '#site/render/page-covers.ts';
 import { edits, sites } from '../db/schema.ts';
 import { knownDerivatives, type Recipe, recipesFor, rememberDerivatives } from '../media/derive.ts';
 import { lightsOf } from '../media/picture-light.ts';
@@ -97,7 +97,8 @@ export class Preparing {
     if (!this.#stopped) await lightsOf(this.#deps, over, `preparing ${site}`, true);
   }
 
-  /** What is not made yet of the pictures on the site's pages, in the order of the pages; and those that words lie over. */
+  /** What is not made yet of the pictures on the site's pages, in the order of the pages; and those that words lie over, there or
+   * in the pictures that links are passed on with. */
   async #missing(id: string): Promise<{ missing: Missing[]; over: ShownPicture[] }> {
     const { db } = this.#deps;
     const [row] = await db.select().from(sites).where(eq(sites.id, id));
@@ -111,7 +112,8 @@ export class Preparing {
       db,
       wanted.flatMap(({ recipes }) => recipes.map(({ key }) => key)),
     );
-    const ids = underWords(view.site.wallLabels, view.pages);
+    const ids = picturesUnderWords(view);
+    for (const { picture } of sharedCovers(view)) if (picture !== null) ids.add(picture);
     return {
       missing: wanted.flatMap(({ source, recipes }) => {
         const missing = recipes.filter(({ key }) => !known.has(key) && !this.#failed.has(key));

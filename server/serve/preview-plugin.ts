@@ -6,7 +6,7 @@ import { draftPaths } from '#contract/material-paths.ts';
 import { entrancesOf } from '#core/access/entrances.ts';
 import { seenBy, type SiteView } from '#core/access/seen-by.ts';
 import { picturesOf } from '#core/gallery/picture-source.ts';
-import { underWords } from '#core/gallery/under-words.ts';
+import { picturesUnderWords } from '#site/render/page-covers.ts';
 import { idSchema } from '#core/id.ts';
 import { fontsOf } from '#core/look/look-rules.ts';
 import type { Draft } from '#core/sites/site.ts';
@@ -131,7 +131,7 @@ export function previewRoutes(
     const root = '../'.repeat(4);
     const materials = Object.values(view.materials);
     const contents = await contentsIn({ db, blobs }, materials);
-    const over = underWords(view.site.wallLabels, view.pages);
+    const over = picturesUnderWords(view);
     const lights = await lightsOf(
       { db, blobs, reading },
       materials.flatMap((one) =>

@@ -1,21 +1,28 @@
 import type { SeenPage, SiteView } from '#core/access/seen-by.ts';
 import { pagePicture } from '#core/gallery/picture-source.ts';
+import { coverOf as pictureOfPage, picturesOn } from '#core/gallery/cover-of.ts';
+import { underWords } from '#core/gallery/under-words.ts';
 import type { Id } from '#core/id.ts';
 import { workOn } from '#core/menu/work-on.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 
-/** Ids of what a page shows as pictures of its own, in reading order and once each; not what its documents hold. */
-export function picturesOn({ opening, parts }: SeenPage, { materials }: SiteView): Id[] {
-  const shown = new Set([...opening.pictures, ...parts.flatMap(materialsOf)]);
-  return [...shown].filter((id) => materials[id]?.kind === 'picture');
-}
+const isPictureOf =
+  ({ materials }: SiteView) =>
+  (id: Id) =>
+    materials[id]?.kind === 'picture';
 
-/** The picture that stands for a page: the one its maker chose, else its opening's first, else the first of its parts, else a document's first page. */
+/** Ids of what a page shows as pictures of its own; see `picturesOn`. */
+export const ownPictures = (page: SeenPage, view: SiteView): Id[] => picturesOn(page, isPictureOf(view));
+
+/** Pictures of a view that words may lie over; see `underWords`. */
+export const picturesUnderWords = (view: SiteView): Set<Id> =>
+  underWords(view.site.wallLabels, view.pages, isPictureOf(view));
+
+/** The picture that stands for a page: as `coverOf` has it, else the first page of a document on it. */
 export function coverOf(page: SeenPage, view: SiteView): Id | null {
-  if (page.cover.picture !== null) return page.cover.picture;
-  const [first] = picturesOn(page, view);
-  if (first !== undefined) return first;
+  const own = pictureOfPage(page, isPictureOf(view));
+  if (own !== null) return own;
   for (const id of page.parts.flatMap(materialsOf)) {
     const material = view.materials[id];
     if (material?.kind !== 'document') continue;

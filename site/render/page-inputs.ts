@@ -13,7 +13,7 @@ import { noCover } from '#core/pages/cover.ts';
 import { noOpening } from '#core/pages/opening.ts';
 import { type Tag, tagPath, tagsOf } from '#core/menu/tags-of.ts';
 import { workBeside, workByGroup, workOn } from '#core/menu/work-on.ts';
-import { coverOf, picturesOn, sharedCover } from './page-covers.ts';
+import { coverOf, ownPictures, sharedCover } from './page-covers.ts';
 import { linksBelow, linksOf, linkUp, pagesAbove, quickLink } from './menu-links.ts';
 import type { MediaSources } from './medium.ts';
 import type { Card, PageInput } from './page-input.ts';
@@ -114,7 +114,7 @@ export function pageInputs(
     const beside = workBeside(view, page);
     const at = beside.indexOf(page);
     const own: Record<Id, Picture> = {};
-    for (const id of picturesOn(page, view)) {
+    for (const id of ownPictures(page, view)) {
       const picture = pictures[id];
       if (picture) own[id] = picture;
     }

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { readLights } from '#contract/pictures.ts';
 import { underWords } from '#core/gallery/under-words.ts';
+import { isPicture } from '#core/materials/material.ts';
 import { burntIn } from '#core/materials/fixes.ts';
 import { isShown } from '#core/pages/page.ts';
 import { call } from '../api/call.ts';
@@ -17,7 +18,8 @@ export function useLights(): ReadonlyMap<string, string> {
   const { state, flush } = useSite();
   const { pages, materials, site } = state;
   const wanted = useMemo(() => {
-    const ids = underWords(site.wallLabels, pages.filter(isShown));
+    const pictures = new Set(materials.filter(isPicture).map(({ id }) => id));
+    const ids = underWords(site.wallLabels, pages.filter(isShown), (id) => pictures.has(id));
     return materials
       .filter(({ id }) => ids.has(id))
       .map(({ id, original, fixes }) => [id, original, JSON.stringify(burntIn(fixes))] as const)

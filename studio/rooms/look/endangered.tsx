@@ -4,7 +4,7 @@ import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { type FontPair, fontPairs } from '#core/look/font-pairs.ts';
 import { fontsOf } from '#core/look/look-rules.ts';
 import { themeDefaults } from '#core/look/theme-defaults.ts';
-import { openingEndangered } from '#core/look/words-over.ts';
+import { endangeredPlaces } from '#core/look/endangered-places.ts';
 import { isPicture } from '#core/materials/material.ts';
 import { isShown } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
@@ -24,27 +24,24 @@ export function EndangeredPlaces({ lights }: { lights: ReadonlyMap<string, strin
   const { look } = site;
   const { overPictures, label } = themes[look.theme];
   const places = useMemo(() => {
-    if (!overPictures) return [];
-    const found = pages.flatMap((page) => {
-      if (!isShown(page) || page.archived || page.opening.layout !== 'full') return [];
-      const picture = materials.find(({ id }) => id === page.opening.pictures[0]);
-      if (!picture || !isPicture(picture)) return [];
-      const light = lights.get(picture.id);
-      const words = {
-        title: widthInLetters(page.title),
-        summary: widthInLetters(page.summary),
-        hasKicker: page.parent !== null,
-      };
-      const over = {
+    const byId = new Map(materials.filter(isPicture).map((one) => [one.id, one]));
+    const shown = pages.filter(isShown).filter(({ archived }) => !archived);
+    const choice = { look, labels: site.wallLabels, openingsOver: overPictures };
+    const found = endangeredPlaces(shown, choice, (id) => {
+      const picture = byId.get(id);
+      if (!picture) return null;
+      const light = lights.get(id);
+      return {
         ...(light !== undefined && { light }),
         ...shownSize(picture.facts, picture.fixes),
         focus: picture.fixes.focus ?? middle,
       };
-      const one = openingEndangered(over, words, look);
-      return one ? [{ page, ...one }] : [];
     });
-    return found.sort((one, other) => one.without - other.without).slice(0, 3);
-  }, [overPictures, pages, materials, lights, look]);
+    return found.slice(0, 3).flatMap((place) => {
+      const page = shown.find(({ id }) => id === place.page);
+      return page ? [{ ...place, page }] : [];
+    });
+  }, [overPictures, pages, materials, lights, look, site.wallLabels]);
   const pair: FontPair = fontPairs[fontsOf(look)];
   const long = pages.filter(
     (page) => isShown(page) && !page.archived && widthInLetters(page.title) > fewWords,
@@ -53,18 +50,21 @@ export function EndangeredPlaces({ lights }: { lights: ReadonlyMap<string, strin
   return (
     <div className="grid gap-2">
       <h3>Where it is tightest</h3>
-      {!overPictures ? (
-        <p className="note">In {label}, the words of an opening never lie over its picture.</p>
-      ) : places.length === 0 ? (
-        <p className="note">No words lie over a picture on your pages.</p>
+      {places.length === 0 ? (
+        <p className="note">
+          {overPictures
+            ? 'No words lie over a picture on your pages.'
+            : `In ${label}, the words of an opening never lie over its picture.`}
+        </p>
       ) : (
         <ul className="grid gap-1 text-s leading-s">
-          {places.map(({ page, words, without, through, alpha, needs }) => (
-            <li key={page.id}>
+          {places.map(({ page, where, words, without, through, alpha, needs }) => (
+            <li key={`${page.id} ${where}`}>
               <Link className="link" to={`/${site.id}/projects/${page.id}`}>
                 {pageName(page)}
               </Link>
-              : {words} words over its picture reach {ratioWords(without)} at the worst pixels,{' '}
+              {where === 'wall' && ' on the wall'}: {words} words over its picture reach {ratioWords(without)}{' '}
+              at the worst pixels,{' '}
               {alpha === 0
                 ? `enough without a veil.`
                 : `and ${ratioWords(through)} of the ${needs} they need through a veil of ${Math.round(alpha * 100)} %.`}
