@@ -1,6 +1,7 @@
 import type { CaseFacts } from '#core/pages/case-facts.ts';
 import type { Height } from '#core/access/height.ts';
 import type { galleryCaptions, galleryLayouts } from '#core/parts/gallery.ts';
+import type { groundColours, passingSides } from '#core/parts/ground.ts';
 import type { Provenance } from '#core/credits/provenance.ts';
 
 /**
@@ -18,10 +19,15 @@ export interface DemoProject {
   parts: DemoPart[];
 }
 
+/** What a part lies on, with pictures by the names of their files. */
+export type DemoGround =
+  | { colour: (typeof groundColours)[number]; wide: boolean }
+  | { passesOver: string[]; side: (typeof passingSides)[number] };
+
 /** `beside`: it stands beside the part before it, which gets this share of the width. */
-export type DemoPart = { beside?: number } & (
+export type DemoPart = { beside?: number; ground?: DemoGround } & (
   | { kind: 'words'; text: string }
-  | { kind: 'picture'; file: string; width: 'text' | 'wide' | 'full' }
+  | { kind: 'picture'; file: string; width: 'text' | 'wide' | 'full' | 'window' }
   | {
       kind: 'gallery';
       title: string;
@@ -256,6 +262,7 @@ The first version was crooked, and bees moved in anyway. That told me the holes 
       },
       {
         kind: 'quote',
+        ground: { colour: 'quiet', wide: true },
         text: 'Ours used to rot by the second winter. This one I can take apart on the kitchen table.',
         by: 'Somebody with a plot on Quay Lane',
       },
@@ -336,9 +343,10 @@ Fourteen flat rings stand on three brass rods with a finger's gap between them. 
           ['Foot', 'a beech board from a stair', '2.0', '€ 3.00'],
         ],
       },
-      { kind: 'picture', file: '05-pair-in-two-colours.jpg', width: 'full' },
+      { kind: 'picture', file: '05-pair-in-two-colours.jpg', width: 'window' },
       {
         kind: 'reflection',
+        ground: { passesOver: ['07-hero-dark-room.jpg'], side: 'left' },
         answers: [
           [
             'What went well, and why?',

@@ -12,6 +12,7 @@ import { firstLook } from '#core/look/look.ts';
 import { themeChange } from '#core/look/theme-change.ts';
 import { firstArrangement } from '#core/sites/arrangement.ts';
 import { noFacts } from '#core/pages/case-facts.ts';
+import type { Ground } from '#core/parts/ground.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { mine } from '#core/credits/provenance.ts';
 import { pageSlug } from '#core/pages/page-slug.ts';
@@ -31,6 +32,7 @@ import { makeSite } from '#server/sites/make-site.ts';
 import {
   beside,
   draft,
+  type DemoGround,
   type DemoPart,
   type DemoProject,
   front,
@@ -170,6 +172,17 @@ export async function seedDemo(
     return material;
   };
 
+  const groundOf = async (
+    ground: DemoGround | undefined,
+    of: (file: string) => Promise<string>,
+  ): Promise<Ground | undefined> => {
+    if (!ground) return undefined;
+    if ('colour' in ground) return { kind: 'colour', ...ground };
+    const pictures = [];
+    for (const file of ground.passesOver) pictures.push(await of(file));
+    return { kind: 'passing', pictures, side: ground.side };
+  };
+
   const partOf = async (part: DemoPart, of: (file: string) => Promise<string>): Promise<Part> => {
     const base = { id: newId(), height: 'public' as const };
     switch (part.kind) {
@@ -274,7 +287,8 @@ export async function seedDemo(
     const of = (file: string) => bring(`${project.folder}/${file}`);
     const parts: Part[] = [];
     for (const described of project.parts) {
-      const part = await partOf(described, of);
+      const ground = await groundOf(described.ground, of);
+      const part = { ...(await partOf(described, of)), ...(ground && { ground }) };
       const before = parts.at(-1);
       parts.push(
         described.beside && before ? { ...part, beside: { with: before.id, share: described.beside } } : part,

@@ -97,7 +97,9 @@ async function longPage(kinds: readonly string[]): Promise<number> {
         else {
           const found = all.find((part) => part.kind === kind);
           if (!found) throw new Error(`The demo has no ${kind}.`);
-          parts.push({ ...found, id: `part-${at}`, height: 'public' });
+          // On the page itself, wherever it was found.
+          const { ground: _, ...plain } = found;
+          parts.push({ ...plain, id: `part-${at}`, height: 'public' });
         }
       });
       const reply = await fetch(`/api/sites/${id}/pages/${page?.id ?? ''}`, {

@@ -8,6 +8,7 @@ import { mine } from '../credits/provenance.ts';
 import { firstLook } from '../look/look.ts';
 import { type Page, type PageOf, pageSchema } from '../pages/page.ts';
 import { pageKinds } from '../pages/page-kinds.ts';
+import { type Ground, groundColours, passingSides } from '../parts/ground.ts';
 import { type LinkForm, linkForms } from '../parts/link.ts';
 import type { PartBase } from '../parts/part-base.ts';
 import { type Part, type PartKind, partKinds, type PartOf } from '../parts/parts.ts';
@@ -100,12 +101,27 @@ const noteAt = 7;
 export const noteId = `material-${noteAt}`;
 const materialId = fc.nat(materialCount - 1).map((at) => `material-${at}`);
 
+const groundSpec: fc.Arbitrary<Ground> = fc.oneof(
+  fc.record({
+    kind: fc.constant('colour' as const),
+    colour: fc.constantFrom(...groundColours),
+    wide: fc.boolean(),
+  }),
+  fc.record({ kind: fc.constant('picture' as const), picture: materialId, wide: fc.boolean() }),
+  fc.record({
+    kind: fc.constant('passing' as const),
+    pictures: fc.uniqueArray(materialId, { minLength: 1, maxLength: 2 }),
+    side: fc.constantFrom(...passingSides),
+  }),
+);
+
 const partSpec = fc.record({
   height: mostlyOpen,
   form: fc.constantFrom(...linkForms),
   inside: mostlyOpen,
   kind: fc.constantFrom(...(Object.keys(partKinds) as PartKind[])),
   materials: fc.uniqueArray(materialId, { maxLength: 3 }),
+  ground: fc.option(groundSpec, { nil: undefined, freq: 2 }),
 });
 
 interface PartSpec {
@@ -167,11 +183,23 @@ const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
 function part(
   pageAt: number,
   at: number,
-  { height: own, kind, ...spec }: Omit<PartSpec, 'id' | 'said'> & { height: Height; kind: PartKind },
+  {
+    height: own,
+    kind,
+    ground,
+    ...spec
+  }: Omit<PartSpec, 'id' | 'said'> & { height: Height; kind: PartKind; ground: Ground | undefined },
 ): Part {
   const id = `part-${pageAt}-${at}`;
   const content = samples[kind]({ id, said: marker.part(id), ...spec });
-  return { id, height: own, prompt: `secret-prompt ${id}`, kind, ...content } as Part;
+  return {
+    id,
+    height: own,
+    prompt: `secret-prompt ${id}`,
+    ...(ground && { ground }),
+    kind,
+    ...content,
+  } as Part;
 }
 
 const pageSpec = fc.record({

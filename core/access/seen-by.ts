@@ -2,6 +2,7 @@ import type { CreditPiece } from '../credits/credit.ts';
 import { creditsOf } from '../credits/credits-of.ts';
 import { lowest, reaches } from './height.ts';
 import type { Id } from '../id.ts';
+import { withGroundPicture } from '../look/ground-picture.ts';
 import { standsInMenu } from '../menu/stands-in-menu.ts';
 import { materialsById } from '../materials/materials-by-id.ts';
 import { materialsOn } from '../pages/materials-on.ts';
@@ -144,6 +145,10 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const offWall = new Set(draft.site.offWall);
   const isPictureId = (id: Id | null): id is Id => id !== null && known.get(id)?.kind === 'picture';
 
+  // Whoever may see a page may see what it lies on.
+  const look = withGroundPicture(draft.site.look, (id) => open.length > 0 && isPictureId(id) && show(id));
+  const onGround = look.ground.picture === null ? [] : [look.ground.picture];
+
   const pages = inReadingOrder(open).map((page): SeenPage => {
     const ofParts = heights.parts.get(page.id);
     const isOpen = ({ id }: { id: Id }) => reaches(ofParts?.get(id) ?? 'private', reach);
@@ -158,7 +163,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     const credited = parts.some((part) => rulesOf(part).givesCredits);
     // Only what this viewer is shown is credited: a hidden part's sources would tell of it.
     const language = page.language ?? draft.site.language;
-    const credits = creditsOf(materialsOn({ ...shown, parts, cover }), known, language);
+    const credits = creditsOf([...materialsOn({ ...shown, parts, cover }), ...onGround], known, language);
     return {
       id: page.id,
       kind: page.kind,
@@ -172,12 +177,15 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
       lead: 'leadsTo' in page && page.leadsTo ? { to: page.leadsTo, newWindow: page.newWindow } : null,
       cover: isPictureId(cover.picture) && show(cover.picture) ? cover : noCover,
       parent: page.parent !== null && openIds.has(page.parent) && page.id !== entry ? page.parent : null,
-      opening: { layout: shown.opening.layout, pictures: shown.opening.pictures.filter(show) },
+      opening: {
+        layout: look.opening ?? shown.opening.layout,
+        pictures: shown.opening.pictures.filter(show),
+      },
       parts: parts.map((part) => seenPart(part, credits)).filter((part) => part !== null),
       credits: credited ? [] : credits,
     };
   });
-  const { title, by, look, menu, wall, wallLabels, wallDates, wallTags, welcome } = draft.site;
+  const { title, by, menu, wall, wallLabels, wallDates, wallTags, welcome } = draft.site;
   const { language, contact, rights, linkPictures } = draft.site;
   const isOpenId = (id: Id) => openIds.has(id);
   const wallOrder = draft.site.wallOrder.filter(isOpenId);

@@ -4,7 +4,7 @@ export interface Spaced {
   /** It begins with words that head it. */
   headed: boolean;
   /** Of a picture, how wide it stands. */
-  width: 'text' | 'wide' | 'full' | null;
+  width: 'text' | 'wide' | 'full' | 'window' | null;
   /** Words stand below it. */
   captioned: boolean;
 }
@@ -26,7 +26,7 @@ function spacesOf({ kind, headed, width }: Spaced): { before: number; after: num
     case 'document':
       return { before: 3.5, after: 2.5 };
     case 'picture':
-      if (width === 'full') return { before: 3.5, after: 3.5 };
+      if (width === 'full' || width === 'window') return { before: 3.5, after: 3.5 };
       return width === 'text' ? narrow : wide;
     case 'sound':
     case 'link':

@@ -4,7 +4,9 @@ import fc from 'fast-check';
 import { comforts } from './comfort.ts';
 import { asDesignTokens, fromDesignTokens } from './design-tokens.ts';
 import { fontPairNames } from './font-pair-names.ts';
-import { edges, firstLook, type Look, schemeChoices, textures } from './look.ts';
+import { edges, firstLook, type Look, schemeChoices } from './look.ts';
+import { openingLayouts } from '../pages/opening.ts';
+import { textures } from './textures.ts';
 import { themeNames } from './theme-names.ts';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
@@ -18,7 +20,12 @@ const looks: fc.Arbitrary<Look> = fc.record({
   spacing: fc.constantFrom(0.8, 1, 1.3),
   corners: fc.option(fc.integer({ min: 0, max: 36 })),
   edge: fc.option(fc.constantFrom(...edges)),
-  ground: fc.record({ colour: fc.option(hex), texture: fc.option(fc.constantFrom(...textures)) }),
+  ground: fc.record({
+    colour: fc.option(hex),
+    texture: fc.option(fc.constantFrom(...textures)),
+    picture: fc.constant(null),
+  }),
+  opening: fc.option(fc.constantFrom(...openingLayouts)),
 });
 
 describe('a look as a file', () => {

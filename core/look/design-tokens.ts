@@ -3,6 +3,7 @@ import { oklchOf } from './colour.ts';
 import { fontPairs } from './font-pairs.ts';
 import { asTheThemeComes, type Look, lookSchema } from './look.ts';
 import { coloursOf, fontsOf } from './look-rules.ts';
+import { withGroundPicture } from './ground-picture.ts';
 import { themeDefaults } from './theme-defaults.ts';
 
 /** Under which our own keys stand; the format asks for a name that no other tool has. */
@@ -31,7 +32,8 @@ export function asDesignTokens(look: Look) {
   const { display, text, meta } = fontPairs[fontsOf(look)];
   return {
     $description: 'A look of a Kite Wall site.',
-    $extensions: { [ours]: { look } },
+    // A picture is its maker's and stays with their stock.
+    $extensions: { [ours]: { look: withGroundPicture(look, () => false) } },
     color: { light: palette('light'), dark: palette('dark') },
     font: { display: family(display), text: family(text), meta: family(meta) },
     size: {

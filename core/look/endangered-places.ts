@@ -39,7 +39,7 @@ export function endangeredPlaces(
     const add = (where: EndangeredPlace['where'], one: Endangered | null) => {
       if (one) found.push({ page: page.id, where, ...one });
     };
-    const first = page.opening.layout === 'full' ? page.opening.pictures[0] : undefined;
+    const first = (look.opening ?? page.opening.layout) === 'full' ? page.opening.pictures[0] : undefined;
     const opening = openingsOver && first !== undefined ? pictureOf(first) : null;
     const words = {
       title: widthInLetters(page.title),

@@ -3,6 +3,7 @@ import { fontPairs } from './font-pairs.ts';
 import type { Look } from './look.ts';
 import { type Palette, paletteOf } from './palette.ts';
 import { recipes } from './recipes/recipes.ts';
+import { textureDrawings } from './textures.ts';
 import { themeDefaults } from './theme-defaults.ts';
 import type { Role, Scheme } from './theme-colours.ts';
 
@@ -18,7 +19,7 @@ const mostKnown = 64;
 
 /** The colours of a look in one scheme. */
 export function coloursOf({ theme, seeds, ground, comfort }: Look, scheme: Scheme): Palette {
-  const choice = { theme, seeds, ground: ground.colour, comfort };
+  const choice = { theme, seeds, ground: ground.colour, comfort, onPicture: ground.picture !== null };
   const key = JSON.stringify([choice, scheme]);
   const palette = known.get(key) ?? paletteOf(choice, scheme);
   known.delete(key);
@@ -38,8 +39,8 @@ const coloursIn = (look: Look, scheme: Scheme) => Object.entries(coloursOf(look,
 
 /** By day inks darken the paper they are printed on, by night lights lighten it. */
 const inksBy = {
-  light: { blend: 'multiply', 'print-light': 'screen' },
-  dark: { blend: 'screen', 'print-light': 'multiply' },
+  light: { blend: 'multiply', 'print-light': 'screen', night: '0' },
+  dark: { blend: 'screen', 'print-light': 'multiply', night: '1' },
 } as const satisfies Record<Scheme, Record<string, string>>;
 
 /** What is otherwise than among others. */
@@ -60,21 +61,6 @@ const edgeProperties = {
   },
 } as const;
 
-/**
- * Textures are drawn in the colour of the second sheet on that of the first. Whatever stands on the page is readable on both, and so
- * on every mixture of them.
- */
-const textureProperties = {
-  none: 'none',
-  ruled:
-    'repeating-linear-gradient(transparent 0 calc(var(--line-unit) - 1px),var(--paper-2) 0 var(--line-unit))',
-  squared:
-    'linear-gradient(var(--paper-2) 1px,transparent 0) 0 0/1.25rem 1.25rem,linear-gradient(90deg,var(--paper-2) 1px,transparent 0) 0 0/1.25rem 1.25rem',
-  dots: 'radial-gradient(circle at 50% 50%,var(--paper-2) 0 2px,transparent 2.5px) 0 0/1.1rem 1.1rem',
-  weave:
-    'repeating-linear-gradient(45deg,transparent 0 5px,var(--paper-2) 5px 6px),repeating-linear-gradient(-45deg,transparent 0 5px,var(--paper-2) 5px 6px)',
-} as const;
-
 /** What of a look is the same in every light. */
 function shapeOf(look: Look): [string, string][] {
   const usual = themeDefaults[look.theme];
@@ -92,7 +78,7 @@ function shapeOf(look: Look): [string, string][] {
     // Small things are as round as they can be where large ones are round at all.
     ['r-s', corners >= 16 ? '999px' : `${Math.min(corners, 6)}px`],
     ...Object.entries(edgeProperties[look.edge ?? usual.edge]),
-    ['texture', textureProperties[look.ground.texture ?? usual.texture]],
+    ['texture', textureDrawings[look.ground.texture ?? usual.texture]],
   ];
 }
 

@@ -1,6 +1,9 @@
 import { z } from 'zod';
+import { idSchema } from '../id.ts';
+import { openingLayouts } from '../pages/opening.ts';
 import { comforts } from './comfort.ts';
 import { fontPairNames } from './font-pair-names.ts';
+import { textures } from './textures.ts';
 import { themeNames } from './theme-names.ts';
 
 /** In which light a page is: always the same, or as the reader's device has it. */
@@ -8,9 +11,6 @@ export const schemeChoices = ['light', 'dark', 'device'] as const;
 /** What lies around a picture. */
 export const edges = ['none', 'line', 'mount', 'shadow'] as const;
 export type Edge = (typeof edges)[number];
-/** What the ground of a page is woven of. */
-export const textures = ['none', 'ruled', 'squared', 'dots', 'weave'] as const;
-export type Texture = (typeof textures)[number];
 
 /** A colour as makers give it, of eight bits a channel. */
 export const hexSchema = z
@@ -32,7 +32,14 @@ export const lookSchema = z.object({
   /** How round corners are, in CSS pixels. */
   corners: z.number().int().min(0).max(36).nullable(),
   edge: z.enum(edges).nullable(),
-  ground: z.object({ colour: hexSchema.nullable(), texture: z.enum(textures).nullable() }),
+  ground: z.object({
+    colour: hexSchema.nullable(),
+    texture: z.enum(textures).nullable(),
+    /** A picture of the maker's, behind as much of the ground's colour as words on it need. */
+    picture: idSchema.nullable().default(null),
+  }),
+  /** How every page opens; null: as each page says. */
+  opening: z.enum(openingLayouts).nullable().default(null),
 });
 export type Look = z.infer<typeof lookSchema>;
 
@@ -46,7 +53,8 @@ export const asTheThemeComes: Omit<Look, 'theme'> = {
   spacing: 1,
   corners: null,
   edge: null,
-  ground: { colour: null, texture: null },
+  ground: { colour: null, texture: null, picture: null },
+  opening: null,
 };
 
 /** The look of a new site. */

@@ -10,6 +10,7 @@ const choice = fc.record({
   seeds: fc.record({ first: fc.option(hex), second: fc.option(hex) }),
   ground: fc.option(hex),
   comfort: fc.constantFrom('AA' as const, 'AAA' as const),
+  onPicture: fc.boolean(),
 });
 const schemes = ['light', 'dark'] as const;
 
@@ -28,9 +29,10 @@ describe('palettes', () => {
     const seeds = { first: null, second: null };
     for (const theme of themeNames)
       for (const scheme of schemes) {
-        const changed = paletteOf({ theme, seeds, ground: null, comfort: 'AA' }, scheme).pairs.filter(
-          ({ before }) => before,
-        );
+        const changed = paletteOf(
+          { theme, seeds, ground: null, comfort: 'AA', onPicture: false },
+          scheme,
+        ).pairs.filter(({ before }) => before);
         expect([theme, scheme, changed]).toEqual([theme, scheme, []]);
       }
   });

@@ -21,6 +21,8 @@ export interface ColourChoice {
   /** What the page lies on; null: the theme's own. */
   ground: Hex | null;
   comfort: Comfort;
+  /** The page lies on a picture; see `veilOfGround`. */
+  onPicture: boolean;
 }
 
 export type Colours = Partial<Record<Role, Hex>>;
@@ -72,6 +74,9 @@ const sheets: readonly Role[] = ['paper', 'paper-2', 'card', 'sky', 'dusk'];
 /** How much a sheet must leave between itself and black or white, or all that stands on it would be the same black or white. */
 const roomFor: Record<Comfort, number> = { AA: 9, AAA: 13 };
 
+/** So many times as much as the comfort asks for, on a page that lies on a picture: what is left over lets the picture through. */
+const sparePicture = 1.5;
+
 /** The same of an ink that another one is printed over: what both make must still be told from it. */
 const roomForPrint = 7.5;
 
@@ -96,10 +101,14 @@ const isGround = (role: Role, pairs: readonly ColourPair[]): boolean =>
  * The colours of a look in one scheme. Every pair reaches what the comfort asks for, by the smallest change of lightness of what
  * stands on the ground; only a ground on which nothing could be read is changed itself.
  */
-export function paletteOf({ theme, seeds, ground, comfort }: ColourChoice, scheme: Scheme): Palette {
+export function paletteOf(
+  { theme, seeds, ground, comfort, onPicture }: ColourChoice,
+  scheme: Scheme,
+): Palette {
   const recipe = recipes[theme];
   const pairs = [...commonPairs, ...recipe.pairs];
-  const needs = (pair: ColourPair) => needed[comfort][pair.kind];
+  const needs = ({ kind, ground: on }: ColourPair) =>
+    needed[comfort][kind] * (onPicture && on === 'paper' ? sparePicture : 1);
   const manner = scheme === 'light' ? 'multiply' : 'screen';
   const roles = Object.keys(recipe.colours) as Role[];
   const wanted: Colours = {};
@@ -155,7 +164,7 @@ export function paletteOf({ theme, seeds, ground, comfort }: ColourChoice, schem
         ...pair,
         colours: { text, ground: place.ground },
         ratio: ratioOn(text, place),
-        needs: place.needs,
+        needs: needed[comfort][pair.kind],
         before: text === before ? null : { text: before, ratio: ratioOn(before, place) },
       };
     }),

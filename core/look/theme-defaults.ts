@@ -1,7 +1,8 @@
 import type { MenuManner } from '../menu/menu-manner.ts';
 import type { WallArrangement } from '../sites/wall-arrangement.ts';
 import type { FontPairName } from './font-pair-names.ts';
-import type { Edge, Texture } from './look.ts';
+import type { Edge } from './look.ts';
+import type { Texture } from './textures.ts';
 import type { ThemeName } from './theme-names.ts';
 
 /** How a theme comes, as far as makers may have it otherwise. */

@@ -1,3 +1,4 @@
+import { decode } from './decode.ts';
 import { extremesIn, type LightMap, type Part } from './light-map.ts';
 
 /** What lies between a picture and the words over it. */
@@ -17,11 +18,8 @@ export const veilColours = {
 const darkVeil = 20 / 255;
 const darkWords = 0.0072;
 
-const decode = (value: number): number =>
-  value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
-
 /** Files for readers are made anew in other formats; their lightest pixels may be a little lighter than those that were read. */
-const spare = 2 / 255;
+export const spare = 2 / 255;
 
 /**
  * The ratio that words over a part of a picture have at least.
@@ -45,7 +43,7 @@ export function ratioThrough(
 }
 
 /** A veil is as strong as one of these steps: finer ones cannot be told apart. */
-const step = 0.02;
+export const veilStep = 0.02;
 
 /** What holds over any picture at all, and is used where nothing is known of one. */
 export function veilOverAnything(needs: number): Veil {
@@ -53,8 +51,8 @@ export function veilOverAnything(needs: number): Veil {
 }
 
 function weakest(extremes: { lightest: number; darkest: number }, words: Veil['words'], needs: number): Veil {
-  for (let at = 0; at * step < 1; at++) {
-    const veil: Veil = { words, alpha: Number((at * step).toFixed(2)) };
+  for (let at = 0; at * veilStep < 1; at++) {
+    const veil: Veil = { words, alpha: Number((at * veilStep).toFixed(2)) };
     if (ratioThrough(veil, extremes) >= needs) return veil;
   }
   return { words, alpha: 1 };

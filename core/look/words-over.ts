@@ -103,6 +103,21 @@ export function nameVeil(picture: OverPicture, look: Look): Veil {
   return veil ?? veilOverAnything(needs(look.comfort));
 }
 
+/** The veil below what passes over one or two pictures: whatever of them is behind it at any moment. */
+export function passingVeil(pictures: readonly OverPicture[], look: Look): Veil {
+  const maps = pictures.map(({ light }) => (light ? lightMapFrom(light) : null));
+  const whole = { left: 0, top: 0, right: 1, bottom: 1 };
+  const known = maps.flatMap((map) => (map ? [extremesIn(map, whole)] : []));
+  if (known.length === 0 || known.length < maps.length) return veilOverAnything(needs(look.comfort));
+  const all = {
+    ...{ columns: 1, rows: 1 },
+    lightest: Uint8Array.of(Math.max(...known.map(({ lightest }) => lightest))),
+    darkest: Uint8Array.of(Math.min(...known.map(({ darkest }) => darkest))),
+  };
+  const [veil] = veilsFor(all, [[whole]], needs(look.comfort));
+  return veil ?? veilOverAnything(needs(look.comfort));
+}
+
 /** How words over a picture fare at the worst of its pixels, on the page on which they fare worst. */
 export interface Endangered {
   words: Veil['words'];

@@ -1,4 +1,5 @@
 import type { Id } from '../id.ts';
+import type { Look } from '../look/look.ts';
 import { type Page, shownOn } from '../pages/page.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 
@@ -10,7 +11,13 @@ export function whereUsed(pages: readonly Page[], material: Id): { page: Page; t
   });
 }
 
-/** Every material that some page shows. */
-export function usedMaterials(pages: readonly Page[]): Set<Id> {
-  return new Set(pages.flatMap((page) => materialsOn(shownOn(page))));
+/**
+ * Every material that some page shows.
+ *
+ * @param look of the site, where its ground is asked for too
+ */
+export function usedMaterials(pages: readonly Page[], look?: Look): Set<Id> {
+  const used = new Set(pages.flatMap((page) => materialsOn(shownOn(page))));
+  const ground = look?.ground.picture ?? null;
+  return ground === null ? used : used.add(ground);
 }

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { idSchema } from '../id.ts';
 
-const openingLayouts = ['full', 'strip', 'words'] as const;
+export const openingLayouts = ['full', 'strip', 'words'] as const;
+export type OpeningLayout = (typeof openingLayouts)[number];
 
 /** What a page opens with, above its parts. */
 export const openingSchema = z.object({

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { heightSchema } from '../access/height.ts';
 import { idSchema } from '../id.ts';
+import { groundSchema } from './ground.ts';
 import { line } from '../words/line.ts';
 
 /** Stands beside another part instead of below it, as long as that one is right before it. */
@@ -15,6 +16,8 @@ export const partBase = z.object({
   id: idSchema,
   height: heightSchema.default('public'),
   beside: besideSchema.optional(),
+  /** What it lies on, where that is not the page. */
+  ground: groundSchema.optional(),
   /** What a starter asks its maker for here; shown to nobody else. */
   prompt: line(300).optional(),
 });

@@ -45,7 +45,7 @@ export type Part = { [K in PartKind]: PartOf<K> }[PartKind];
  * A part of one kind as a reader gets it: its height is nobody's business, and neither is what its maker was asked, by a
  * starter or by the questions behind a reflection.
  */
-export type SeenPartOf<K extends PartKind> = Pick<PartBase, 'id' | 'beside'> & {
+export type SeenPartOf<K extends PartKind> = Pick<PartBase, 'id' | 'beside' | 'ground'> & {
   kind: K;
 } & RulesParts<Kinds[K]>['seen'];
 export type SeenPart = { [K in PartKind]: SeenPartOf<K> }[PartKind];

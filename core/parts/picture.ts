@@ -5,7 +5,8 @@ import { partBase } from './part-base.ts';
 import { holdsNothing, partRules } from './part-rules.ts';
 import { webAddress } from './web-address.ts';
 
-const pictureWidths = ['text', 'wide', 'full'] as const;
+/** `window`: as wide as the screen, moving behind a frame while the page is read, where things may move. */
+const pictureWidths = ['text', 'wide', 'full', 'window'] as const;
 
 export const pictureSchema = partBase.extend({
   kind: z.literal('picture'),

@@ -9,6 +9,6 @@ import { isKnownPart, type Part, rulesOf, type SeenPart } from './parts.ts';
 export function seenPart(part: Part, credits: CreditPiece[][]): SeenPart | null {
   if (!isKnownPart(part)) return null;
   const seen = rulesOf(part).seen(part, { credits });
-  const { id, kind, beside } = part;
-  return seen && ({ id, ...(beside ? { beside } : {}), kind, ...seen } as SeenPart);
+  const { id, kind, beside, ground } = part;
+  return seen && ({ id, ...(beside && { beside }), ...(ground && { ground }), kind, ...seen } as SeenPart);
 }

@@ -28,7 +28,7 @@ const page: PageOf<'project'> = {
 };
 const live: ProjectDraft = {
   ...sample,
-  site: { ...sample.site, height: 'public', searchEngines: true },
+  site: { ...sample.site, height: 'public', searchEngines: true, quickLinks: [], linkPictures: false },
   pages: [page],
   materials,
 };
@@ -99,6 +99,10 @@ describe('one change of a page, in a reader’s words', () => {
         ] as Part[],
       });
     expect(what(said('One'), said('Two'))).toEqual([['words rewritten']]);
+    const lying = said('One');
+    const onField = { kind: 'colour', colour: 'strong', wide: true } as const;
+    const parts = (lying.pages[0]?.parts ?? []).map((part) => ({ ...part, ground: onField }));
+    expect(what(lying, withPage({ parts: parts as Part[] }))).toEqual([['ground of a words']]);
     const hidden = page.parts.map((part) => (part.id === 'part-3' ? { ...part, text: 'Secret' } : part));
     expect(what(live, withPage({ parts: hidden as Part[] }))).toEqual([]);
   });

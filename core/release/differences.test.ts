@@ -52,7 +52,7 @@ describe('differences', () => {
     if (!draft) throw new Error('no sample');
     const open: Draft = {
       ...draft,
-      site: { ...draft.site, height: 'public' },
+      site: { ...draft.site, height: 'public', quickLinks: [], linkPictures: false },
       pages: [
         {
           ...(draft.pages[0] as Draft['pages'][number]),

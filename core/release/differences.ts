@@ -7,6 +7,7 @@ import type { Material } from '../materials/material.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { byRank } from '../pages/by-rank.ts';
 import { factsOf, type Page, shownOn } from '../pages/page.ts';
+import { sameGround } from '../parts/ground.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import { isKnownPart, type Part, rulesOf } from '../parts/parts.ts';
 import type { Draft } from '../sites/site.ts';
@@ -93,6 +94,10 @@ interface Changes {
   parts: Id[];
 }
 
+/** Whether a part changed in nothing but what it lies on. */
+const onlyGround = ({ ground: was, ...before }: Part, { ground: now, ...after }: Part): boolean =>
+  !sameGround(was, now) && same(before, after);
+
 function partChanges(
   before: Side,
   after: Side,
@@ -113,7 +118,8 @@ function partChanges(
       parts.push(part.id);
     };
     if (!was) change(`${noun} added`);
-    else if (!sameThing(was, part)) change(changed(was, part));
+    else if (!sameThing(was, part))
+      change(onlyGround(was, part) ? `ground of a ${noun}` : changed(was, part));
     else if (!sameShown(before, after, materialsOf(was), materialsOf(part)))
       change(`caption, alt text or fixes in a ${noun}`);
   }

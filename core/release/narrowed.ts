@@ -1,6 +1,7 @@
 import { heightsOf } from '../access/heights-of.ts';
 import { type Height, heightLevel, lowest } from '../access/height.ts';
 import type { Id } from '../id.ts';
+import { withGroundPicture } from '../look/ground-picture.ts';
 import { noCover } from '../pages/cover.ts';
 import { isShown, type Page } from '../pages/page.ts';
 import { withHeld } from '../parts/held-in.ts';
@@ -56,5 +57,6 @@ export function narrowed(released: Draft, ceilings: Ceilings): Draft | null {
   const materials = released.materials
     .filter(({ id }) => !closed.has(id))
     .map((one) => (one.shownBy !== null && closed.has(one.shownBy) ? { ...one, shownBy: null } : one));
-  return { ...released, pages, materials };
+  const look = withGroundPicture(released.site.look, (id) => !closed.has(id));
+  return { ...released, site: { ...released.site, look }, pages, materials };
 }

@@ -2,6 +2,7 @@ import { coverFor } from '../access/cover-for.ts';
 import { heightsOf } from '../access/heights-of.ts';
 import { type Height, reaches } from '../access/height.ts';
 import type { Draft } from '../sites/site.ts';
+import { withGroundPicture } from '../look/ground-picture.ts';
 import { withHeld } from '../parts/held-in.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { isShown, type Page, shownOn } from '../pages/page.ts';
@@ -12,7 +13,15 @@ import { isShown, type Page, shownOn } from '../pages/page.ts';
  */
 export function releasable(draft: Draft): Draft {
   if (draft.site.height === 'private')
-    return { site: { ...draft.site, wallOrder: [], offWall: [], quickLinks: [] }, pages: [], materials: [] };
+    return {
+      site: {
+        ...draft.site,
+        ...{ wallOrder: [], offWall: [], quickLinks: [] },
+        look: withGroundPicture(draft.site.look, () => false),
+      },
+      pages: [],
+      materials: [],
+    };
   const heights = heightsOf(draft);
   const kept = (height: Height | undefined) => height !== undefined && reaches(height, 'invited');
   const pages = draft.pages
@@ -26,12 +35,15 @@ export function releasable(draft: Draft): Draft {
       return { ...page, parts, cover: coverFor(page, parts) };
     });
   const used = new Set(pages.flatMap((page) => materialsOn(shownOn(page))));
+  const look = withGroundPicture(draft.site.look, () => pages.length > 0);
+  if (look.ground.picture !== null) used.add(look.ground.picture);
   for (const { id, shownBy } of draft.materials) if (used.has(id) && shownBy !== null) used.add(shownBy);
   const isKept = (id: string) => pages.some((page) => page.id === id);
   const { wallOrder, offWall } = draft.site;
   const quickLinks = draft.site.quickLinks.map((link) => ({ ...link, pages: link.pages.filter(isKept) }));
   const site = {
     ...draft.site,
+    look,
     ...{ wallOrder: wallOrder.filter(isKept), offWall: offWall.filter(isKept), quickLinks },
   };
   return { site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };

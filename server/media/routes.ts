@@ -32,6 +32,8 @@ import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import { type EditResult, noEdit } from '../db/edit.ts';
 import { joinedChange } from '../db/joined-change.ts';
+import { withGroundPicture } from '#core/look/ground-picture.ts';
+import { siteRow } from '../db/rows/site-row.ts';
 import { readPages } from '../db/rows/page-row.ts';
 import { contentsOf, contentText } from '../documents/document-contents.ts';
 import type { BlobStore } from './blob-store.ts';
@@ -258,6 +260,9 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps & { looking: 
           parts: page.parts.map((part) => [...gone].reduce(withoutMaterial, part)),
         });
       }
+      const site = await siteRow.read(running.tx, scope, scope.site);
+      const look = site && withGroundPicture(site.row.look, (id) => !gone.has(id));
+      if (look && look !== site.row.look) await running.update('site', scope.site, { look });
       for (const id of gone) await running.remove('material', id);
       if (body.readers === 'now') running.close(gone);
     });

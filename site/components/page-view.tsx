@@ -1,6 +1,7 @@
 import { Fragment, type ReactNode, useContext, useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { figureNumbers } from '#core/composition/figure-numbers.ts';
+import { runsOnGrounds } from '#core/composition/runs-on-grounds.ts';
 import { placedParts } from '#core/composition/placed-parts.ts';
 import type { Space } from '#core/composition/space-between.ts';
 import type { Id } from '#core/id.ts';
@@ -11,6 +12,7 @@ import type { PageInput, Card } from '../render/page-input.ts';
 import { CreditsView } from './credits-view.tsx';
 import { OpeningView } from './opening-view.tsx';
 import { PageEnd } from './page-end.tsx';
+import { Band, PageGround } from './grounds.tsx';
 import { Pair } from './pair.tsx';
 import type { PartViewProps } from '../parts/part-drawing.ts';
 import { PartView } from '../parts/part-view.tsx';
@@ -111,19 +113,30 @@ function Parts({ input }: { input: PageInput }) {
   const drawn = (part: SeenPart, at: number) => <PlacedPart part={part} at={at} input={input} />;
   return (
     <FiguresContext value={numbers}>
-      {placedParts(input.page.parts, isCaptioned).map(({ at, part, beside, space }) => (
-        <Place key={part.id} space={space}>
-          {slots.before && <div className="wrap">{slots.before(at)}</div>}
-          {beside ? (
-            <Pair share={beside.share} second={beside.part.id}>
-              {drawn(part, at)}
-              {drawn(beside.part, at + 1)}
-            </Pair>
-          ) : (
-            drawn(part, at)
-          )}
-        </Place>
-      ))}
+      {runsOnGrounds(placedParts(input.page.parts, isCaptioned)).map(({ ground, parts }) => {
+        const places = parts.map(({ at, part, beside, space }) => (
+          <Place key={part.id} space={space}>
+            {slots.before && <div className="wrap">{slots.before(at)}</div>}
+            {beside ? (
+              <Pair share={beside.share} second={beside.part.id}>
+                {drawn(part, at)}
+                {drawn(beside.part, at + 1)}
+              </Pair>
+            ) : (
+              drawn(part, at)
+            )}
+          </Place>
+        ));
+        const [first] = parts;
+        if (!ground || !first) return places;
+        const space = typeof first.space === 'number' ? first.space : 2.5;
+        return (
+          // While it is being made, a page stands still.
+          <Band key={first.part.id} {...{ ground, input, space }} passes={!slots.part}>
+            {places}
+          </Band>
+        );
+      })}
       {slots.end}
     </FiguresContext>
   );
@@ -191,6 +204,7 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
           data-menu={input.manner}
           data-page={isFront ? 'front' : isWork ? 'work' : 'plain'}
         >
+          <PageGround input={input} />
           <SpokenContext value={ofSite}>
             <SiteMenu input={input} within={within} />
           </SpokenContext>

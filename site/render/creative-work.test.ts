@@ -42,6 +42,7 @@ const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
     opening: { layout: 'words', pictures: [] },
     parts: [],
   },
+  groundPicture: null,
   preview: { url: 'https://wall.test/ash/share/a.jpg', alt: '' },
   base: null,
   pictures: {},

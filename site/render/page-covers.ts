@@ -17,7 +17,7 @@ export const ownPictures = (page: SeenPage, view: SiteView): Id[] => picturesOn(
 
 /** Pictures of a view that words may lie over; see `underWords`. */
 export const picturesUnderWords = (view: SiteView): Set<Id> =>
-  underWords(view.site.wallLabels, view.pages, isPictureOf(view));
+  underWords({ labels: view.site.wallLabels, look: view.site.look }, view.pages, isPictureOf(view));
 
 /** The picture that stands for a page: as `coverOf` has it, else the first page of a document on it. */
 export function coverOf(page: SeenPage, view: SiteView): Id | null {

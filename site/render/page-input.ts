@@ -94,6 +94,8 @@ export interface PageInput {
    */
   base: string | null;
   pictures: Record<Id, Picture>;
+  /** What every page of the site lies on. */
+  groundPicture: Picture | null;
   /** What parts show that is more than words and pictures, by the part's id and the material's. */
   media: Record<Id, Record<Id, Medium>>;
   /** Work that hangs on this page: all of it on the front page, on a group's what stands in it. */

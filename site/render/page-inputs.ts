@@ -101,6 +101,7 @@ export function pageInputs(
     by: site.by || site.title,
     look: site.look,
     siteLanguage: site.language,
+    groundPicture: pictures[site.look.ground.picture ?? ''] ?? null,
     ...{ home, base, manner: site.menu, contact: site.contact, rights: site.rights },
     // Who came by the link of one page is told of nothing beside it.
     feed: base === null ? null : feedPath,

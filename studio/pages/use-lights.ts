@@ -19,12 +19,14 @@ export function useLights(): ReadonlyMap<string, string> {
   const { pages, materials, site } = state;
   const wanted = useMemo(() => {
     const pictures = new Set(materials.filter(isPicture).map(({ id }) => id));
-    const ids = underWords(site.wallLabels, pages.filter(isShown), (id) => pictures.has(id));
+    const ids = underWords({ labels: site.wallLabels, look: site.look }, pages.filter(isShown), (id) =>
+      pictures.has(id),
+    );
     return materials
       .filter(({ id }) => ids.has(id))
       .map(({ id, original, fixes }) => [id, original, JSON.stringify(burntIn(fixes))] as const)
       .sort(([a], [b]) => (a < b ? -1 : 1));
-  }, [materials, pages, site.wallLabels]);
+  }, [materials, pages, site.wallLabels, site.look]);
   const { data } = useQuery({
     queryKey: ['lights', site.id, wanted],
     queryFn: async () => {

@@ -46,7 +46,8 @@ export const partSettings: { [K in PartKind]: PartSettings<K> } = {
     name: 'Picture',
     icon: Image,
     empty: 'A picture goes here.',
-    detail: ({ width }) => ({ full: 'full width', text: 'in the text', wide: 'wide' })[width],
+    detail: ({ width }) =>
+      ({ full: 'full width', text: 'in the text', wide: 'wide', window: 'window' })[width],
     Panel: fetched(() => import('./picture/picture-panel.tsx').then(({ PicturePanel }) => PicturePanel)),
   },
   gallery: {

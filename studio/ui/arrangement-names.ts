@@ -1,3 +1,4 @@
+import type { OpeningLayout } from '#core/pages/opening.ts';
 import type { MenuManner } from '#core/menu/menu-manner.ts';
 import type { WallArrangement } from '#core/sites/wall-arrangement.ts';
 import type { WallLabels } from '#core/sites/wall-labels.ts';
@@ -20,4 +21,10 @@ export const wallLabelNames: Record<WallLabels, string> = {
   below: 'Below its picture',
   over: 'Over its picture',
   outside: 'Beside the wall, in a list',
+};
+
+export const openingNames: Record<OpeningLayout, string> = {
+  full: 'Full picture',
+  strip: 'Strip of pictures',
+  words: 'Words only',
 };

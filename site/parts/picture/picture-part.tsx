@@ -8,9 +8,15 @@ const sizes = {
   text: '(min-width: 1344px) 660px, (min-width: 1088px) 46vw, (min-width: 704px) 70vw, 92vw',
   wide: '(min-width: 1344px) 1344px, 92vw',
   full: '100vw',
+  window: '100vw',
 } as const;
 
-const widthNames = { text: 'in-text', wide: 'wide', full: 'full-width' } as const;
+const widthNames = {
+  text: 'in-text',
+  wide: 'wide',
+  full: 'full-width',
+  window: 'full-width window',
+} as const;
 
 export function PicturePart({ part, pictures, toRoot }: PartViewProps<'picture'>) {
   const picture = part.material ? pictures[part.material] : undefined;
@@ -23,7 +29,9 @@ export function PicturePart({ part, pictures, toRoot }: PartViewProps<'picture'>
             picture={picture}
             toRoot={toRoot}
             sizes={sizes[part.width]}
-            properties={part.width === 'full' ? { '--focus-at': focusAt(picture) } : {}}
+            properties={
+              part.width === 'full' || part.width === 'window' ? { '--focus-at': focusAt(picture) } : {}
+            }
           />
         </PictureLink>
         <PlayMoving picture={picture} toRoot={toRoot} />

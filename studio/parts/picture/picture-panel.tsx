@@ -13,6 +13,7 @@ const widths = [
   { width: 'text', name: 'In the text' },
   { width: 'wide', name: 'Wide' },
   { width: 'full', name: 'Full width' },
+  { width: 'window', name: 'Window' },
 ] as const;
 
 /** Below a selected picture: which one, how wide, and its words. */

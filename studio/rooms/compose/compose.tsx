@@ -35,6 +35,7 @@ import { ComposedPart } from './composed-part.tsx';
 import { EditableLine } from './editable-line.tsx';
 import { useLights } from '../../pages/use-lights.ts';
 import { InTheme } from '../../ui/in-theme.tsx';
+import { LayPart } from './lay-part.tsx';
 import { OpeningPanel } from './opening-panel.tsx';
 import { useFetchAhead } from '../../ui/fetched.tsx';
 import { settingsOf } from '../../parts/parts.ts';
@@ -88,6 +89,7 @@ function ComposePage({ page }: { page: ShownPage }) {
   const [width, setWidth] = useState<PageWidth>('Desktop');
   const [tyingAt, setTyingAt] = useState<number | null>(null);
   const [sheet, setSheet] = useState<Sheet>(null);
+  const [laying, setLaying] = useState<string | null>(null);
   const [factsAre, setFactsAre] = useKeptChoice('case facts', ['open', 'folded']);
   const [trayIs, setTrayIs] = useKeptChoice('tray', ['open', 'folded']);
   const [picked, setPicked] = useState<readonly string[]>([]);
@@ -211,6 +213,7 @@ function ComposePage({ page }: { page: ShownPage }) {
         parts.order(movedPart(page.parts, from, from + by), part);
     },
     moveTo: (part: string, to: string) => void moveTo(part, to),
+    lay: setLaying,
     remove: parts.remove,
     tieAfter: (part: string) => setTyingAt(placeAfter(page.parts, placeOf(part))),
     paste: (part: string, ...[html, files, intoWords]: Parameters<PartInPlaceProps['onPaste']>) =>
@@ -434,6 +437,7 @@ function ComposePage({ page }: { page: ShownPage }) {
             {selected !== null && (
               <TieString selected={selected} order={page.parts.map(({ id }) => id).join(' ')} />
             )}
+            <LayPart page={page} part={laying} onChange={parts.change} onClose={() => setLaying(null)} />
             <ComposeSheets page={page} loose={loose.length} sheet={sheet} onSheet={setSheet} />
           </>
         )}

@@ -15,6 +15,8 @@ export interface ComposeActions {
   show: (part: string) => void;
   moveBy: (part: string, by: number) => void;
   moveTo: (part: string, page: string) => void;
+  /** Asks what it lies on. */
+  lay: (part: string) => void;
   tieAfter: (part: string) => void;
   paste: (part: string, ...pasted: Parameters<PartInPlaceProps['onPaste']>) => void;
 }
@@ -61,6 +63,7 @@ export const ComposedPart = memo(function ComposedPart(props: ComposedPartProps)
       actions.select(null);
     },
     onCopy: () => actions.show(parts.copy(part.id)),
+    onGround: () => actions.lay(part.id),
     others: selected?.others ?? [],
     onMoveTo: (to: string) => actions.moveTo(part.id, to),
     onHeight: (height: Part['height']) => parts.change({ ...part, height }),

@@ -1,4 +1,14 @@
-import { ArrowDown, ArrowUp, Columns2, Copy, CornerUpRight, Ellipsis, Rows2, Trash2 } from 'lucide-react';
+import {
+  ArrowDown,
+  ArrowUp,
+  Columns2,
+  Copy,
+  CornerUpRight,
+  Ellipsis,
+  Layers2,
+  Rows2,
+  Trash2,
+} from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
 import type { Height } from '#core/access/height.ts';
@@ -27,6 +37,7 @@ interface PartFrameProps {
   onRemove: () => void;
   onHeight: (height: Height) => void;
   onCopy: () => void;
+  onGround: () => void;
   /** It stands beside the part before it. */
   isBeside: boolean;
   mayBeBeside: boolean;
@@ -52,6 +63,7 @@ export function PartFrame(props: PartFrameProps) {
     onRemove,
     onHeight,
     onCopy,
+    onGround,
     isBeside,
     mayBeBeside,
     onBeside,
@@ -115,6 +127,7 @@ export function PartFrame(props: PartFrameProps) {
               }
             >
               <MenuItem icon={Copy} name="Copy it below" onSelect={onCopy} />
+              <MenuItem icon={Layers2} name="What it lies on" onSelect={onGround} />
               {isBeside ? (
                 <MenuItem icon={Rows2} name="Below the part above" onSelect={() => onBeside(false)} />
               ) : (

@@ -56,7 +56,7 @@ export function Gather() {
   const found = useFound(site.id, query, state.revision);
   const [pasted, setPasted] = useState<string | null>(null);
   const [editingMany, setEditingMany] = useState(false);
-  const used = useMemo(() => usedMaterials(pages), [pages]);
+  const used = useMemo(() => usedMaterials(pages, state.site.look), [pages, state.site.look]);
   const groups = useMemo(
     () =>
       groupMaterials(findMaterials(sortMaterials(materials, order), query, found), pages, by, looks.groups),

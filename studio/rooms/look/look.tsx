@@ -83,7 +83,7 @@ export function Look() {
           <h1 className="mr-auto">Look</h1>
           <SaveWords />
         </div>
-        <Settings front={frontLater} />
+        <Settings front={frontLater} lights={lights} />
       </aside>
       <div className="look-shown flex min-w-0 flex-col gap-3 px-5 py-5 compact:contents">
         <div className="flex flex-wrap items-center gap-x-3 gap-y-2">

@@ -1,21 +1,25 @@
 import { previewPath } from '#contract/material-paths.ts';
 import { isPicture } from '#core/materials/material.ts';
 import { comforts } from '#core/look/comfort.ts';
-import { edges, type Look, schemeChoices, textures } from '#core/look/look.ts';
+import { edges, type Look, schemeChoices } from '#core/look/look.ts';
+import { textures } from '#core/look/textures.ts';
 import { coloursOf, fontsOf, schemeOf } from '#core/look/look-rules.ts';
 import { recipes } from '#core/look/recipes/recipes.ts';
 import { seedsFromPixels } from '#core/look/seeds-from-pixels.ts';
 import { themeChange } from '#core/look/theme-change.ts';
 import { themeDefaults } from '#core/look/theme-defaults.ts';
 import { menuManners } from '#core/menu/menu-manner.ts';
+import { type GroundVeil, veilOfGround } from '#core/look/veil-of-ground.ts';
+import { openingLayouts } from '#core/pages/opening.ts';
 import { wallArrangements } from '#core/sites/wall-arrangement.ts';
 import { wallLabels } from '#core/sites/wall-labels.ts';
 import type { PageInput } from '#site/render/page-input.ts';
 import { themes } from '#site/themes/themes.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
-import { mannerNames, wallLabelNames, wallNames } from '../../ui/arrangement-names.ts';
+import { mannerNames, openingNames, wallLabelNames, wallNames } from '../../ui/arrangement-names.ts';
 import { Button } from '../../ui/button.tsx';
+import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import { Segments } from '../../ui/segments.tsx';
 import { SelectField } from '../../ui/select.tsx';
@@ -37,10 +41,24 @@ const textureNames = {
   weave: 'Weave',
 } as const;
 
+const openings = ['own', ...openingLayouts] as const;
 const percent = (value: number) => `${Math.round(value * 100)} %`;
 
+/** Of the lights a look has. */
+const seenThrough = (veil: GroundVeil, look: Look) => {
+  const scheme = schemeOf(look);
+  if (scheme !== 'device') return percent(veil[scheme]);
+  return `${percent(veil.light)} by day and ${percent(veil.dark)} by night`;
+};
+
 /** All that can be chosen of a look, each with its effect on the page beside it. */
-export function Settings({ front }: { front: PageInput | null }) {
+export function Settings({
+  front,
+  lights,
+}: {
+  front: PageInput | null;
+  lights: ReadonlyMap<string, string>;
+}) {
   const { state, changeSite } = useSite();
   const { site } = state;
   const { look } = site;
@@ -48,6 +66,7 @@ export function Settings({ front }: { front: PageInput | null }) {
   const recipe = recipes[look.theme];
   const set = (change: Partial<Look>, label: string) => changeSite({ look: { ...look, ...change } }, label);
   const corners = look.corners ?? usual.corners;
+  const onGround = state.materials.filter(isPicture).find(({ id }) => id === look.ground.picture);
   const takeFrom = async (id: string) => {
     const material = state.materials.find((one) => one.id === id);
     if (!material) return;
@@ -166,7 +185,46 @@ export function Settings({ front }: { front: PageInput | null }) {
           }
         />
       </div>
+      {state.materials.some(isPicture) && (
+        <div className="grid gap-1">
+          <p className="field-name">Picture on the ground</p>
+          <div className="flex flex-wrap items-center gap-3">
+            {onGround && <MaterialPicture material={onGround} alt="" className="h-14 w-20 object-cover" />}
+            <PickMaterials
+              title="Choose a picture for the ground"
+              most={1}
+              onPick={([picture]) =>
+                picture !== undefined && set({ ground: { ...look.ground, picture } }, 'Picture on the ground')
+              }
+            >
+              <Button small>{onGround ? 'Another picture' : 'Choose a picture'}</Button>
+            </PickMaterials>
+            {onGround && (
+              <Button
+                small
+                onClick={() => set({ ground: { ...look.ground, picture: null } }, 'Picture on the ground')}
+              >
+                None
+              </Button>
+            )}
+          </div>
+          {onGround && (
+            <p className="note">
+              {`It shows through ${seenThrough(veilOfGround(lights.get(onGround.id), look, 'page'), look)} of the page’s colour, the least with which all words hold.`}
+            </p>
+          )}
+        </div>
+      )}
       <div className="grid gap-3">
+        <SelectField
+          name="Pages open with"
+          value={look.opening ?? 'own'}
+          options={openings.map((value) => ({
+            value,
+            name: value === 'own' ? 'What each page says' : openingNames[value],
+          }))}
+          onChange={(value) => set({ opening: value === 'own' ? null : value }, 'How pages open')}
+        />
         <SelectField
           name="Menu"
           value={site.menu}

@@ -1,0 +1,36 @@
+import type { ShownPage } from '#core/pages/page.ts';
+import type { Part } from '#core/parts/parts.ts';
+import { fetched } from '../../ui/fetched.tsx';
+
+const GroundDialog = fetched(() =>
+  import('../../parts/ground-dialog.tsx').then((module) => module.GroundDialog),
+);
+
+interface LayPartProps {
+  page: ShownPage;
+  /** Which part is asked about; null: none. */
+  part: string | null;
+  onChange: (part: Part) => void;
+  onClose: () => void;
+}
+
+/**
+ * Asks what a part lies on. It stands outside of the page: a part that gets a ground is drawn in another place, and whatever was open
+ * in it would be closed.
+ */
+export function LayPart({ page, part: id, onChange, onClose }: LayPartProps) {
+  const at = page.parts.findIndex((one) => one.id === id);
+  const part = page.parts[at];
+  if (!part) return null;
+  return (
+    <GroundDialog
+      ground={part.ground}
+      above={page.parts[at - 1]?.ground}
+      onChange={(ground) => {
+        const { ground: _, ...rest } = part;
+        onChange({ ...rest, ...(ground && { ground }) } as Part);
+      }}
+      onClose={onClose}
+    />
+  );
+}
