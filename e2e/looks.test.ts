@@ -1,6 +1,9 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
-import { readdir, readFile, writeFile } from 'node:fs/promises';
+import { mkdtemp, readdir, readFile, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
+import sharp from 'sharp';
 import { themeNames } from '../core/look/theme-names.ts';
 import { openDemoStudio } from './support/demo-studio.ts';
 import { fits } from './support/fits.ts';
@@ -12,6 +15,7 @@ const { server, studio, rooms, publish, asStranger, close } = await openDemoStud
 afterAll(close);
 const { page } = studio;
 const site = rooms.split('/').at(-1) ?? '';
+const pictures = join(import.meta.dirname, '../demo/pictures');
 
 const drawnTheme = () =>
   page.$eval('.look-left .site', (element) => (element as HTMLElement).dataset.theme ?? '');
@@ -222,4 +226,84 @@ describe('words over pictures', () => {
     }
     await page.setViewport({ width: 1280, height: 800 });
   }, 300_000);
+});
+
+describe('long names in many scripts, and pictures that are high, dark or none', () => {
+  test('fit on every page in every theme, and can be read', async () => {
+    const [high, dark] = await Promise.all([
+      sharp(join(pictures, 'tide-clock/08-hero-on-wall.jpg')).resize(500, 1500).jpeg().toBuffer(),
+      sharp(join(pictures, 'bee-hotel/07-hero-on-fence.jpg')).linear(0.12, 0).jpeg().toBuffer(),
+    ]);
+    await page.goto(`${rooms}/gather`);
+    const folder = await mkdtemp(join(tmpdir(), 'pictures-'));
+    const files = [join(folder, 'high.jpg'), join(folder, 'dark.jpg')];
+    await writeFile(files[0] ?? '', high);
+    await writeFile(files[1] ?? '', dark);
+    const input = await page.waitForSelector('input[type=file]');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(...files);
+    await page.evaluate(
+      async (id, changes) => {
+        for (const [slug, title, language, layout, file] of changes) {
+          let found;
+          for (;;) {
+            const state = (await (await fetch(`/api/sites/${id}`)).json()) as {
+              revision: number;
+              pages: { id: string; slug: string }[];
+              materials: { id: string; fileName: string }[];
+            };
+            const picture = state.materials.find(({ fileName }) => fileName === file);
+            found = { state, picture, page: state.pages.find((one) => one.slug === slug)?.id ?? '' };
+            if (picture || file === '') break;
+            await new Promise((resolve) => setTimeout(resolve, 200));
+          }
+          const reply = await fetch(`/api/sites/${id}/pages/${found.page}`, {
+            method: 'PATCH',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify({
+              seen: found.state.revision,
+              label: 'Long names',
+              change: {
+                ...{ title, language, cover: { picture: null, focus: null } },
+                opening: { layout, pictures: found.picture ? [found.picture.id] : [] },
+              },
+            }),
+          });
+          if (!reply.ok) throw new Error(await reply.text());
+        }
+      },
+      site,
+      [
+        [
+          'tide-clock',
+          `${'Donaudampfschifffahrtsgesellschaft'.repeat(2)} am Hafen`,
+          'de',
+          'full',
+          'dark.jpg',
+        ],
+        ['float-lamp', '浜辺のプラスチックで作った十四の輪の照明器具とその記録', 'ja', 'full', 'high.jpg'],
+        ['fold-flat-bee-hotel', 'فندق نحل قابل للطي من بقايا الخشب الرقائقي', 'ar', 'words', ''],
+      ] as const,
+    );
+    for (const theme of themeNames) {
+      await page.goto(`${rooms}/look`);
+      await wear(page, site, lookOf(theme));
+      for (const [width, path] of [
+        [820, ''],
+        [390, 'second-year/tide-clock/'],
+        [820, 'second-year/float-lamp/'],
+        [1280, 'second-year/fold-flat-bee-hotel/'],
+      ] as const) {
+        await page.setViewport({ width, height: 800 });
+        await openDraft(page, server.origin, site, path);
+        await fits(studio);
+        const { below } = await readWords(page);
+        expect([theme, width, path, below]).toEqual([theme, width, path, []]);
+      }
+      // However high the picture of an opening is, the words on it begin on the first screen.
+      await openDraft(page, server.origin, site, 'second-year/float-lamp/');
+      const top = await page.$eval('h1', (one) => one.getBoundingClientRect().top);
+      expect([theme, top < 800]).toEqual([theme, true]);
+    }
+    await page.setViewport({ width: 1280, height: 800 });
+  }, 240_000);
 });

@@ -3,6 +3,8 @@ import { frames, rowShares, type PlacedPicture } from '#core/gallery/row-shares.
 import { useProperties, type Properties } from '../render/declarations.ts';
 import type { Picture } from '../render/picture.ts';
 
+const leastOnWall = 0.66;
+
 const ratioOf = (picture: Picture): number => picture.widthPx / picture.heightPx;
 
 function shareProperties({ ratio, shares }: PlacedPicture): Properties {
@@ -48,7 +50,9 @@ export function Rows<T>({
   const attach = useProperties();
   const ratios = items.map((item) => {
     const picture = pictureOf(item);
-    return picture ? ratioOf(picture) : 1.5;
+    if (!picture) return 1.5;
+    // On the wall a name stands below it, which needs some width; a higher picture is cut there, around its focus.
+    return Item === 'article' ? Math.max(leastOnWall, ratioOf(picture)) : ratioOf(picture);
   });
   const inFrames = strip
     ? {
