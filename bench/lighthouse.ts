@@ -3,6 +3,9 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { z } from 'zod';
+import { asTheThemeComes } from '#core/look/look.ts';
+import { themeDefaults } from '#core/look/theme-defaults.ts';
+import { type ThemeName, themeNames } from '#core/look/theme-names.ts';
 import { BuiltServer } from '#e2e/support/demo-server.ts';
 import type { Row } from './table.ts';
 
@@ -14,6 +17,9 @@ const reportSchema = z.object({
   categories: z.record(z.string(), z.object({ score: z.number().nullable() })),
   audits: z.record(z.string(), z.looseObject({ numericValue: z.number().optional() })),
 });
+
+/** Of performance; the others are to be whole. */
+const enough = 0.97;
 
 /** One page on a phone on slow 4G, as Lighthouse simulates it. */
 async function report(url: string, folder: string): Promise<z.infer<typeof reportSchema>> {
@@ -39,8 +45,8 @@ async function report(url: string, folder: string): Promise<z.infer<typeof repor
   return reportSchema.parse(JSON.parse(await readFile(path, 'utf8')));
 }
 
-/** Lets search engines find the demo site, which asks them away as delivered, and publishes that. */
-async function allowEngines(origin: string): Promise<void> {
+/** Speaks for the maker of the demo; lets search engines find their site, which asks them away as delivered. */
+async function demoMaker(origin: string): Promise<{ wear(theme: ThemeName): Promise<void> }> {
   const signedIn = await fetch(`${origin}/api/session/demo`, { method: 'POST', headers: { origin } });
   const cookie = signedIn.headers
     .getSetCookie()
@@ -59,26 +65,35 @@ async function allowEngines(origin: string): Promise<void> {
   const at = `/api/sites/${site?.id}`;
   await ask('PATCH', at, { seen: 0, label: 'Search engines', change: { searchEngines: true } });
   const jobSchema = z.looseObject({ id: z.string(), state: z.string() });
-  let job = jobSchema.parse(await ask('POST', `${at}/publish`, {}));
-  while (job.state === 'running') {
-    await new Promise((resolve) => setTimeout(resolve, 200));
-    job = jobSchema.parse(await ask('GET', `${at}/publish/${job.id}`));
-  }
-  if (job.state !== 'done') throw new Error(`The publish ended as ${job.state}.`);
+  return {
+    /** Publishes the site in a theme, with its own menu and wall. */
+    wear: async (theme) => {
+      const { menu, wall } = themeDefaults[theme];
+      const change = { look: { theme, ...asTheThemeComes }, menu, wall };
+      const { revision } = z.looseObject({ revision: z.number() }).parse(await ask('GET', at));
+      await ask('PATCH', at, { seen: revision, label: 'Theme', change });
+      let job = jobSchema.parse(await ask('POST', `${at}/publish`, {}));
+      while (job.state === 'running') {
+        await new Promise((resolve) => setTimeout(resolve, 200));
+        job = jobSchema.parse(await ask('GET', `${at}/publish/${job.id}`));
+      }
+      if (job.state !== 'done') throw new Error(`The publish ended as ${job.state}.`);
+    },
+  };
 }
 
-/** The demo's public pages, with search engines allowed, each three times, the best of them: other things run on this machine as well. */
+/** The demo's front page and a case page in every theme, with search engines allowed, each up to three times, the best of them: other things run on this machine as well. */
 export async function benchLighthouse(): Promise<Row[]> {
   const server = await BuiltServer.start('demo');
   const folder = await mkdtemp(join(tmpdir(), 'kite-wall-lighthouse-'));
   try {
-    await allowEngines(server.origin);
+    const maker = await demoMaker(server.origin);
     const home = `${server.origin}/wren-makes/`;
-    const html = await (await fetch(home)).text();
-    const projects = [...html.matchAll(/<h2><a href="([\w-]+\/)"/g)].map(([, path]) => path ?? '');
-    if (projects.length === 0) throw new Error('The demo site shows no project.');
     const rows: Row[] = [];
-    for (const path of ['', ...projects]) {
+    for (const [theme, path] of themeNames.flatMap((name) =>
+      ['', 'second-year/tide-clock/'].map((at) => [name, at] as const),
+    )) {
+      if (path === '') await maker.wear(theme);
       let best = { performance: 0, paint: Number.NaN, others: [Number.NaN] };
       for (let round = 0; round < 3; round++) {
         const { categories, audits } = await report(home + path, folder);
@@ -89,15 +104,16 @@ export async function benchLighthouse(): Promise<Row[]> {
           paint: audits['largest-contentful-paint']?.numericValue ?? Number.NaN,
           others: ['accessibility', 'best-practices', 'seo'].map(score),
         };
+        if (best.performance >= enough) break;
       }
       rows.push({
-        what: `Lighthouse of /wren-makes/${path}: accessibility, best practices, search engines ${best.others.map((one) => one.toFixed(2)).join(', ')}`,
+        what: `Lighthouse of ${theme}, /${path}: accessibility, best practices, search engines ${best.others.map((one) => one.toFixed(2)).join(', ')}`,
         ours: `${best.performance.toFixed(2)}, largest paint ${(best.paint / 1000).toFixed(1)} s`,
         against: 'the whole',
         other: '1.00',
         ratio: best.performance,
         wanted: 'at least 0.97, the others 1.00',
-        reached: best.performance >= 0.97 && best.others.every((one) => one === 1),
+        reached: best.performance >= enough && best.others.every((one) => one === 1),
       });
     }
     return rows;

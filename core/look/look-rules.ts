@@ -3,7 +3,7 @@ import { fontPairs } from './font-pairs.ts';
 import type { Look } from './look.ts';
 import { type Palette, paletteOf } from './palette.ts';
 import { recipes } from './recipes/recipes.ts';
-import { textureDrawings } from './textures.ts';
+import { textureDrawings } from './texture-drawings.ts';
 import { themeDefaults } from './theme-defaults.ts';
 import type { Role, Scheme } from './theme-colours.ts';
 

@@ -7,6 +7,7 @@ import { changeSite } from '#contract/sites.ts';
 import { fontPairs } from '#core/look/font-pairs.ts';
 import { asTheThemeComes, firstLook, type Look } from '#core/look/look.ts';
 import { coloursOf, fontsOf, schemeOf } from '#core/look/look-rules.ts';
+import { unicodeRange } from '#core/look/unicode-range.ts';
 import { themeNames } from '#core/look/theme-names.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
@@ -75,6 +76,20 @@ describe.each(themeNames)('the theme %s', (theme) => {
     );
     const { display, text, meta } = fontPairs[fontsOf(look)];
     expect(named).toEqual(new Set([display, text, meta].map((stack) => /^'(.+?)'/.exec(stack)?.[1] ?? '')));
+    // Signs that the sheet sets by itself are drawn by fonts of the release, also where no word on a page has one.
+    const signs = Array.from(css.matchAll(/\\([0-9a-f]{2,6})/gi), ([, digits]) => parseInt(digits ?? '', 16));
+    const signed = [...css.matchAll(/@font-face\{[^}]*\}/g)].filter(
+      ([face]) =>
+        !face.includes('italic') &&
+        unicodeRange(/unicode-range:([^;}]+)/.exec(face)?.[1] ?? '').some(([first, last]) =>
+          signs.some((sign) => sign > 0x7f && first <= sign && sign <= last),
+        ),
+    );
+    for (const [face] of signed) {
+      const file = /url\("?\.?\/?([^")]+)"?\)/.exec(face)?.[1] ?? '';
+      const { statusCode } = await server.get(`/many-looks/assets/${file.replace(/^\.?\//, '')}`);
+      expect([theme, file, statusCode]).toEqual([theme, file, 200]);
+    }
     expect(gzipSync(css, { level: 9 }).byteLength).toBeLessThanOrEqual(12 * 1024);
   });
 });

@@ -56,6 +56,8 @@ export interface LookAssets {
   faces: StoredFonts['faces'];
   /** Whether its sheet slants words by itself. */
   slants: boolean;
+  /** Letters beyond ASCII that its sheet sets by itself, before or after words. */
+  signs: ReadonlySet<number>;
 }
 
 interface StoredFonts {
@@ -110,12 +112,20 @@ export async function assetsOfLook(
     },
     faces: stored.fonts[fontsOf(look)].faces,
     slants: stored.themes[look.theme].slants,
+    signs: signsIn(stored.themes[look.theme].css),
   };
 }
 
+/** Letters that a style sheet sets by itself, as they stand in it or as escapes (CSS Syntax, “Consume an escaped code point”). */
+function signsIn(css: string): Set<number> {
+  const escaped = Array.from(css.matchAll(/\\([0-9a-f]{2,6})/gi), ([, digits]) => parseInt(digits ?? '', 16));
+  return new Set([...beyondAsciiIn(css), ...escaped.filter((point) => point > 0x7f)]);
+}
+
 /** Of a look's files those that pages with these letters may ask for: of its fonts only what holds one of them. */
-export function usedAssets({ files, faces, slants }: LookAssets, letters: Letters): FileTree {
-  const used = usedFaces(faces, { ...letters, italic: letters.italic || slants });
+export function usedAssets({ files, faces, slants, signs }: LookAssets, letters: Letters): FileTree {
+  const beyondAscii = new Set([...letters.beyondAscii, ...signs]);
+  const used = usedFaces(faces, { beyondAscii, italic: letters.italic || slants });
   return { ...files, ...Object.fromEntries(used.map(({ path, kept }) => [path, kept])) };
 }
 

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { textureDrawings } from '#core/look/textures.ts';
+import { textureDrawings } from '#core/look/texture-drawings.ts';
 import { passingVeil } from '#core/look/words-over.ts';
 import { type GroundVeil, veilOfGround } from '#core/look/veil-of-ground.ts';
 import { veilColours } from '#core/look/veil.ts';
