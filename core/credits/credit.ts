@@ -1,4 +1,5 @@
-import { licenceName, licenceUrl } from './licence.ts';
+import { licenceUrl } from './licence.ts';
+import { licenceName } from './licence-name.ts';
 import { hostOf } from '../links/host-of.ts';
 import type { Provenance } from './provenance.ts';
 import { en } from '../public-words/en.ts';

@@ -1,6 +1,3 @@
-import { en } from '../public-words/en.ts';
-import type { PublicWords } from '../public-words/public-words.ts';
-
 /**
  * Under which terms somebody else's work may be shown. The Creative Commons family by its SPDX identifiers; the rest are
  * states of affairs that have no identifier there.
@@ -30,18 +27,6 @@ export const licences = [
   'all-rights-reserved',
 ] as const;
 export type Licence = (typeof licences)[number];
-
-const spoken = (words: PublicWords): Partial<Record<Licence, string>> => ({
-  'CC0-1.0': 'CC0 1.0',
-  'public-domain': words.publicDomain,
-  'permission-given': words.permissionGiven,
-  'all-rights-reserved': words.allRightsReserved,
-});
-
-/** The name as it is written in a credit: "CC BY-SA 4.0". */
-export function licenceName(licence: Licence, words: PublicWords = en): string {
-  return spoken(words)[licence] ?? licence.replace(/^CC-/, 'CC ').replace(/-([\d.]+)$/, ' $1');
-}
 
 /** Where the text of a licence stands, or null for one that has none of its own. */
 export function licenceUrl(licence: Licence): string | null {

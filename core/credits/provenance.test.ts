@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 // SPDX's own list of licences, as data (package spdx-license-list).
 import spdx from 'spdx-license-list';
 import { creditLine, creditOf } from './credit.ts';
-import { licenceName, licences, licenceUrl } from './licence.ts';
+import { licences, licenceUrl } from './licence.ts';
+import { licenceName } from './licence-name.ts';
 import { mine, missingProvenance, type Provenance } from './provenance.ts';
 
 const borrowed: Provenance = {

@@ -1,5 +1,6 @@
 import type { CaseFacts, Companion } from './case-facts.ts';
-import { licenceName, licenceUrl } from '../credits/licence.ts';
+import { licenceUrl } from '../credits/licence.ts';
+import { licenceName } from '../credits/licence-name.ts';
 import { timeSpanForReaders } from '../dates/date-for-readers.ts';
 import { wordsFor } from '../public-words/words-for.ts';
 

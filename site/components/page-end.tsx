@@ -1,4 +1,5 @@
-import { licenceName, licenceUrl } from '#core/credits/licence.ts';
+import { licenceUrl } from '#core/credits/licence.ts';
+import { licenceName } from '#core/credits/licence-name.ts';
 import type { PageInput } from '../render/page-input.ts';
 import { useSpoken } from '../render/words.ts';
 import { Item } from './site-menu.tsx';

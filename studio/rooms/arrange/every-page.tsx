@@ -1,7 +1,7 @@
 import { memo, useState } from 'react';
 import { z } from 'zod';
 import { webAddressSchema } from '#contract/web-address.ts';
-import { licenceName } from '#core/credits/licence.ts';
+import { licenceName } from '#core/credits/licence-name.ts';
 import { ownLicences } from '#core/pages/case-facts.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Field } from '../../ui/field.tsx';

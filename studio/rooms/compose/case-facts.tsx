@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { oneLine } from '#core/words/one-line.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { type CaseFacts, ownLicences } from '#core/pages/case-facts.ts';
-import { licenceName } from '#core/credits/licence.ts';
+import { licenceName } from '#core/credits/licence-name.ts';
 import { materialsById } from '#core/materials/materials-by-id.ts';
 import { factsOf, type ShownPage } from '#core/pages/page.ts';
 import { suggestedMonths } from '#core/pages/suggested-months.ts';

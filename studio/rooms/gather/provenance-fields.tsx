@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import { creditLine, creditOf } from '#core/credits/credit.ts';
-import { licenceName, licences } from '#core/credits/licence.ts';
+import { licences } from '#core/credits/licence.ts';
+import { licenceName } from '#core/credits/licence-name.ts';
 import { missingProvenance, type Provenance } from '#core/credits/provenance.ts';
 import { SelectField } from '../../ui/select.tsx';
 
