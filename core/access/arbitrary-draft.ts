@@ -242,6 +242,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
     language: fc.constantFrom('en', 'de', 'fr', 'ar', 'ja'),
     welcome: fc.boolean(),
     linkPictures: fc.boolean(),
+    ground: fc.option(materialId, { nil: null, freq: 2 }),
     wallLabels: fc.constantFrom(...wallLabels),
   })
   .map((spec) => ({
@@ -251,7 +252,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
       height: spec.height,
       address: 'a-site',
       searchEngines: false,
-      look: firstLook,
+      look: { ...firstLook, ground: { ...firstLook.ground, picture: spec.ground } },
       evidenceWanted: 3,
       ...{ ...firstArrangement, wallOrder: spec.wallOrder, offWall: spec.offWall },
       ...{ quickLinks: spec.quickLinks, language: spec.language, welcome: spec.welcome },

@@ -112,9 +112,13 @@ function expectedOf(draft: Draft, viewer: Viewer): Record<string, string[]> {
           parts.flatMap(materialsOf).includes(cover) ||
           !elsewhere.includes(cover));
       // All but the note are somebody else's work, so a page that shows anything has somebody to name.
-      const names = [...opening.pictures, ...parts.flatMap(materialsOf), ...(keptCover ? [cover] : [])].some(
-        (id) => id !== noteId,
-      );
+      const ground = draft.site.look.ground.picture;
+      const isPicture = draft.materials.some(({ id, kind }) => id === ground && kind === 'picture');
+      const names = [
+        ...[...opening.pictures, ...parts.flatMap(materialsOf)],
+        ...(keptCover ? [cover] : []),
+        ...(ground !== null && isPicture ? [ground] : []),
+      ].some((id) => id !== noteId);
       return [page.id, parts.filter(({ kind }) => kind !== 'credits' || names).map(({ id }) => id)];
     }),
   );
@@ -124,7 +128,8 @@ describe('seenBy', () => {
   test('no text or file of anything above the viewer’s reach is in the view', () => {
     fc.assert(
       fc.property(mixedDraftArbitrary, viewerArbitrary, (draft, viewer) => {
-        const bytes = JSON.stringify(seenBy(draft, viewer));
+        const view = seenBy(draft, viewer);
+        const bytes = JSON.stringify(view);
         const levels = everyLevel(draft);
         const isOpen = (id: string) => (levels.get(id) ?? 0) >= needed[viewer.kind];
         const shown = new Set<string>();
@@ -141,6 +146,9 @@ describe('seenBy', () => {
             for (const { id } of part.columns) if (!isOpen(id)) secrets.push(marker.part(id));
           }
         }
+        // What a site lies on is shown with any page of it.
+        const ground = draft.site.look.ground.picture;
+        if (view && view.pages.length > 0 && ground !== null) shown.add(ground);
         // A note is its maker's alone, whatever points at it.
         shown.delete(noteId);
         // The still of a clip is shown with it.

@@ -191,10 +191,14 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
   const list: Difference[] = [];
   const siteWas = live?.site.height ?? 'private';
   const siteIs = after.site.height;
+  const sides = { before: sideOf(live ?? after), after: sideOf(after) };
   const what: string[] = [];
   if (live && live.site.title !== after.site.title) what.push('name of the site');
   if (live && live.site.by !== after.site.by) what.push('name of the maker');
   if (live && !same(live.site.look, after.site.look)) what.push('look');
+  const onGround = after.site.look.ground.picture;
+  if (live && onGround !== null && !sameShown(sides.before, sides.after, [onGround], [onGround]))
+    what.push('picture on the ground');
   if (live && live.site.menu !== after.site.menu) what.push('manner of the menu');
   if (live && hangs.some((field) => live.site[field] !== after.site[field]))
     what.push('how the front page hangs');
@@ -227,7 +231,6 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
       access: siteWas === siteIs ? null : { before: siteWas, after: siteIs },
     });
 
-  const sides = { before: sideOf(live ?? after), after: sideOf(after) };
   const oldPages = new Map((live?.pages ?? []).map((page) => [page.id, page]));
   for (const page of [...after.pages].sort(byRank)) {
     const was = oldPages.get(page.id);

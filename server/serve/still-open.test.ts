@@ -30,8 +30,9 @@ test('a share picture is open only with a page whose title it shows and the pict
       const released = releasable(draft);
       const view = seenBy(released, { kind: 'stranger' });
       const sources = draftSources([], new Map(), { picture: () => '', file: () => '' }, '');
-      const [page] = view ? pageInputs(view, sources) : [];
-      if (!view || !page) return;
+      const [page, ...others] = view ? pageInputs(view, sources) : [];
+      // Of two front pages, which no site has, one would stand in for the other.
+      if (!view || !page || others.some(({ path }) => path === page.path)) return;
       const index = `${page.path}index.html`;
       const tree = {
         [index]: file(),
