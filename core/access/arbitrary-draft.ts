@@ -101,18 +101,26 @@ const noteAt = 7;
 export const noteId = `material-${noteAt}`;
 const materialId = fc.nat(materialCount - 1).map((at) => `material-${at}`);
 
+/** As JSON gives objects back. */
+const plain = { noNullPrototype: true };
 const groundSpec: fc.Arbitrary<Ground> = fc.oneof(
-  fc.record({
-    kind: fc.constant('colour' as const),
-    colour: fc.constantFrom(...groundColours),
-    wide: fc.boolean(),
-  }),
-  fc.record({ kind: fc.constant('picture' as const), picture: materialId, wide: fc.boolean() }),
-  fc.record({
-    kind: fc.constant('passing' as const),
-    pictures: fc.uniqueArray(materialId, { minLength: 1, maxLength: 2 }),
-    side: fc.constantFrom(...passingSides),
-  }),
+  fc.record(
+    {
+      kind: fc.constant('colour' as const),
+      colour: fc.constantFrom(...groundColours),
+      wide: fc.boolean(),
+    },
+    plain,
+  ),
+  fc.record({ kind: fc.constant('picture' as const), picture: materialId, wide: fc.boolean() }, plain),
+  fc.record(
+    {
+      kind: fc.constant('passing' as const),
+      pictures: fc.uniqueArray(materialId, { minLength: 1, maxLength: 2 }),
+      side: fc.constantFrom(...passingSides),
+    },
+    plain,
+  ),
 );
 
 const partSpec = fc.record({

@@ -13,7 +13,8 @@ import pLimit from 'p-limit';
 import { decodingWidth } from '../media/decoding-width.ts';
 import type { ShareInput } from '../media/draw-share.ts';
 import { type Derivative, knownDerivatives, rememberDerivatives } from '../media/derive.ts';
-import type { PublishDeps } from './made-files.ts';
+import type { Reading } from '../reading/reading.ts';
+import type { RenderDeps } from './render-entrance.ts';
 
 /** Counts up when the same drawing would give other bytes. */
 const version = 1;
@@ -45,7 +46,7 @@ const largestJpeg = (files: readonly Derivative[] = []): Derivative | null =>
  * @param by whose site it is
  */
 export async function makeShares(
-  deps: PublishDeps,
+  deps: RenderDeps & { reading: Reading },
   views: readonly SiteView[],
   { pictures, files }: MadeOf,
   by: string,
