@@ -286,7 +286,8 @@ describe('long names in many scripts, and pictures that are high, dark or none',
     );
     for (const theme of themeNames) {
       await page.goto(`${rooms}/look`);
-      await wear(page, site, lookOf(theme));
+      // Names over their pictures need the most room there.
+      await wear(page, site, lookOf(theme), { wallLabels: 'over' });
       for (const [width, path] of [
         [820, ''],
         [390, 'second-year/tide-clock/'],
