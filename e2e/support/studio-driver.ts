@@ -199,7 +199,9 @@ export class Driver {
       await Promise.all(
         document
           .getAnimations()
-          .filter(({ playState, effect }) => {
+          .filter(({ playState, effect, timeline }) => {
+            // One that is driven by scrolling ends with no time.
+            if (timeline !== document.timeline) return false;
             return playState === 'running' && effect?.getComputedTiming().iterations !== Infinity;
           })
           .map(({ finished }) => finished.catch(() => undefined)),
