@@ -63,3 +63,26 @@ describe('palettes', () => {
     );
   }, 120_000);
 });
+
+describe('why a colour was changed', () => {
+  const own = { seeds: { first: null, second: null }, ground: null, comfort: 'AA' as const };
+  const whys = (choice: Parameters<typeof paletteOf>[0]) =>
+    paletteOf(choice, 'light').pairs.flatMap(({ text, ground, before }) =>
+      before ? [`${text} on ${ground}: ${before.why}`] : [],
+    );
+
+  test('is its ratio, here or on another of its grounds', () => {
+    const yellow = { ...own, seeds: { first: '#c8860a', second: null } };
+    const all = whys({ theme: 'broadsheet', ...yellow, onPicture: false });
+    expect(all).toContain('accent on paper: here');
+    for (const one of all) expect(one).toMatch(/here|elsewhere|alike/);
+  });
+
+  test('is a picture below the page where nothing else asks for it', () => {
+    for (const theme of themeNames) {
+      const all = whys({ theme, ...own, onPicture: true });
+      expect([theme, all.length > 0]).toEqual([theme, true]);
+      for (const one of all) expect(one).toMatch(/picture$|alike$/);
+    }
+  });
+});

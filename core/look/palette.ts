@@ -27,6 +27,12 @@ export interface ColourChoice {
 
 export type Colours = Partial<Record<Role, Hex>>;
 
+/**
+ * Why the colour of what stands there was changed: for its ratio here; for its ratio on another ground; since it was like a colour that
+ * says something else; or so that more comes through of a picture the page lies on.
+ */
+export type Why = 'here' | 'elsewhere' | 'alike' | 'picture';
+
 /** A pair as it came out. */
 export interface MeasuredPair extends ColourPair {
   /** As drawn. */
@@ -34,7 +40,7 @@ export interface MeasuredPair extends ColourPair {
   ratio: number;
   needs: number;
   /** What the colour of what stands there was before it was made readable; null where nothing had to change. */
-  before: { text: Hex; ratio: number } | null;
+  before: { text: Hex; ratio: number; why: Why } | null;
 }
 
 export interface Palette {
@@ -107,8 +113,9 @@ export function paletteOf(
 ): Palette {
   const recipe = recipes[theme];
   const pairs = [...commonPairs, ...recipe.pairs];
-  const needs = ({ kind, ground: on }: ColourPair) =>
-    needed[comfort][kind] * (onPicture && on === 'paper' ? sparePicture : 1);
+  const leastOf = ({ kind }: ColourPair) => needed[comfort][kind];
+  const needs = (pair: ColourPair) =>
+    leastOf(pair) * (onPicture && pair.ground === 'paper' ? sparePicture : 1);
   const manner = scheme === 'light' ? 'multiply' : 'screen';
   const roles = Object.keys(recipe.colours) as Role[];
   const wanted: Colours = {};
@@ -134,14 +141,12 @@ export function paletteOf(
     made[role] = groundFor(at(made, role), most, shared || printed ? end : undefined);
   }
   // Then what stands on them, and what stands on that.
-  const placesOf = (role: Role): StandsOn[] =>
-    pairs
-      .filter(({ text }) => text === role)
-      .map((pair) => ({
-        ground: at(made, pair.ground),
-        needs: needs(pair),
-        ...(pair.printed && { manner }),
-      }));
+  const placeOf = (pair: ColourPair): StandsOn => ({
+    ground: at(made, pair.ground),
+    needs: needs(pair),
+    ...(pair.printed && { manner }),
+  });
+  const placesOf = (role: Role) => pairs.filter(({ text }) => text === role).map(placeOf);
   const standing = roles.filter((role) => pairs.some(({ text }) => text === role));
   const last = (role: Role) => pairs.some(({ text, ground }) => text === role && !isGround(ground, pairs));
   for (const role of [...standing.filter((one) => !last(one)), ...standing.filter(last)]) {
@@ -149,23 +154,29 @@ export function paletteOf(
     if (found) made[role] = found;
     else throw new RangeError(`Nothing can be read as ${role} in ${theme}, ${scheme}.`);
   }
+  const clear = { ...made };
   for (const [one, other] of toldApart) made[one] = apart(at(made, one), at(made, other), placesOf(one));
 
+  /** Whether a colour as it was wanted misses what WCAG asks for, somewhere. */
+  const misses = (role: Role): boolean =>
+    pairs.some((pair) => pair.text === role && ratioOn(at(wanted, role), placeOf(pair)) < leastOf(pair));
+  const whyOf = (pair: ColourPair, ratio: number): Why => {
+    if (ratio < leastOf(pair)) return 'here';
+    if (at(made, pair.text) !== at(clear, pair.text)) return 'alike';
+    return misses(pair.text) ? 'elsewhere' : 'picture';
+  };
   return {
     colours: made,
     pairs: pairs.map((pair) => {
-      const place: StandsOn = {
-        ground: at(made, pair.ground),
-        needs: needs(pair),
-        ...(pair.printed && { manner }),
-      };
+      const place = placeOf(pair);
+      const ratioBefore = ratioOn(at(wanted, pair.text), place);
       const [text, before] = [at(made, pair.text), at(wanted, pair.text)];
       return {
         ...pair,
         colours: { text, ground: place.ground },
         ratio: ratioOn(text, place),
-        needs: needed[comfort][pair.kind],
-        before: text === before ? null : { text: before, ratio: ratioOn(before, place) },
+        needs: leastOf(pair),
+        before: text === before ? null : { text: before, ratio: ratioBefore, why: whyOf(pair, ratioBefore) },
       };
     }),
   };

@@ -2,7 +2,7 @@ import { Check } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Look } from '#core/look/look.ts';
 import { coloursOf, schemeOf } from '#core/look/look-rules.ts';
-import type { MeasuredPair } from '#core/look/palette.ts';
+import type { MeasuredPair, Why } from '#core/look/palette.ts';
 import type { Scheme } from '#core/look/theme-colours.ts';
 import { plural } from '#core/words/plural.ts';
 import { groundWords, textWords } from './pair-words.ts';
@@ -27,6 +27,12 @@ const Sample = ({ pair }: { pair: MeasuredPair }) => (
   </span>
 );
 
+const whyWords: Record<Exclude<Why, 'here'>, string> = {
+  elsewhere: 'was too near another ground',
+  alike: 'was too near another colour',
+  picture: 'was made clearer for the picture below',
+};
+
 /** What was done to a colour, in each scheme in which something was. */
 function Changed({ pairs }: { pairs: readonly (readonly [Scheme, MeasuredPair])[] }) {
   const moved = pairs.flatMap(([scheme, pair]) =>
@@ -39,8 +45,8 @@ function Changed({ pairs }: { pairs: readonly (readonly [Scheme, MeasuredPair])[
         <span key={scheme} className="block">
           {pairs.length > 1 ? `${schemeWords[scheme]}: ` : ''}
           <span className="look-dot" style={{ background: before.text }} aria-hidden="true" /> {before.text}{' '}
-          {before.ratio < pair.needs ? `was ${ratioWords(before.ratio)}` : 'was too near another colour'},
-          moved to <span className="look-dot" style={{ background: pair.colours.text }} aria-hidden="true" />{' '}
+          {before.why === 'here' ? `was ${ratioWords(before.ratio)}` : whyWords[before.why]}, moved to{' '}
+          <span className="look-dot" style={{ background: pair.colours.text }} aria-hidden="true" />{' '}
           {pair.colours.text}
         </span>
       ))}
