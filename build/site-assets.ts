@@ -9,7 +9,7 @@ import { themeNames, type ThemeName } from '../core/look/theme-names.ts';
 import { asUnicodeRange, unicodeRange } from '../core/look/unicode-range.ts';
 import { themes } from '../site/themes/themes.ts';
 import type { SiteAssetsIndex } from '../server/publish/site-assets.ts';
-import { cutFont, drawnFont, type UsedAxes } from './cut-font.ts';
+import { cutFont, drawnFont, type FontFile, type UsedAxes } from './cut-font.ts';
 
 const root = join(import.meta.dirname, '..');
 
@@ -39,34 +39,47 @@ const shared = {
 };
 
 type Faces = SiteAssetsIndex['fonts'][FontPairName]['faces'];
+type Drawn = SiteAssetsIndex['fonts'][FontPairName]['drawn'];
+/** Saves a file and says under which name. */
+type Keep = (name: string, contents: Uint8Array) => Promise<string>;
+
+/** A face as a style sheet names it, with its whole file. */
+interface SheetFace extends FontFile {
+  rule: postcss.AtRule;
+  family: string;
+  italic: boolean;
+  /** Name of the file. */
+  file: string;
+}
 
 /**
- * Cuts the fonts that a style sheet names to what their pair uses of them.
+ * The faces that a style sheet names.
  *
- * @param sheet as the bundler made it
  * @param fonts the contents of the files it names, by name
- * @param keep saves a file and says under which name
- * @returns the sheet with the cut files in place of the whole ones, and its faces
  */
-async function cutFonts(
-  sheet: string,
-  fonts: ReadonlyMap<string, Uint8Array>,
-  axes: UsedAxes,
-  keep: (name: string, contents: Uint8Array) => Promise<string>,
-): Promise<{ sheet: string; faces: Faces }> {
-  const rules: postcss.AtRule[] = [];
-  const parsed = postcss.parse(sheet);
-  parsed.walkAtRules('font-face', (rule) => void rules.push(rule));
-  const faces: Faces = [];
-  for (const rule of rules) {
+function facesOf(sheet: postcss.Root, fonts: ReadonlyMap<string, Uint8Array>): SheetFace[] {
+  const faces: SheetFace[] = [];
+  sheet.walkAtRules('font-face', (rule) => {
     const said = new Map<string, string>();
     rule.walkDecls(({ prop, value }) => void said.set(prop, value));
-    const whole = /url\("?\.\/([^")]+)"?\)/.exec(said.get('src') ?? '')?.[1] ?? '';
-    const contents = fonts.get(whole);
+    const file = /url\("?\.\/([^")]+)"?\)/.exec(said.get('src') ?? '')?.[1] ?? '';
+    const contents = fonts.get(file);
     if (!contents) throw new Error(`A face without a file: ${rule.toString()}`);
-    const ranges = unicodeRange(said.get('unicode-range') ?? 'U+0-10FFFF');
-    const pieces = await cutFont({ ranges, contents: Buffer.from(contents) }, axes);
-    for (const [at, piece] of pieces.entries()) {
+    faces.push({
+      ...{ rule, file, contents: Buffer.from(contents) },
+      family: said.get('font-family')?.replaceAll(/['"]/g, '') ?? '',
+      italic: said.get('font-style') === 'italic',
+      ranges: unicodeRange(said.get('unicode-range') ?? 'U+0-10FFFF'),
+    });
+  });
+  return faces;
+}
+
+/** Cuts the faces of a sheet to what their pair uses of them, and names the cut files in the sheet. */
+async function cutFonts(faces: readonly SheetFace[], axes: UsedAxes, keep: Keep): Promise<Faces> {
+  const made: Faces = [];
+  for (const { rule, file: whole, italic, ...font } of faces) {
+    for (const [at, piece] of (await cutFont(font, axes)).entries()) {
       const name = whole.replace(/-[A-Z0-9]{8}(?=\.woff2$)/, at === 0 ? '' : '-beyond');
       const file = await keep(name, piece.contents);
       const cut = rule.clone();
@@ -75,51 +88,31 @@ async function cutFonts(
         if (declaration.prop === 'unicode-range') declaration.value = asUnicodeRange(piece.ranges);
       });
       rule.before(cut);
-      faces.push({ file, italic: said.get('font-style') === 'italic', ranges: [...piece.ranges] });
+      made.push({ file, italic, ranges: [...piece.ranges] });
     }
     rule.remove();
   }
-  return { sheet: parsed.toString(), faces };
+  return made;
 }
 
-type Drawn = SiteAssetsIndex['fonts'][FontPairName]['drawn'];
-
-/** Cuts from the same files what share pictures are lettered with: of headings their weight, of words a firm one. */
-async function drawnFonts(
-  sheet: string,
-  fonts: ReadonlyMap<string, Uint8Array>,
-  pair: FontPair,
-  keep: (name: string, contents: Uint8Array) => Promise<string>,
-): Promise<Drawn> {
-  const { weights, properties } = pair;
+/** Cuts from the same faces what share pictures are lettered with: of headings their weight, of words a firm one. */
+async function drawnFonts(faces: readonly SheetFace[], pair: FontPair, keep: Keep): Promise<Drawn> {
+  const { weights, widths, properties, opticalSize } = pair;
   const within = (weight: number) => Math.min(weights[1], Math.max(weights[0], weight));
   const drawn: Drawn = { display: [], text: [] };
-  const rules: Map<string, string>[] = [];
-  postcss.parse(sheet).walkAtRules('font-face', (rule) => {
-    const said = new Map<string, string>();
-    rule.walkDecls(({ prop, value }) => void said.set(prop, value));
-    rules.push(said);
-  });
   for (const use of ['display', 'text'] as const) {
-    const [family = ''] = pair[use].split(',');
+    const [first = ''] = pair[use].split(',');
     const axes = {
-      ...(pair.widths && {
-        width: use === 'display' ? parseFloat(properties['display-wdth'] ?? '100') : 100,
-      }),
-      ...(pair.opticalSize !== undefined && { opticalSize: pair.opticalSize }),
+      weight: within(use === 'display' ? Number(properties['display-wght']) : 500),
+      ...(widths && { width: use === 'display' ? parseFloat(properties['display-wdth'] ?? '100') : 100 }),
+      ...(opticalSize !== undefined && { opticalSize }),
     };
-    const weight = within(use === 'display' ? Number(properties['display-wght']) : 500);
-    for (const said of rules) {
-      if (said.get('font-family')?.replaceAll(/['"]/g, '') !== family.replaceAll("'", '')) continue;
-      if (said.get('font-style') === 'italic') continue;
-      const whole = /url\("?\.\/([^")]+)"?\)/.exec(said.get('src') ?? '')?.[1] ?? '';
-      const contents = fonts.get(whole);
-      if (!contents) throw new Error(`A face without a file: ${family}`);
-      const ranges = unicodeRange(said.get('unicode-range') ?? 'U+0-10FFFF');
-      const font = await drawnFont({ ranges, contents: Buffer.from(contents) }, { weight, ...axes });
-      drawn[use].push(await keep(whole.replace(/-[A-Z0-9]{8}\.woff2$/, '-drawn.ttf'), font));
-    }
-    if (drawn[use].length === 0) throw new Error(`No face of ${family} to draw with.`);
+    for (const { family, italic, file, ...font } of faces)
+      if (family === first.replaceAll("'", '') && !italic)
+        drawn[use].push(
+          await keep(file.replace(/-[A-Z0-9]{8}\.woff2$/, '-drawn.ttf'), await drawnFont(font, axes)),
+        );
+    if (drawn[use].length === 0) throw new Error(`No face of ${first} to draw with.`);
   }
   return drawn;
 }
@@ -175,10 +168,11 @@ export async function buildSiteAssets(out: string): Promise<void> {
         .filter(({ path }) => path.endsWith('.woff2'))
         .map(({ path, contents }) => [basename(path), contents]),
     );
-    const whole = only(styles, '.css').text;
-    const { sheet, faces } = await cutFonts(whole, files, fontPairs[name] as FontPair, save);
-    const drawn = await drawnFonts(whole, files, fontPairs[name], save);
-    return { css: sheet.trim(), faces, drawn };
+    const sheet = postcss.parse(only(styles, '.css').text);
+    const whole = facesOf(sheet, files);
+    const faces = await cutFonts(whole, fontPairs[name], save);
+    const drawn = await drawnFonts(whole, fontPairs[name], save);
+    return { css: sheet.toString().trim(), faces, drawn };
   };
 
   const print = await esbuild.build({ ...shared, outdir: out, entryPoints: ['site/styles/print.css'] });

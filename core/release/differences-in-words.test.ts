@@ -102,7 +102,7 @@ describe('one change of a page, in a reader’s words', () => {
     const lying = said('One');
     const onField = { kind: 'colour', colour: 'strong', wide: true } as const;
     const parts = (lying.pages[0]?.parts ?? []).map((part) => ({ ...part, ground: onField }));
-    expect(what(lying, withPage({ parts: parts as Part[] }))).toEqual([['ground of a words']]);
+    expect(what(lying, withPage({ parts: parts as Part[] }))).toEqual([['ground below the words']]);
     const hidden = page.parts.map((part) => (part.id === 'part-3' ? { ...part, text: 'Secret' } : part));
     expect(what(live, withPage({ parts: hidden as Part[] }))).toEqual([]);
   });
@@ -117,6 +117,15 @@ describe('a material that is shown', () => {
     const inOpening = differences(releasable(live), withMaterial(picture, { caption: 'Another' }));
     expect(inOpening).toMatchObject([{ what: ['opening'], opening: true, parts: [] }]);
     expect(what(live, withMaterial(noteId, { caption: 'Another' }))).toEqual([]);
+    // What all pages lie on is told once, with the site.
+    const ground =
+      materials.find(({ id, kind }) => kind === 'picture' && id !== picture && id !== other)?.id ?? '';
+    const look = { ...firstLook, ground: { ...firstLook.ground, picture: ground } };
+    const lying = { ...live, site: { ...live.site, look } };
+    expect(what(live, lying)).toEqual([['look']]);
+    expect(what(lying, withMaterial(ground, { fixes: { turn: 90 } }, lying))).toEqual([
+      ['picture on the ground'],
+    ]);
     // Of a picture, its title is for its maker to find it by.
     expect(what(live, withMaterial(other, { title: 'Another' }))).toEqual([]);
   });

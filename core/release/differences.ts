@@ -119,7 +119,7 @@ function partChanges(
     };
     if (!was) change(`${noun} added`);
     else if (!sameThing(was, part))
-      change(onlyGround(was, part) ? `ground of a ${noun}` : changed(was, part));
+      change(onlyGround(was, part) ? `ground below the ${noun}` : changed(was, part));
     else if (!sameShown(before, after, materialsOf(was), materialsOf(part)))
       change(`caption, alt text or fixes in a ${noun}`);
   }
@@ -196,8 +196,13 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
   if (live && live.site.title !== after.site.title) what.push('name of the site');
   if (live && live.site.by !== after.site.by) what.push('name of the maker');
   if (live && !same(live.site.look, after.site.look)) what.push('look');
-  const onGround = after.site.look.ground.picture;
-  if (live && onGround !== null && !sameShown(sides.before, sides.after, [onGround], [onGround]))
+  const onGround = live?.site.look.ground.picture ?? null;
+  // Another one is told as the look; the same one may be cut or described otherwise.
+  if (
+    onGround !== null &&
+    onGround === after.site.look.ground.picture &&
+    !sameShown(sides.before, sides.after, [onGround], [onGround])
+  )
     what.push('picture on the ground');
   if (live && live.site.menu !== after.site.menu) what.push('manner of the menu');
   if (live && hangs.some((field) => live.site[field] !== after.site[field]))

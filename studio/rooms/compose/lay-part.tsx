@@ -1,3 +1,4 @@
+import { standingBeside } from '#core/parts/beside.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { fetched } from '../../ui/fetched.tsx';
@@ -19,7 +20,9 @@ interface LayPartProps {
  * in it would be closed.
  */
 export function LayPart({ page, part: id, onChange, onClose }: LayPartProps) {
-  const at = page.parts.findIndex((one) => one.id === id);
+  const chosen = page.parts.findIndex((one) => one.id === id);
+  // Of two beside each other the first says what both lie on.
+  const at = typeof standingBeside(page.parts)[chosen] === 'number' ? chosen - 1 : chosen;
   const part = page.parts[at];
   if (!part) return null;
   return (
