@@ -87,8 +87,10 @@ describe('the board of projects', () => {
     const before = await hanging();
     await (await studio.named('button', 'More for Sailcloth satchel')).focus();
     await studio.page.keyboard.press('Enter');
-    await studio.named('menuitem', /^Delete/);
+    // The menu takes the keys once it has the focus, a moment after it is there.
+    await studio.page.waitForFunction(() => document.activeElement?.closest('[role=menu]'));
     await studio.page.keyboard.press('End');
+    await studio.page.waitForFunction(() => document.activeElement?.textContent?.startsWith('Delete'));
     await studio.page.keyboard.press('Enter');
     await studio.reads('Sailcloth satchel is deleted.');
     expect(await hanging()).toEqual(before.filter((title) => title !== 'Sailcloth satchel'));
