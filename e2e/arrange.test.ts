@@ -1,5 +1,6 @@
 import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { createPage } from '#contract/pages.ts';
+import { changePage, draftOf } from './support/change-draft.ts';
 import { openDemoStudio } from './support/demo-studio.ts';
 import { fits } from './support/fits.ts';
 
@@ -352,24 +353,10 @@ test('a hundred pages: the last is carried to the top by keyboard, and each step
 test('a menu of more than a hundred pages and of long names is folded out, scrolled and left on a phone', async () => {
   const compound = 'Donaudampfschifffahrtsgesellschaftskapitänsmützenabzeichenverleihungsordnung';
   await makePages(Array.from({ length: 20 }, (_, at) => `${compound} ${at + 1}`));
-  await page.evaluate(async () => {
-    // New pages of a live site are Private; their maker raises them, here all at once.
-    const site = /studio\/([^/]+)/.exec(location.pathname)?.[1] ?? '';
-    const state = (await (await fetch(`/api/sites/${site}`)).json()) as {
-      revision: number;
-      pages: { id: string; height: string; kind: string }[];
-    };
-    for (const { id } of state.pages.filter((one) => one.kind === 'plain' && one.height === 'private'))
-      await fetch(`/api/sites/${site}/pages/${id}`, {
-        method: 'PATCH',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({
-          seen: Number.MAX_SAFE_INTEGER,
-          label: 'Raised',
-          change: { height: 'public' },
-        }),
-      });
-  });
+  // New pages of a live site are Private; their maker raises them, here all at once.
+  const site = rooms.split('/').at(-1) ?? '';
+  for (const { id, kind, height } of (await draftOf(page, site)).pages)
+    if (kind === 'plain' && height === 'private') await changePage(page, site, id, { height: 'public' });
   await page.reload();
   await studio.reads('Front-page wall');
   await publish();

@@ -1,5 +1,6 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
 import type { Driver } from './support/studio-driver.ts';
+import { changePage, draftOf } from './support/change-draft.ts';
 import { openDemoStudio } from './support/demo-studio.ts';
 import { fits } from './support/fits.ts';
 
@@ -42,76 +43,61 @@ const order: [kind: string, space: number | 'g'][] = [
 ];
 
 /** Puts a page together from what the demo's own pages show, by the studio's interface, in the browser that is signed in. */
-async function longPage(kinds: readonly string[]): Promise<number> {
+async function longPage(kinds: readonly string[]): Promise<void> {
   const site = /studio\/([^/]+)/.exec(studio.page.url())?.[1] ?? '';
-  return studio.page.evaluate(
-    async (id, wanted) => {
-      interface Part {
-        id: string;
-        kind: string;
-        [field: string]: unknown;
-      }
-      const state = (await (await fetch(`/api/sites/${id}`)).json()) as {
-        revision: number;
-        pages: { id: string; title: string; parts?: Part[] }[];
-        materials: { id: string; kind: string; name: string; caption: string; facts: { widthPx?: number } }[];
-      };
-      const page = state.pages.find(({ title }) => title === 'Float lamp');
-      const all = state.pages.flatMap(({ parts = [] }) => parts);
-      const pictures = state.materials.filter(({ kind, caption }) => kind === 'picture' && caption !== '');
-      const words = (heading: string) => ({
-        kind: 'words',
-        text: {
-          type: 'doc',
+  interface Part {
+    id: string;
+    kind: string;
+    [field: string]: unknown;
+  }
+  const draft = await draftOf(studio.page, site);
+  const page = draft.pages.find(({ title }) => title === 'Float lamp');
+  const all = draft.pages.flatMap((one): Part[] => ('parts' in one ? one.parts : []));
+  const pictures = draft.materials.filter(({ kind, caption }) => kind === 'picture' && caption !== '');
+  const words = (heading: string) => ({
+    kind: 'words',
+    text: {
+      type: 'doc',
+      content: [
+        ...(heading
+          ? [{ type: 'heading', attrs: { level: 2 }, content: [{ type: 'text', text: heading }] }]
+          : []),
+        {
+          type: 'paragraph',
           content: [
-            ...(heading
-              ? [{ type: 'heading', attrs: { level: 2 }, content: [{ type: 'text', text: heading }] }]
-              : []),
-            {
-              type: 'paragraph',
-              content: [
-                { type: 'text', text: 'The slip is under water for five hours of every twelve. '.repeat(6) },
-              ],
-            },
+            { type: 'text', text: 'The slip is under water for five hours of every twelve. '.repeat(6) },
           ],
         },
-      });
-      const parts: Part[] = [];
-      wanted.forEach((what, at) => {
-        const [kind = '', ...how] = what.split(' ');
-        const own = { id: `part-${at}`, height: 'public' };
-        const picture = pictures[at]?.id;
-        const headed = how.includes('headed');
-        if (kind === 'words') parts.push({ ...own, ...words(headed ? 'A heading' : '') });
-        else if (kind === 'picture') parts.push({ ...own, kind, material: picture, width: how[0], link: '' });
-        else if (kind === 'gallery')
-          parts.push({
-            ...{ ...own, kind, title: headed ? 'Pictures' : '', layout: how[0], captions: 'below' },
-            pictures: pictures.slice(0, 6).map((one) => one.id),
-          });
-        else if (kind === 'pair')
-          parts.push(
-            { ...own, kind: 'picture', material: picture, width: 'wide', link: '' },
-            { ...own, ...words(''), id: `part-${at}-b`, beside: { with: `part-${at}`, share: 0.5 } },
-          );
-        else {
-          const found = all.find((part) => part.kind === kind);
-          if (!found) throw new Error(`The demo has no ${kind}.`);
-          // On the page itself, wherever it was found.
-          const { ground: _, ...plain } = found;
-          parts.push({ ...plain, id: `part-${at}`, height: 'public' });
-        }
-      });
-      const reply = await fetch(`/api/sites/${id}/pages/${page?.id ?? ''}`, {
-        method: 'PATCH',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ seen: state.revision, label: 'A long page', change: { parts } }),
-      });
-      return reply.status;
+      ],
     },
-    site,
-    kinds,
-  );
+  });
+  const parts: Part[] = [];
+  kinds.forEach((what, at) => {
+    const [kind = '', ...how] = what.split(' ');
+    const own = { id: `part-${at}`, height: 'public' };
+    const picture = pictures[at]?.id;
+    const headed = how.includes('headed');
+    if (kind === 'words') parts.push({ ...own, ...words(headed ? 'A heading' : '') });
+    else if (kind === 'picture') parts.push({ ...own, kind, material: picture, width: how[0], link: '' });
+    else if (kind === 'gallery')
+      parts.push({
+        ...{ ...own, kind, title: headed ? 'Pictures' : '', layout: how[0], captions: 'below' },
+        pictures: pictures.slice(0, 6).map((one) => one.id),
+      });
+    else if (kind === 'pair')
+      parts.push(
+        { ...own, kind: 'picture', material: picture, width: 'wide', link: '' },
+        { ...own, ...words(''), id: `part-${at}-b`, beside: { with: `part-${at}`, share: 0.5 } },
+      );
+    else {
+      const found = all.find((part) => part.kind === kind);
+      if (!found) throw new Error(`The demo has no ${kind}.`);
+      // On the page itself, wherever it was found.
+      const { ground: _, ...plain } = found;
+      parts.push({ ...plain, id: `part-${at}`, height: 'public' });
+    }
+  });
+  await changePage(studio.page, site, page?.id ?? '', { parts });
 }
 
 const measured = ({ page }: Driver) =>
@@ -153,7 +139,7 @@ const measured = ({ page }: Driver) =>
 
 describe('the composition of a case page', () => {
   test('every part stands on the lines of one grid, at the distances the paper gives it', async () => {
-    expect(await longPage(order.map(([kind]) => kind))).toBe(200);
+    await longPage(order.map(([kind]) => kind));
     await studio.page.reload();
     await studio.reads('Float lamp');
     await publish();

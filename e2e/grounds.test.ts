@@ -1,6 +1,7 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import { themeNames } from '../core/look/theme-names.ts';
+import { changePage, draftOf } from './support/change-draft.ts';
 import { openDemoStudio } from './support/demo-studio.ts';
 import { fits } from './support/fits.ts';
 import { readWords } from './support/read-words.ts';
@@ -125,41 +126,30 @@ describe.each(themeNames)('in the theme %s', (theme) => {
     async (scheme) => {
       await page.setViewport({ width: 1280, height: 800 });
       await page.goto(`${rooms}/look`);
-      const pictures = await page.evaluate(async (id) => {
-        const state = (await (await fetch(`/api/sites/${id}`)).json()) as {
-          revision: number;
-          pages: { id: string; slug: string; parts: { ground?: object }[] }[];
-          materials: { id: string; fileName: string }[];
-        };
-        const named = (name: string) =>
-          state.materials.find(({ fileName }) => fileName.includes(name))?.id ?? '';
-        const [wall, gears, dusk] = ['08-hero-on-wall', '04-gears-and-motor', '03-harbour-dusk'].map(named);
-        const wide = true;
-        const grounds = [
-          { kind: 'colour', colour: 'quiet', wide },
-          { kind: 'colour', colour: 'paper', wide: false },
-          { kind: 'picture', picture: wall, wide },
-          { kind: 'passing', pictures: [wall, gears], side: 'right' },
-          { kind: 'passing', pictures: [wall, gears], side: 'right' },
-          { kind: 'colour', colour: 'strong', wide },
-          { kind: 'texture', texture: 'dots', wide: false },
-          { kind: 'picture', picture: dusk, wide: false },
-        ];
-        const clock = state.pages.find(({ slug }) => slug === 'tide-clock');
-        const reply = await fetch(`/api/sites/${id}/pages/${clock?.id ?? ''}`, {
-          method: 'PATCH',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify({
-            seen: state.revision,
-            label: 'Grounds',
-            change: { parts: clock?.parts.map((part, at) => ({ ...part, ground: grounds[at] })) },
-          }),
-        });
-        if (!reply.ok) throw new Error(await reply.text());
-        return { dusk: dusk ?? '' };
-      }, site);
+      const draft = await draftOf(page, site);
+      const named = (name: string) =>
+        draft.materials.find(({ fileName }) => fileName.includes(name))?.id ?? '';
+      const [wall, gears, dusk = ''] = ['08-hero-on-wall', '04-gears-and-motor', '03-harbour-dusk'].map(
+        named,
+      );
+      const wide = true;
+      const grounds = [
+        { kind: 'colour', colour: 'quiet', wide },
+        { kind: 'colour', colour: 'paper', wide: false },
+        { kind: 'picture', picture: wall, wide },
+        { kind: 'passing', pictures: [wall, gears], side: 'right' },
+        { kind: 'passing', pictures: [wall, gears], side: 'right' },
+        { kind: 'colour', colour: 'strong', wide },
+        { kind: 'texture', texture: 'dots', wide: false },
+        { kind: 'picture', picture: dusk, wide: false },
+      ];
+      const clock = draft.pages.find(({ slug }) => slug === 'tide-clock');
+      if (!clock || !('parts' in clock)) throw new Error('The demo has no tide clock.');
+      await changePage(page, site, clock.id, {
+        parts: clock.parts.map((part, at) => ({ ...part, ground: grounds[at] })),
+      });
       // By night on a page that lies on a picture as well, in a look of AAA.
-      const ground = { colour: null, texture: null, picture: pictures.dusk };
+      const ground = { colour: null, texture: null, picture: dusk };
       const look = lookOf(theme, scheme === 'light' ? { scheme } : { scheme, ground, comfort: 'AAA' });
       await page.goto(`${rooms}/look`);
       await wear(page, site, look);

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import sharp from 'sharp';
 import { themeNames } from '../core/look/theme-names.ts';
+import { changePage, draftOf } from './support/change-draft.ts';
 import { openDemoStudio } from './support/demo-studio.ts';
 import { fits } from './support/fits.ts';
 import { readWords } from './support/read-words.ts';
@@ -168,15 +169,32 @@ describe.each(themeNames)('the theme %s', (theme) => {
   );
 });
 
+test('where colours are forced, no theme prints over its words and pictures', async () => {
+  const forcing = await page.createCDPSession();
+  const force = (value: 'active' | 'none') =>
+    forcing.send('Emulation.setEmulatedMedia', { features: [{ name: 'forced-colors', value }] });
+  for (const theme of themeNames) {
+    await page.goto(`${rooms}/look`);
+    await wear(page, site, lookOf(theme));
+    await openDraft(page, server.origin, site, 'second-year/tide-clock/');
+    await force('active');
+    const printed = await page.$$eval('.opening, .opening *', (all) =>
+      all
+        .map((one) => [getComputedStyle(one).mixBlendMode, getComputedStyle(one).filter].join())
+        .filter((style) => style !== 'normal,none'),
+    );
+    expect([theme, printed]).toEqual([theme, []]);
+    await force('none');
+  }
+}, 60_000);
+
 describe('words over pictures', () => {
   test('can be read over every picture the maker has, in a look of AA and of AAA', async () => {
     await page.goto(`${rooms}/look`);
-    const pictures = await page.evaluate(async (id) => {
-      const state = (await (await fetch(`/api/sites/${id}`)).json()) as {
-        materials: { id: string; kind: string }[];
-      };
-      return state.materials.filter(({ kind }) => kind === 'picture').map((one) => one.id);
-    }, site);
+    const draft = await draftOf(page, site);
+    const pictures = draft.materials.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
+    const clock = draft.pages.find(({ title }) => title === 'Tide clock');
+    if (!clock) throw new Error('The demo has no tide clock.');
     expect(pictures.length).toBeGreaterThan(20);
     for (const [at, picture] of pictures.filter((_, index) => index % 8 === 0).entries()) {
       const comfort = at % 2 === 0 ? 'AA' : 'AAA';
@@ -189,30 +207,10 @@ describe('words over pictures', () => {
           wallLabels: 'over',
         },
       );
-      await page.evaluate(
-        async (id, shown) => {
-          const state = (await (await fetch(`/api/sites/${id}`)).json()) as {
-            revision: number;
-            pages: { id: string; title: string }[];
-          };
-          const clock = state.pages.find(({ title }) => title === 'Tide clock');
-          const reply = await fetch(`/api/sites/${id}/pages/${clock?.id ?? ''}`, {
-            method: 'PATCH',
-            headers: { 'content-type': 'application/json' },
-            body: JSON.stringify({
-              seen: state.revision,
-              label: 'Opening',
-              change: {
-                opening: { layout: 'full', pictures: [shown] },
-                cover: { picture: shown, focus: null },
-              },
-            }),
-          });
-          if (!reply.ok) throw new Error(await reply.text());
-        },
-        site,
-        picture,
-      );
+      await changePage(page, site, clock.id, {
+        opening: { layout: 'full', pictures: [picture] },
+        cover: { picture, focus: null },
+      });
       for (const [width, path] of [
         [1280, 'second-year/tide-clock/'],
         [390, 'second-year/tide-clock/'],
@@ -241,49 +239,24 @@ describe('long names in many scripts, and pictures that are high, dark or none',
     await writeFile(files[1] ?? '', dark);
     const input = await page.waitForSelector('input[type=file]');
     await (input as ElementHandle<HTMLInputElement>).uploadFile(...files);
-    await page.evaluate(
-      async (id, changes) => {
-        for (const [slug, title, language, layout, file] of changes) {
-          let found;
-          for (;;) {
-            const state = (await (await fetch(`/api/sites/${id}`)).json()) as {
-              revision: number;
-              pages: { id: string; slug: string }[];
-              materials: { id: string; fileName: string }[];
-            };
-            const picture = state.materials.find(({ fileName }) => fileName === file);
-            found = { state, picture, page: state.pages.find((one) => one.slug === slug)?.id ?? '' };
-            if (picture || file === '') break;
-            await new Promise((resolve) => setTimeout(resolve, 200));
-          }
-          const reply = await fetch(`/api/sites/${id}/pages/${found.page}`, {
-            method: 'PATCH',
-            headers: { 'content-type': 'application/json' },
-            body: JSON.stringify({
-              seen: found.state.revision,
-              label: 'Long names',
-              change: {
-                ...{ title, language, cover: { picture: null, focus: null } },
-                opening: { layout, pictures: found.picture ? [found.picture.id] : [] },
-              },
-            }),
-          });
-          if (!reply.ok) throw new Error(await reply.text());
-        }
-      },
-      site,
-      [
-        [
-          'tide-clock',
-          `${'Donaudampfschifffahrtsgesellschaft'.repeat(2)} am Hafen`,
-          'de',
-          'full',
-          'dark.jpg',
-        ],
-        ['float-lamp', '浜辺のプラスチックで作った十四の輪の照明器具とその記録', 'ja', 'full', 'high.jpg'],
-        ['fold-flat-bee-hotel', 'فندق نحل قابل للطي من بقايا الخشب الرقائقي', 'ar', 'words', ''],
-      ] as const,
-    );
+    const names = [
+      ['tide-clock', `${'Donaudampfschifffahrtsgesellschaft'.repeat(2)} am Hafen`, 'de', 'full', 'dark.jpg'],
+      ['float-lamp', '浜辺のプラスチックで作った十四の輪の照明器具とその記録', 'ja', 'full', 'high.jpg'],
+      ['fold-flat-bee-hotel', 'فندق نحل قابل للطي من بقايا الخشب الرقائقي', 'ar', 'words', ''],
+    ] as const;
+    let draft = await draftOf(page, site);
+    const named = (file: string) => draft.materials.find(({ fileName }) => fileName === file);
+    while (!named('high.jpg') || !named('dark.jpg')) {
+      await new Promise((resolve) => setTimeout(resolve, 200));
+      draft = await draftOf(page, site);
+    }
+    for (const [slug, title, language, layout, file] of names) {
+      const shown = named(file);
+      await changePage(page, site, draft.pages.find((one) => one.slug === slug)?.id ?? '', {
+        ...{ title, language, cover: { picture: null, focus: null } },
+        opening: { layout, pictures: shown ? [shown.id] : [] },
+      });
+    }
     for (const theme of themeNames) {
       await page.goto(`${rooms}/look`);
       // Names over their pictures need the most room there.

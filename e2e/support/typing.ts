@@ -1,3 +1,4 @@
+import { changePage, draftOf } from './change-draft.ts';
 import type { Driver } from './studio-driver.ts';
 
 /** Makes a project of so many parts, every third a gallery of four pictures, and opens it. */
@@ -7,42 +8,24 @@ export async function openLongPage(studio: Driver, rooms: string, parts: number)
   await studio.reads('Case facts');
   const page = studio.page.url().split('/').at(-1) ?? '';
   const site = rooms.split('/').at(-1) ?? '';
-  await studio.page.evaluate(
-    async (siteId, pageId, count) => {
-      const state = (await (await fetch(`/api/sites/${siteId}`)).json()) as {
-        revision: number;
-        materials: { id: string; kind: string }[];
+  const { materials } = await draftOf(studio.page, site);
+  const pictures = materials.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
+  const all = Array.from({ length: parts }, (_, at) => {
+    const base = { id: `long-part-${at}`, height: 'public' };
+    if (at % 3 === 2)
+      return {
+        ...base,
+        kind: 'gallery',
+        pictures: [0, 1, 2, 3].map((n) => pictures[(at + n) % pictures.length]),
       };
-      const pictures = state.materials.filter(({ kind }) => kind === 'picture').map(({ id }) => id);
-      const all = Array.from({ length: count }, (_, at) => {
-        const base = { id: `long-part-${at}`, height: 'public' };
-        if (at % 3 === 2)
-          return {
-            ...base,
-            kind: 'gallery',
-            pictures: [0, 1, 2, 3].map((n) => pictures[(at + n) % pictures.length]),
-          };
-        const text = `Part ${at}. ${'Some words about how it was made and why. '.repeat(12)}`;
-        return {
-          ...base,
-          kind: 'words',
-          text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text }] }] },
-        };
-      });
-      await fetch(`/api/sites/${siteId}/pages/${pageId}`, {
-        method: 'PATCH',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({
-          seen: state.revision,
-          label: 'Long',
-          change: { title: `${count} parts`, parts: all },
-        }),
-      });
-    },
-    site,
-    page,
-    parts,
-  );
+    const text = `Part ${at}. ${'Some words about how it was made and why. '.repeat(12)}`;
+    return {
+      ...base,
+      kind: 'words',
+      text: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text }] }] },
+    };
+  });
+  await changePage(studio.page, site, page, { title: `${parts} parts`, parts: all });
   await studio.page.reload();
   await studio.reads('Part 0.');
 }

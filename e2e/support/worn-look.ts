@@ -3,6 +3,7 @@ import { asTheThemeComes, type Look } from '../../core/look/look.ts';
 import { themeDefaults } from '../../core/look/theme-defaults.ts';
 import type { ThemeName } from '../../core/look/theme-names.ts';
 import type { Site } from '../../core/sites/site.ts';
+import { changeSite } from './change-draft.ts';
 
 /** A theme as it comes, but for what is said. */
 export const lookOf = (theme: ThemeName, more: Partial<Look> = {}): Look => ({
@@ -14,19 +15,7 @@ export const lookOf = (theme: ThemeName, more: Partial<Look> = {}): Look => ({
 /** Gives a site another look, menu and wall, over the studio's own API, from a page on which its maker is signed in. */
 export async function wear(page: Page, site: string, look: Look, more: Partial<Site> = {}): Promise<void> {
   const { menu, wall } = themeDefaults[look.theme];
-  await page.evaluate(
-    async (id, change) => {
-      const { revision } = (await (await fetch(`/api/sites/${id}`)).json()) as { revision: number };
-      const reply = await fetch(`/api/sites/${id}`, {
-        method: 'PATCH',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ seen: revision, label: 'Look', change }),
-      });
-      if (!reply.ok) throw new Error(await reply.text());
-    },
-    site,
-    { look, menu, wall, ...more },
-  );
+  await changeSite(page, site, { look, menu, wall, ...more });
 }
 
 /** A page of the draft as its maker would publish it, without the notice above it, with all its pictures there. */
