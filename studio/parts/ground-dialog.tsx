@@ -66,6 +66,7 @@ export function GroundDialog({ ground, above, onChange, onClose }: GroundDialogP
     <Dialog
       title="What it lies on"
       description="Parts that follow each other on equal grounds lie on one together."
+      leavesFocus
       onClose={onClose}
     >
       <div className="grid gap-4">

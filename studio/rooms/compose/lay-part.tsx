@@ -23,6 +23,7 @@ export function LayPart({ page, part: id, onChange, onClose }: LayPartProps) {
   const chosen = page.parts.findIndex((one) => one.id === id);
   // Of two beside each other the first says what both lie on.
   const at = typeof standingBeside(page.parts)[chosen] === 'number' ? chosen - 1 : chosen;
+  const chosenId = page.parts[chosen]?.id ?? '';
   const part = page.parts[at];
   if (!part) return null;
   return (
@@ -33,7 +34,14 @@ export function LayPart({ page, part: id, onChange, onClose }: LayPartProps) {
         const { ground: _, ...rest } = part;
         onChange({ ...rest, ...(ground && { ground }) } as Part);
       }}
-      onClose={onClose}
+      onClose={() => {
+        onClose();
+        // Whoever came by keys goes on where the part is now; the button they came from may be gone.
+        requestAnimationFrame(() => {
+          const own = document.getElementById(`part-${chosenId}`);
+          own?.querySelector<HTMLElement>('[aria-label^="More for"]')?.focus();
+        });
+      }}
     />
   );
 }
