@@ -3,6 +3,7 @@ import { frames, rowShares, type PlacedPicture } from '#core/gallery/row-shares.
 import { useProperties, type Properties } from '../render/declarations.ts';
 import type { Picture } from '../render/picture.ts';
 
+/** How narrow a cover may be on the wall, as its width by its height: the name below it needs some width. */
 const leastOnWall = 0.66;
 
 const ratioOf = (picture: Picture): number => picture.widthPx / picture.heightPx;
@@ -51,7 +52,7 @@ export function Rows<T>({
   const ratios = items.map((item) => {
     const picture = pictureOf(item);
     if (!picture) return 1.5;
-    // On the wall a name stands below it, which needs some width; a higher picture is cut there, around its focus.
+    // A higher picture is cut there, around its focus.
     return Item === 'article' ? Math.max(leastOnWall, ratioOf(picture)) : ratioOf(picture);
   });
   const inFrames = strip

@@ -4,6 +4,7 @@ import { firstLook } from '#core/look/look.ts';
 import { noCover } from '#core/pages/cover.ts';
 import { asScriptText, creativeWork } from './creative-work.ts';
 import type { PageInput } from './page-input.ts';
+import type { Picture } from './picture.ts';
 
 const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
   siteTitle: 'The harbour workshop',
@@ -94,6 +95,20 @@ describe('what a case page says to machines', () => {
       license: 'https://creativecommons.org/licenses/by/4.0/',
       image: 'https://wall.test/ash/share/a.jpg',
     });
+  });
+
+  test('its picture is the first on the page, as a JPEG for every browser, from where the page is', () => {
+    const shown: Picture = {
+      ...{ id: 'picture-1', alt: '', caption: '', widthPx: 1600, heightPx: 1200, colour: null },
+      ...{ focus: { x: 0.5, y: 0.5 }, moving: null, sources: [] },
+      fallback: [
+        { url: 'media/clock-640.jpg', widthPx: 640 },
+        { url: 'media/clock-1280.jpg', widthPx: 1280 },
+      ],
+    };
+    const page = { ...input({}), pictures: { 'picture-1': shown } };
+    expect(creativeWork(page)).toMatchObject({ image: '../media/clock-640.jpg' });
+    expect(creativeWork({ ...input({}), preview: null })).not.toHaveProperty('image');
   });
 
   test('nothing is said of what was left empty', () => {

@@ -1,11 +1,10 @@
 import { Crosshair } from 'lucide-react';
 import { useState } from 'react';
-import { isPicture } from '#core/materials/material.ts';
-import { materialsOn } from '#core/pages/materials-on.ts';
 import { noCover, type Cover } from '#core/pages/cover.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import { useSite } from '../api/site-context.tsx';
 import { Dialog } from '../ui/dialog.tsx';
+import { coverPicture } from './cover-picture.ts';
 import { MaterialPicture } from '../ui/material-picture.tsx';
 import { FocusFields, FocusStage, middle } from '../materials/fixes/focus-point.tsx';
 import { PickMaterials } from '../materials/pick-materials.tsx';
@@ -23,10 +22,9 @@ export function CoverField({ page, name = 'Cover', without = 'No picture yet.' }
   const { state, changePage } = useSite();
   const [aiming, setAiming] = useState(false);
   const own = page.cover.picture;
-  const pictures = state.materials.filter(isPicture);
-  const first = materialsOn(page).find((id) => pictures.some((one) => one.id === id));
-  const picture = pictures.find(({ id }) => id === (own ?? first));
-  const focus = page.cover.focus ?? picture?.fixes.focus ?? middle;
+  const shown = coverPicture(page, state.materials);
+  const picture = shown?.picture;
+  const focus = shown?.focus ?? middle;
   const set = (cover: Cover) =>
     changePage(page.id, { cover }, `Cover of ${page.title || 'a page'}`, `${page.id} cover`);
   return (

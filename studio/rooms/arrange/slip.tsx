@@ -5,12 +5,11 @@ import equal from 'fast-deep-equal';
 import { Link } from 'react-router';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { Id } from '#core/id.ts';
-import { materialsById } from '#core/materials/materials-by-id.ts';
-import { materialsOn } from '#core/pages/materials-on.ts';
 import { isShown, isWork, type Page, shownOn } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { plural } from '#core/words/plural.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { coverPicture } from '../../pages/cover-picture.ts';
 import { holderName, HeightRow } from '../../ui/height-control.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
@@ -50,16 +49,16 @@ function noteOf(page: Page, below: readonly Page[]): string {
 export function Cover({ page, className }: { page: Page; className: string }) {
   const { state } = useSite();
   const shown = shownOn(page);
-  const material = materialsById(state.materials).get(shown.cover.picture ?? materialsOn(shown)[0] ?? '');
-  if (!material) return <span className={`${className} grid place-items-center bg-sunk`} />;
-  const focus = shown.cover.focus ?? material.fixes.focus;
+  const cover = coverPicture(shown, state.materials);
+  if (!cover) return <span className={`${className} grid place-items-center bg-sunk`} />;
+  const { picture, focus } = cover;
   return (
     <span
       className={`${className} block overflow-hidden`}
       style={focus && ({ '--focus-at': `${focus.x * 100}% ${focus.y * 100}%` } as CSSProperties)}
     >
       <MaterialPicture
-        material={material}
+        material={picture}
         alt=""
         shows="sign"
         className="h-full w-full object-cover object-(--focus-at)"

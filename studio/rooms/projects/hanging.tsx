@@ -7,11 +7,11 @@ import { createPage, deletePage } from '#contract/pages.ts';
 import { pageNeeds } from '#core/check/page-needs.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { materialsById } from '#core/materials/materials-by-id.ts';
-import { materialsOn } from '#core/pages/materials-on.ts';
 import type { WorkPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { coverPicture } from '../../pages/cover-picture.ts';
 import { Bow } from '../../ui/bow.tsx';
 import { HeightChip } from '../../ui/height-control.tsx';
 import { Menu, MenuItem } from '../../ui/menu.tsx';
@@ -40,10 +40,9 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
     disabled: !movable,
   });
   const site = state.site.id;
-  const cover = page.cover.picture ?? materialsOn(page)[0];
   const materials = materialsById(state.materials);
-  const material = materials.get(cover ?? '');
-  const focus = page.cover.focus ?? material?.fixes.focus;
+  const cover = coverPicture(page, state.materials);
+  const focus = cover?.focus;
   const to = page.id;
   const navigate = useNavigate();
   const needs = pageNeeds(page, materials, state.site.evidenceWanted);
@@ -87,13 +86,13 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
         aria-hidden="true"
       >
         <Bow className="peg" />
-        {material ? (
+        {cover ? (
           <span
             className="block h-full"
             style={focus && ({ '--focus-at': `${focus.x * 100}% ${focus.y * 100}%` } as React.CSSProperties)}
           >
             <MaterialPicture
-              material={material}
+              material={cover.picture}
               alt=""
               className="h-full w-full object-cover object-(--focus-at)"
             />
