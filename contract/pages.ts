@@ -3,7 +3,6 @@ import { idSchema } from '#core/id.ts';
 import { pageFieldsSchema } from '#core/pages/page.ts';
 import { pageKinds } from '#core/pages/page-kinds.ts';
 import { webAddress } from '#core/parts/web-address.ts';
-import { rankSchema } from '#core/pages/by-rank.ts';
 import { partsChangeSchema } from '#core/parts/parts-change.ts';
 import { pageStarterKeys, starterKeys } from '#core/parts/starter-names.ts';
 import { atSite, whenGone } from './at-site.ts';
@@ -42,7 +41,7 @@ export const changePage = route({
   method: 'PATCH',
   path: '/api/sites/:site/pages/:page',
   params: atPage,
-  body: changeOf(pageFieldsSchema.extend({ rank: rankSchema })).extend({
+  body: changeOf(pageFieldsSchema).extend({
     /** What was done to the parts; instead of all of them in `change`. */
     parts: partsChangeSchema.optional(),
     was: pageFieldsSchema.omit({ parts: true }).partial().optional(),

@@ -3,7 +3,7 @@ import { idSchema } from '#core/id.ts';
 import { siteContentSchema } from '#core/sites/site.ts';
 import { nothing, atSite } from './at-site.ts';
 import { changeOf } from './change.ts';
-import { joinedPatchSchema } from './patch.ts';
+import { joinedPatchSchema, patchSchema } from './patch.ts';
 import { route } from './route.ts';
 import { siteSummarySchema, liveSchema, siteStateSchema } from './site-state.ts';
 
@@ -37,6 +37,15 @@ export const changeSite = route({
   params: atSite,
   body: changeOf(siteContentSchema),
   reply: joinedPatchSchema,
+});
+
+/** Says of every site of a maker whether they are under 18. */
+export const setUnderAge = route({
+  method: 'POST',
+  path: '/api/sites/:site/under-age',
+  params: atSite,
+  body: z.object({ underAge: z.boolean() }),
+  reply: patchSchema,
 });
 
 export const checkAddress = route({

@@ -31,6 +31,7 @@ import { ReadyResponses } from './serve/ready-responses.ts';
 import { publicListRoutes } from './serve/public-list.ts';
 import { PublicSites } from './serve/public-sites.ts';
 import { closed, serveSites } from './serve/serve-plugin.ts';
+import { ComingDown } from './sites/coming-down.ts';
 import { siteRoutes } from './sites/routes.ts';
 
 export interface AppDeps {
@@ -96,6 +97,9 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   app.addHook('onListen', async () => preparing?.start());
   app.addHook('preClose', async () => preparing?.stop());
   const commands = new Commands({ db, open, tidying, preparing, log: app.log });
+  const comingDown = new ComingDown(db, commands, app.log);
+  app.addHook('onListen', async () => comingDown.start());
+  app.addHook('preClose', async () => comingDown.stop());
   const looking = new Looking(deps.looking);
   app.addHook('onClose', () => looking.close());
   const outgoing = new Outgoing(config.standIns);

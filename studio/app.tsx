@@ -29,6 +29,7 @@ const Projects = fetched(
 const Gather = fetched(() => import('./rooms/gather/gather.tsx').then((module) => module.Gather), theRoom);
 const Share = fetched(() => import('./rooms/share/share.tsx').then((module) => module.Share), theRoom);
 const Look = fetched(() => import('./rooms/look/look.tsx').then((module) => module.Look), theRoom);
+const About = fetched(() => import('./rooms/about/about.tsx').then((module) => module.About), theRoom);
 const Arrange = fetched(
   () => import('./rooms/arrange/arrange.tsx').then((module) => module.Arrange),
   theRoom,
@@ -54,6 +55,7 @@ function fetchRoomAt(path: string): void {
   const wanted = {
     projects: sheet ? ContactSheet : page ? Compose : Projects,
     gather: Gather,
+    about: About,
     arrange: Arrange,
     look: Look,
     share: Share,
@@ -105,6 +107,7 @@ export function App() {
         <Route path="projects" element={<Projects />} />
         <Route path="projects/:page" element={<Compose />} />
         <Route path="projects/:page/sheet/:part" element={<ContactSheet />} />
+        <Route path="about" element={<About />} />
         <Route path="arrange" element={<Arrange />} />
         <Route path="look" element={<Look />} />
         <Route path="share" element={<Share />} />

@@ -8,6 +8,7 @@ import { mine } from '../credits/provenance.ts';
 import { firstLook } from '../look/look.ts';
 import { type Page, type PageOf, pageSchema } from '../pages/page.ts';
 import { pageKinds } from '../pages/page-kinds.ts';
+import { firstDrawnPortrait } from '../about/drawn-portrait-choice.ts';
 import { type Ground, groundColours, passingSides } from '../parts/ground.ts';
 import { type LinkForm, linkForms } from '../parts/link.ts';
 import type { PartBase } from '../parts/part-base.ts';
@@ -185,6 +186,23 @@ const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
       { id: `${id}-own`, name: `column ${marker.part(`${id}-own`)}`, height: inside, sum: false },
     ],
     rows: [[`cell ${said}`, `cell ${marker.part(`${id}-own`)}`]],
+  }),
+  portrait: ({ said, materials: [material = null] }) => ({
+    form: material === null ? 'letters' : 'photo',
+    ...{ material, face: true, letters: said.slice(0, 3), drawing: firstDrawnPortrait },
+  }),
+  'full-name': ({ said }) => ({ text: `called ${said}` }),
+  headline: ({ said }) => ({ text: `headline ${said}` }),
+  pronouns: ({ said }) => ({ text: said }),
+  place: ({ said }) => ({ exactness: 'region', text: `at ${said}` }),
+  availability: ({ said }) => ({ text: `free for ${said}`, from: null, to: '2027-08-29' }),
+  languages: () => ({ list: [{ language: 'de', level: 'B1' }] }),
+  profiles: ({ said }) => ({
+    list: [{ name: `seen ${said}`, to: 'https://elsewhere.example/', is: 'work' }],
+  }),
+  telling: ({ said }) => ({
+    half: 'work',
+    answers: [{ id: 'check', text: `told ${said}`, proof: 'page-1' }],
   }),
 };
 

@@ -3,6 +3,8 @@ import type { Id } from '../id.ts';
 import type { Draft } from '../sites/site.ts';
 import { shownOn } from '../pages/page.ts';
 import { ownHeight } from './own-height.ts';
+import { partHeight } from './part-height.ts';
+import { siteHeight } from './site-height.ts';
 import { pathOfPages } from './path-of-pages.ts';
 
 /** A site, a page or a part: the things that carry a height in this order from the outside in. */
@@ -12,7 +14,7 @@ export interface Thing {
 }
 
 interface Link {
-  kind: 'site' | 'page' | 'put-away' | 'part';
+  kind: 'site' | 'page' | 'put-away' | 'under-age' | 'part';
   id: Id;
   title: string;
   height: Height;
@@ -25,15 +27,16 @@ export interface EffectiveHeight {
   height: Height;
   /**
    * What holds it below `chosen`, the outermost one; null when nothing does. `put-away`: a page that is put away, the
-   * thing itself or one it stands in.
+   * thing itself or one it stands in; `under-age`: its maker said that they are.
    */
-  heldBy: { kind: 'site' | 'page' | 'put-away'; id: Id; title: string } | null;
+  heldBy: { kind: 'site' | 'page' | 'put-away' | 'under-age'; id: Id; title: string } | null;
 }
 
 /** The height that counts for a thing, and what holds it there. Unknown things are private. */
 export function effectiveHeight(draft: Pick<Draft, 'site' | 'pages'>, thing: Thing): EffectiveHeight {
   const chain: Link[] = [
     { kind: 'site', id: draft.site.id, title: draft.site.title, height: draft.site.height },
+    { kind: 'under-age', id: draft.site.id, title: '', height: siteHeight(draft.site) },
   ];
   let chosen: Height = draft.site.height;
   if (thing.page !== undefined) {
@@ -52,6 +55,7 @@ export function effectiveHeight(draft: Pick<Draft, 'site' | 'pages'>, thing: Thi
       const part = shownOn(page).parts.find(({ id }) => id === thing.part);
       if (!part) return { chosen: 'private', height: 'private', heldBy: null };
       chain.push({ kind: 'part', id: part.id, title: '', height: part.height });
+      chain.push({ kind: 'under-age', id: part.id, title: '', height: partHeight(part, draft.site) });
       chosen = part.height;
     }
   }

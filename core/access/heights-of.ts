@@ -5,6 +5,8 @@ import type { Draft } from '../sites/site.ts';
 import { heldIn } from '../parts/held-in.ts';
 import type { Part } from '../parts/parts.ts';
 import { ownHeight } from './own-height.ts';
+import { partHeight } from './part-height.ts';
+import { siteHeight } from './site-height.ts';
 
 /** What of a page decides how high it and its parts fly. */
 export type PageHeights = Pick<PageBase, 'id' | 'parent' | 'height' | 'archived'> & {
@@ -13,13 +15,13 @@ export type PageHeights = Pick<PageBase, 'id' | 'parent' | 'height' | 'archived'
 };
 /** What of a draft decides how high everything in it flies. */
 export interface DraftHeights {
-  site: Pick<Draft['site'], 'id' | 'height'>;
+  site: Pick<Draft['site'], 'id' | 'height' | 'underAge'>;
   pages: readonly PageHeights[];
 }
 
 /** Heights of all pages, parts and what parts hold, worked out in one pass. */
 export interface Heights {
-  /** The site's own. */
+  /** The site's own, as far as its maker's age lets it. */
   site: Height;
   /** Of each page, below the site: the lowest of its own and those of the pages it stands in. */
   pages: ReadonlyMap<Id, Height>;
@@ -55,7 +57,7 @@ export function heightsOf({ site, pages }: DraftHeights): Heights {
     ofPages.set(page.id, height);
     const inside = new Map<Id, Height>();
     for (const part of page.parts ?? []) {
-      const ofPart = lowest([height, part.height]);
+      const ofPart = lowest([height, partHeight(part, site)]);
       inside.set(part.id, lowest([inside.get(part.id) ?? 'public', ofPart]));
       // Two things of one id, which no maker's doing brings about, are as low as the lower of them.
       for (const held of heldIn(part))
@@ -63,5 +65,5 @@ export function heightsOf({ site, pages }: DraftHeights): Heights {
     }
     ofParts.set(page.id, inside);
   }
-  return { site: site.height, pages: ofPages, parts: ofParts };
+  return { site: siteHeight(site), pages: ofPages, parts: ofParts };
 }

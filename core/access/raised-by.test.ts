@@ -15,7 +15,7 @@ const page = (id: string, height: Height, more: Partial<PageHeights> = {}): Page
   ...more,
 });
 const site = (height: Height, ...pages: PageHeights[]): DraftHeights => ({
-  site: { id: 'site', height },
+  site: { id: 'site', height, underAge: false },
   pages,
 });
 

@@ -103,7 +103,13 @@ function expectedOf(draft: Draft, viewer: Viewer): Record<string, string[]> {
   return Object.fromEntries(
     shown.map((page) => {
       const { opening, ...own } = shownOn(page);
-      const parts = own.parts.filter((part) => !isEmpty(part) && (levels.get(part.id) ?? 0) >= least);
+      const parts = own.parts
+        .filter((part) => !isEmpty(part) && (levels.get(part.id) ?? 0) >= least)
+        // Of portraits the first; the places here are all equally exact.
+        .filter(
+          ({ kind }, at, all) =>
+            !['portrait', 'place'].includes(kind) || all.findIndex((one) => one.kind === kind) === at,
+        );
       const cover = own.cover.picture;
       const elsewhere = own.parts.flatMap(materialsOf);
       const keptCover =

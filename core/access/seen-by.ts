@@ -21,6 +21,7 @@ import { heightsOf } from './heights-of.ts';
 import { ownHeight } from './own-height.ts';
 import { seenMaterial, type SeenMaterial } from './seen-material.ts';
 import { withHeld } from '../parts/held-in.ts';
+import { preferredParts } from '../parts/preferred-parts.ts';
 import { rulesOf, type SeenPart } from '../parts/parts.ts';
 import { seenPart } from '../parts/seen-part.ts';
 import { reachOf, type Viewer } from './viewer.ts';
@@ -119,9 +120,9 @@ function inReadingOrder(pages: readonly Page[]): Page[] {
  */
 export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const reach = reachOf(viewer);
-  if (!reaches(draft.site.height, reach)) return null;
-
   const heights = heightsOf(draft);
+  if (!reaches(heights.site, reach)) return null;
+
   const open = draft.pages.filter((page) => {
     if (!reaches(heights.pages.get(page.id) ?? 'private', reach)) return false;
     const path = pathOfPages(draft.pages, page.id);
@@ -142,6 +143,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     return Boolean(seen);
   };
 
+  const isOpenId = (id: Id) => openIds.has(id);
   const offWall = new Set(draft.site.offWall);
   const isPictureId = (id: Id | null): id is Id => id !== null && known.get(id)?.kind === 'picture';
 
@@ -153,11 +155,13 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     const ofParts = heights.parts.get(page.id);
     const isOpen = ({ id }: { id: Id }) => reaches(ofParts?.get(id) ?? 'private', reach);
     const shown = shownOn(page);
-    const parts = shown.parts
-      .filter(isOpen)
-      .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
-      // Kinds that nobody here knows are empty, too.
-      .filter((part) => !isEmptyPart(part));
+    const parts = preferredParts(
+      shown.parts
+        .filter(isOpen)
+        .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
+        // Kinds that nobody here knows are empty, too.
+        .filter((part) => !isEmptyPart(part)),
+    );
     for (const part of parts) materialsOf(part).forEach(show);
     const cover = coverFor(shown, parts);
     const credited = parts.some((part) => rulesOf(part).givesCredits);
@@ -181,13 +185,16 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
         layout: look.opening ?? shown.opening.layout,
         pictures: shown.opening.pictures.filter(show),
       },
-      parts: parts.map((part) => seenPart(part, credits)).filter((part) => part !== null),
+      parts: parts
+        .map((part) => seenPart(part, { credits, opens: isOpenId }))
+        .filter((part) => part !== null),
       credits: credited ? [] : credits,
     };
   });
   const { title, by, menu, wall, wallLabels, wallDates, wallTags, welcome } = draft.site;
-  const { language, contact, rights, linkPictures } = draft.site;
-  const isOpenId = (id: Id) => openIds.has(id);
+  const { language, rights, linkPictures, underAge } = draft.site;
+  // Only people holding a pass may write to somebody under 18.
+  const contact = underAge && !reaches('invited', reach) ? '' : draft.site.contact;
   const wallOrder = draft.site.wallOrder.filter(isOpenId);
   const quickLinks = draft.site.quickLinks.map((link) => ({ ...link, pages: link.pages.filter(isOpenId) }));
   const site = {

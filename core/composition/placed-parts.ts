@@ -1,6 +1,6 @@
 import type { Id } from '../id.ts';
 import { quarterShare, type quarterShares, standingBeside } from '../parts/beside.ts';
-import type { SeenPart } from '../parts/parts.ts';
+import { isKnownPart, type PartKind, rulesOf, type SeenPart } from '../parts/parts.ts';
 import { type Space, spaceBetween, type Spaced } from './space-between.ts';
 import { spaced, spacedPair } from './spaced.ts';
 
@@ -10,8 +10,14 @@ export interface PlacedPart {
   at: number;
   part: SeenPart;
   beside: { part: SeenPart; share: (typeof quarterShares)[number] } | null;
+  /** Of facts about the maker that follow each other, the others; they are drawn together. */
+  more: { at: number; part: SeenPart }[];
   space: Space;
 }
+
+/** Whether a part is a fact about the maker. */
+export const isFact = (part: { kind: PartKind }): boolean =>
+  isKnownPart(part) && rulesOf(part).ofPerson === 'facts';
 
 /**
  * The parts of a page as they stand on it.
@@ -19,16 +25,27 @@ export interface PlacedPart {
  * @param isCaptioned whether words stand below a picture
  */
 export function placedParts(parts: readonly SeenPart[], isCaptioned: (picture: Id) => boolean): PlacedPart[] {
-  const shares = standingBeside(parts);
+  // A fact about the maker stands with the others and beside nothing.
+  const shares = standingBeside(
+    parts.map((part, at) => {
+      const above = parts[at - 1];
+      return isFact(part) || (above && isFact(above)) ? { id: part.id } : part;
+    }),
+  );
   const placed: PlacedPart[] = [];
   let above: Spaced | null = null;
   for (const [at, part] of parts.entries()) {
     // The second of two stands with the first.
     if (typeof shares[at] === 'number') continue;
+    const last = placed.at(-1);
+    if (last && isFact(part) && isFact(last.part) && last.at + last.more.length === at - 1) {
+      last.more.push({ at, part });
+      continue;
+    }
     const [second, share] = [parts[at + 1], shares[at + 1]];
     const beside = second && typeof share === 'number' ? { part: second, share: quarterShare(share) } : null;
     const standing: Spaced = beside ? spacedPair : spaced(part, isCaptioned);
-    placed.push({ at, part, beside, space: spaceBetween(above, standing) });
+    placed.push({ at, part, beside, more: [], space: spaceBetween(above, standing) });
     above = standing;
   }
   return placed;

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { oklchOf } from './colour.ts';
 import { fontPairs } from './font-pairs.ts';
 import { asTheThemeComes, type Look, lookSchema } from './look.ts';
-import { coloursOf, fontsOf } from './look-rules.ts';
+import { fontsOf } from './fonts-of.ts';
+import { coloursOf } from './look-rules.ts';
 import { withGroundPicture } from './ground-picture.ts';
 import { themeDefaults } from './theme-defaults.ts';
 

@@ -1,3 +1,4 @@
+import { fontsOf } from './fonts-of.ts';
 import type { Hex } from './colour.ts';
 import { fontPairs } from './font-pairs.ts';
 import type { Look } from './look.ts';
@@ -6,9 +7,6 @@ import { recipes } from './recipes/recipes.ts';
 import { textureDrawings } from './texture-drawings.ts';
 import { themeDefaults } from './theme-defaults.ts';
 import type { Role, Scheme } from './theme-colours.ts';
-
-/** The fonts of a look. */
-export const fontsOf = ({ fonts, theme }: Look) => fonts ?? themeDefaults[theme].fonts;
 
 /** In which light a look is. */
 export const schemeOf = ({ scheme, theme }: Look) => scheme ?? recipes[theme].scheme;

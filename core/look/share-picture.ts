@@ -3,7 +3,8 @@ import { needed } from './comfort.ts';
 import { lightMapFrom, type Part } from './light-map.ts';
 import { type Lettering, atMostLines, linesOf, type PairLettering } from './lettering.ts';
 import type { Look } from './look.ts';
-import { coloursOf, fontsOf, schemeOf } from './look-rules.ts';
+import { fontsOf } from './fonts-of.ts';
+import { coloursOf, schemeOf } from './look-rules.ts';
 import { lowestPart, type Size } from './shown-part.ts';
 import { type Veil, veilColours, veilOverAnything, veilsFor } from './veil.ts';
 

@@ -3,7 +3,7 @@ import { needed } from './comfort.ts';
 import { fontPairs } from './font-pairs.ts';
 import { extremesIn, lightMapFrom, type Part } from './light-map.ts';
 import type { Look } from './look.ts';
-import { fontsOf } from './look-rules.ts';
+import { fontsOf } from './fonts-of.ts';
 import { lowestPart } from './shown-part.ts';
 import { ratioThrough, type Veil, veilOverAnything, veilsFor } from './veil.ts';
 

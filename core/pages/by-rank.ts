@@ -1,20 +1,3 @@
-import { generateKeyBetween } from 'fractional-indexing';
-import { z } from 'zod';
-
-/** A place in an order, as the package that makes them takes it: another text would leave nothing between it and the next. */
-export const rankSchema = z
-  .string()
-  .min(1)
-  .max(200)
-  .refine((rank) => {
-    try {
-      generateKeyBetween(rank, null);
-      return true;
-    } catch {
-      return false;
-    }
-  }, 'This is no place in an order.');
-
 /** Reading order: by rank, then by id so that equal ranks still have one order. */
 export function byRank(a: { rank: string; id: string }, b: { rank: string; id: string }): number {
   return a.rank < b.rank ? -1 : a.rank > b.rank ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;

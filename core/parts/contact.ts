@@ -17,6 +17,7 @@ export const contact = partRules<typeof contactSchema, Pick<Contact, 'words' | '
   ...holdsNothing,
   schema: contactSchema,
   noun: 'contact',
+  mostUnderAge: () => 'invited',
   start: () => ({ words: '', email: '', link: '' }),
   isEmpty: ({ words, email, link }) => allBlank(words, email, link),
   seen: ({ words, email, link }) => ({ words, email, link }),

@@ -15,6 +15,8 @@ export interface Held {
 export interface SeenContext {
   /** Whom the page has to name. */
   credits: CreditPiece[][];
+  /** Whether they can open a page. */
+  opens: (page: Id) => boolean;
 }
 
 /** What there is to know of one kind of part, but for how it is drawn and set. */
@@ -51,6 +53,14 @@ export interface PartRules<P extends PartBase & { kind: string }, Seen extends o
   changed(was: P, now: P): string;
   /** Materials whose own file readers may download. */
   downloads(part: Seen): Id[];
+  /** It tells of the maker and is tied in the room About you: facts, which are drawn together, or words of their own. */
+  ofPerson?: 'facts' | 'words';
+  /** How high it flies at most while its maker is under 18. */
+  mostUnderAge?(part: P): Height;
+  /** How high it is tied in, where that is not as high as the page. */
+  startsAt?: Height;
+  /** Of several of this kind a reader gets only the one of which this is lowest, of equal ones the first. */
+  preferred?(part: P): number;
   /** It names those whom the page has to credit, so that the page itself need not. */
   givesCredits: boolean;
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { availability } from './availability.ts';
 import { clip } from './clip.ts';
 import { compare } from './compare.ts';
 import { contact } from './contact.ts';
@@ -6,14 +7,20 @@ import { credits } from './credits.ts';
 import { document } from './document.ts';
 import { evidence } from './evidence.ts';
 import { gallery } from './gallery.ts';
+import { languages } from './languages.ts';
 import { link } from './link.ts';
 import type { PartBase } from './part-base.ts';
 import type { PartRules } from './part-rules.ts';
+import { personLine } from './person-line.ts';
 import { picture } from './picture.ts';
+import { place } from './place.ts';
+import { portrait } from './portrait.ts';
+import { profiles } from './profiles.ts';
 import { quote } from './quote.ts';
 import { reflection } from './reflection.ts';
 import { sound } from './sound.ts';
 import { table } from './table.ts';
+import { telling } from './telling.ts';
 import { words } from './words.ts';
 
 /** Every kind of part there is. */
@@ -32,6 +39,19 @@ export const partKinds = {
   credits,
   contact,
   table,
+  portrait,
+  'full-name': {
+    ...personLine('full-name', 'full name', 120),
+    startsAt: 'invited' as const,
+    mostUnderAge: () => 'invited' as const,
+  },
+  headline: personLine('headline', 'headline', 90),
+  pronouns: personLine('pronouns', 'pronouns', 40),
+  place,
+  availability,
+  languages,
+  profiles,
+  telling,
 };
 type Kinds = typeof partKinds;
 export type PartKind = keyof Kinds;

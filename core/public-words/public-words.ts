@@ -1,3 +1,5 @@
+import type { ProfileKind } from '../about/profile-kinds.ts';
+
 /**
  * What public pages say of themselves, in one language. A new language is one more file beside this one, and a line in
  * `words-for.ts`.
@@ -56,6 +58,22 @@ export interface PublicWords {
   linked: string;
   total: string;
   table: string;
+
+  /** Over the two halves of what a maker says of themselves. */
+  whoIAm: string;
+  whyMe: string;
+  where: string;
+  /** Over what somebody is free for. */
+  freeFor: string;
+  languages: string;
+  elsewhere: string;
+  fromDay: (date: string) => string;
+  untilDay: (date: string) => string;
+  firstLanguage: string;
+  /** Around the name of a project that proves a sentence. */
+  shownIn: [string, string];
+  /** What can be found behind a link, as it stands after its name. */
+  profiles: Record<ProfileKind, string>;
 
   openLarge: string;
   leadsTo: (host: string) => string;

@@ -9,6 +9,12 @@ import type { Id } from '../id.ts';
  */
 export type Ceilings = ReadonlyMap<Id, Height>;
 
+/**
+ * Stands for how the maker can be reached, at the end of every page: it is no thing with a height, but it is closed like one when
+ * its maker says that they are under 18.
+ */
+export const contactCeiling = 'contact';
+
 /** Heights of the site itself, and of pages and parts below it, by id; of an id that stands twice, the lowest. */
 function byId(draft: DraftHeights): Map<Id, Height> {
   const { site, pages, parts } = heightsOf(draft);

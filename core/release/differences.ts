@@ -1,5 +1,6 @@
 import { effectiveHeight } from '../access/effective-height.ts';
 import { type Height, heightLevel } from '../access/height.ts';
+import { siteHeight } from '../access/site-height.ts';
 import { creditsOf } from '../credits/credits-of.ts';
 import type { Id } from '../id.ts';
 import { standsInMenu } from '../menu/stands-in-menu.ts';
@@ -189,8 +190,8 @@ const hangs = ['wall', 'wallLabels', 'wallDates', 'wallTags', 'welcome'] as cons
 export function differences(live: Draft | null, draft: Draft): Difference[] {
   const after = releasable(draft);
   const list: Difference[] = [];
-  const siteWas = live?.site.height ?? 'private';
-  const siteIs = after.site.height;
+  const siteWas = live ? siteHeight(live.site) : 'private';
+  const siteIs = siteHeight(after.site);
   const sides = { before: sideOf(live ?? after), after: sideOf(after) };
   const what: string[] = [];
   if (live && live.site.title !== after.site.title) what.push('name of the site');
@@ -213,6 +214,10 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
     what.push('what stands at the end of every page');
   if (live && !same(wallOf(live, after), wallOf(after, live)))
     what.push('what hangs on the front page, or in which order');
+  if (live && live.site.underAge !== after.site.underAge)
+    what.push(
+      after.site.underAge ? 'what is held down for somebody under 18' : 'nothing is held down for an age',
+    );
   if (live && live.site.linkPictures !== after.site.linkPictures)
     what.push(
       after.site.linkPictures

@@ -1,5 +1,6 @@
 import { heightsOf } from '../access/heights-of.ts';
 import { type Height, heightLevel, lowest } from '../access/height.ts';
+import { siteHeight } from '../access/site-height.ts';
 import type { Id } from '../id.ts';
 import { withGroundPicture } from '../look/ground-picture.ts';
 import { noCover } from '../pages/cover.ts';
@@ -7,11 +8,11 @@ import { isShown, type Page } from '../pages/page.ts';
 import { withHeld } from '../parts/held-in.ts';
 import { withoutMaterial } from '../parts/without-material.ts';
 import type { Draft } from '../sites/site.ts';
-import type { Ceilings } from './ceilings.ts';
+import { type Ceilings, contactCeiling } from './ceilings.ts';
 
 /** How high the site itself may be opened. It is closed at the door, so no release has to be made for it. */
 export const siteReach = ({ site }: Pick<Draft, 'site'>, ceilings: Ceilings): Height =>
-  lowest([site.height, ceilings.get(site.id) ?? 'public']);
+  lowest([siteHeight(site), ceilings.get(site.id) ?? 'public']);
 
 /**
  * A released copy with nothing above its ceiling, and nothing else changed: no words, no pictures, no raised height. The
@@ -35,6 +36,9 @@ export function narrowed(released: Draft, ceilings: Ceilings): Draft | null {
     released.materials.flatMap(({ id }) => (ceilings.get(id) === 'private' ? [id] : [])),
   );
   if (closed.size > 0) lower = true;
+  const { contact, underAge } = released.site;
+  const silenced = ceilings.has(contactCeiling) && contact !== '' && !underAge;
+  if (silenced) lower = true;
   const pages = released.pages.map((page) => {
     const ofParts = heights.parts.get(page.id);
     const inside: Page = !isShown(page)
@@ -58,5 +62,6 @@ export function narrowed(released: Draft, ceilings: Ceilings): Draft | null {
     .filter(({ id }) => !closed.has(id))
     .map((one) => (one.shownBy !== null && closed.has(one.shownBy) ? { ...one, shownBy: null } : one));
   const look = withGroundPicture(released.site.look, (id) => !closed.has(id));
-  return { ...released, site: { ...released.site, look }, pages, materials };
+  const site = { ...released.site, look, contact: silenced ? '' : contact };
+  return { ...released, site, pages, materials };
 }

@@ -32,6 +32,8 @@ export const arrangementSchema = z.object({
   contact: z.union([webAddress, z.email('This is no e-mail address.').max(200)]),
   /** Whether Unlisted links are passed on with a picture, which then stands at an address without their key. */
   linkPictures: z.boolean(),
+  /** Its maker is under 18: nothing of the site is for strangers, and nothing by which they could be known or found. */
+  underAge: z.boolean(),
   /** Under which terms its maker's own work stands, where a page does not say otherwise; null: nothing is said. */
   rights: z.enum(licences).nullable(),
 });
@@ -52,5 +54,6 @@ export const firstArrangement: Arrangement = {
   quickLinks: [],
   contact: '',
   linkPictures: false,
+  underAge: false,
   rights: null,
 };

@@ -38,12 +38,12 @@ const unarranged = filledIn(() => firstArrangement);
 
 export const storedSite: StoredKind<Site> = {
   schema: siteSchema,
-  upgrades: [asItWas, themeToLook, unarranged, unarranged, plainLook, unarranged],
+  upgrades: [asItWas, themeToLook, unarranged, unarranged, plainLook, unarranged, unarranged],
 };
 /** What of a site says how it is arranged, as its row keeps it. */
 export const storedArrangement: StoredKind<Arrangement> = {
   schema: arrangementSchema,
-  upgrades: [unarranged, unarranged, unarranged],
+  upgrades: [unarranged, unarranged, unarranged, unarranged],
 };
 export const storedLook: StoredKind<Look> = { schema: lookSchema, upgrades: [asItWas, plain] };
 export const storedMaterial: StoredKind<Material> = {

@@ -1,7 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import type { DraftHeights } from '#core/access/heights-of.ts';
 import { type Height, lowest } from '#core/access/height.ts';
-import { type Ceilings, ceilingsAfter, loweredBy } from '#core/release/ceilings.ts';
+import { type Ceilings, ceilingsAfter, contactCeiling, loweredBy } from '#core/release/ceilings.ts';
 import type { Site } from '#core/sites/site.ts';
 import type { Executor, Transaction } from './connect.ts';
 import type { RowChange } from './rows/rows.ts';
@@ -75,6 +75,7 @@ export async function closeLowered(
   const ofSite = changes.find((change) => change.table === 'site');
   for (const [thing, field] of Object.entries(switches))
     if (ofSite?.before?.[field] && !ofSite.after?.[field]) lowered.set(thing, 'private');
+  if (ofSite && !ofSite.before?.underAge && ofSite.after?.underAge) lowered.set(contactCeiling, 'private');
   if (lowered.size === 0) return false;
   await lowerCeilings(tx, site, lowered, revision);
   return true;
@@ -99,6 +100,8 @@ export async function raiseToPublished(
     if (published.site[field]) wanted.delete(thing);
     else wanted.set(thing, 'private');
   }
+  if (published.site.underAge) wanted.set(contactCeiling, 'private');
+  else wanted.delete(contactCeiling);
   const changed = [...new Set([...known.keys(), ...wanted.keys()])].filter(
     (thing) => !since.has(thing) && known.get(thing) !== wanted.get(thing),
   );

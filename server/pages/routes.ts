@@ -3,6 +3,7 @@ import { changePage, createPage, deletePage, movePart, sendPage } from '#contrac
 import { takeStarter } from '#contract/site-starters.ts';
 import { reservedSlugs } from '#core/pages/reserved-slugs.ts';
 import { pageSlug } from '#core/pages/page-slug.ts';
+import { rankSchema } from '#core/pages/rank.ts';
 import { whyNotBelow } from '#core/pages/page-places.ts';
 import { isShown } from '#core/pages/page.ts';
 import { siteStarterOf } from '#core/sites/site-starters.ts';
@@ -14,6 +15,7 @@ import type { Database } from '../db/connect.ts';
 import { readPages } from '../db/rows/page-row.ts';
 import { wasReleased } from '../db/release-source.ts';
 import { handle } from '../http/handle.ts';
+import { parsed } from '../http/parsed.ts';
 import { notFound, Problem } from '../http/problem.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { makePage } from './create-page.ts';
@@ -55,6 +57,8 @@ export function pageRoutes(
       const joining = await joinedPage(running, params.page, body);
       joined = joining.joined;
       const change = { ...joining.change };
+      // Asked here and not where the request is read: the studio has no use for the package that knows.
+      if (change.rank !== undefined) parsed(rankSchema, change.rank);
       const rows = await placesOf(running.tx, scope.site);
       // What cannot be opened takes no address away.
       const others = new Set(

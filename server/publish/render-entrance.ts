@@ -20,8 +20,8 @@ const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
  * stands in the input where it is said.
  */
 function wordsAsText(language: string): string {
-  const { kinds: _, ...words } = wordsFor(language);
-  return Object.values(words)
+  const { kinds: _, profiles, ...words } = wordsFor(language);
+  return [...Object.values(words), Object.values(profiles)]
     .map((value: string | readonly string[] | ((...of: never[]) => string)) =>
       typeof value === 'function' ? (value as (...of: unknown[]) => string)('', '') : value.toString(),
     )

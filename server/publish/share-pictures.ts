@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import type { SiteView } from '#core/access/seen-by.ts';
 import type { Id } from '#core/id.ts';
 import { sharePicture, sharePictureSize } from '#core/look/share-picture.ts';
-import { fontsOf } from '#core/look/look-rules.ts';
+import { fontsOf } from '#core/look/fonts-of.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import { shareFolder } from '#core/release/share-folder.ts';
 import { sharedCovers } from '#site/render/page-covers.ts';

@@ -8,7 +8,7 @@ import { seenBy, type SiteView } from '#core/access/seen-by.ts';
 import { picturesOf } from '#core/gallery/picture-source.ts';
 import { picturesUnderWords } from '#site/render/page-covers.ts';
 import { idSchema } from '#core/id.ts';
-import { fontsOf } from '#core/look/look-rules.ts';
+import { fontsOf } from '#core/look/fonts-of.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
 import { pageInputs, pathsOf } from '#site/render/page-inputs.ts';

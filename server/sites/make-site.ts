@@ -1,4 +1,6 @@
 import type { Site } from '#core/sites/site.ts';
+import { fromStored } from '#core/stored/stored-json.ts';
+import { storedArrangement } from '#core/stored/stored-kinds.ts';
 import { eq } from 'drizzle-orm';
 import { firstLook } from '#core/look/look.ts';
 import type { Database } from '../db/connect.ts';
@@ -17,6 +19,9 @@ import { firstArrangement } from '#core/sites/arrangement.ts';
  */
 export async function makeSite(db: Database, account: string, title: string): Promise<string> {
   const [maker] = await db.select({ name: accounts.name }).from(accounts).where(eq(accounts.id, account));
+  const others = await db.select({ kept: sites.arrangement }).from(sites).where(eq(sites.accountId, account));
+  // Who is under 18 on one site is so on the next.
+  const underAge = others.some(({ kept }) => fromStored(storedArrangement, kept).underAge);
   const site: Site = {
     id: newId(),
     title,
@@ -27,6 +32,7 @@ export async function makeSite(db: Database, account: string, title: string): Pr
     evidenceWanted: 3,
     ...firstArrangement,
     by: maker?.name ?? '',
+    underAge,
   };
   const home = emptyPage('home', 'a0', 'home', title);
   const scope = { site: site.id, account };

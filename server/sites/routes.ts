@@ -1,6 +1,14 @@
 import type { FastifyInstance } from 'fastify';
 import { closeNow, shownNow } from '#contract/closing.ts';
-import { changeSite, checkAddress, createSite, getSite, listSites, renewLink } from '#contract/sites.ts';
+import {
+  changeSite,
+  checkAddress,
+  createSite,
+  getSite,
+  listSites,
+  renewLink,
+  setUnderAge,
+} from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { addressSchema } from '#core/sites/address.ts';
 import { suggestAddresses } from '#core/sites/suggest-addresses.ts';
@@ -49,6 +57,19 @@ export function siteRoutes(
       await running.update('site', scope.site, change);
     });
     return { ...(await patchAfter(db, scope, result)), joined: false };
+  });
+
+  handle(app, setUnderAge, async ({ params, body }, request) => {
+    const account = makerOf(request).id;
+    await ownSite(db, account, params.site);
+    const label = body.underAge ? 'Under 18' : 'Not under 18';
+    const onSite = (site: string) =>
+      commands.run({ site, account }, { label }, async (running) => {
+        await running.update('site', site, body);
+      });
+    // How old somebody is does not depend on the site.
+    for (const { id } of await sitesOf(db, account)) if (id !== params.site) await onSite(id);
+    return patchAfter(db, { site: params.site, account }, await onSite(params.site));
   });
 
   handle(app, shownNow, async ({ params, body }, request) => {

@@ -2,7 +2,7 @@ import { Fragment, type ReactNode, useContext, useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { figureNumbers } from '#core/composition/figure-numbers.ts';
 import { runsOnGrounds } from '#core/composition/runs-on-grounds.ts';
-import { placedParts } from '#core/composition/placed-parts.ts';
+import { isFact, placedParts } from '#core/composition/placed-parts.ts';
 import type { Space } from '#core/composition/space-between.ts';
 import type { Id } from '#core/id.ts';
 import { directionOf } from '#core/language/language.ts';
@@ -25,6 +25,8 @@ import { themes } from '../themes/themes.ts';
 import { LookContext, WornContext } from '../render/worn.ts';
 import { useSlots } from './slots.ts';
 import { Wall } from './wall.tsx';
+import { Who } from './who.tsx';
+import { WaysContext } from '../render/ways.ts';
 
 /** Each tag leads to its page, where this reader has one. */
 function TagLinks({ input: { page, tags, toRoot } }: { input: PageInput }) {
@@ -114,10 +116,12 @@ function Parts({ input }: { input: PageInput }) {
   return (
     <FiguresContext value={numbers}>
       {runsOnGrounds(placedParts(input.page.parts, isCaptioned)).map(({ ground, parts }) => {
-        const places = parts.map(({ at, part, beside, space }) => (
+        const places = parts.map(({ at, part, beside, more, space }) => (
           <Place key={part.id} space={space}>
             {slots.before && <div className="wrap">{slots.before(at)}</div>}
-            {beside ? (
+            {isFact(part) ? (
+              <Who input={input} facts={[{ at, part }, ...more]} drawn={drawn} />
+            ) : beside ? (
               <Pair share={beside.share} second={beside.part.id}>
                 {drawn(part, at)}
                 {drawn(beside.part, at + 1)}
@@ -224,7 +228,9 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
                   )}
                   <PagesBelow input={input} />
                   {isWork && <Facts input={input} />}
-                  <Parts input={input} />
+                  <WaysContext value={input.ways}>
+                    <Parts input={input} />
+                  </WaysContext>
                   {page.credits.length > 0 && (
                     <Place space={4}>
                       <CreditsView credits={page.credits} />

@@ -8,6 +8,13 @@ import { EvidencePart } from './evidence/evidence-part.tsx';
 import { GalleryPart } from './gallery/gallery-part.tsx';
 import { LinkPart } from './link/link-part.tsx';
 import { drawing, type PartDrawing } from './part-drawing.ts';
+import { AvailabilityPart } from './person/availability-part.tsx';
+import { LanguagesPart } from './person/languages-part.tsx';
+import { FullNamePart, HeadlinePart, PronounsPart } from './person/line-parts.tsx';
+import { PlacePart } from './person/place-part.tsx';
+import { PortraitPart } from './person/portrait-part.tsx';
+import { ProfilesPart } from './person/profiles-part.tsx';
+import { TellingPart } from './person/telling-part.tsx';
 import { PicturePart } from './picture/picture-part.tsx';
 import { QuotePart } from './quote/quote-part.tsx';
 import { ReflectionPart } from './reflection/reflection-part.tsx';
@@ -31,6 +38,15 @@ const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
   credits: drawing(CreditsPart),
   contact: drawing(ContactPart),
   table: drawing(TablePart),
+  portrait: drawing(PortraitPart),
+  'full-name': drawing(FullNamePart),
+  headline: drawing(HeadlinePart),
+  pronouns: drawing(PronounsPart),
+  place: drawing(PlacePart),
+  availability: drawing(AvailabilityPart),
+  languages: drawing(LanguagesPart),
+  profiles: drawing(ProfilesPart),
+  telling: drawing(TellingPart),
 };
 
 /** A kind that only a newer version knows: nothing of it is drawn. */

@@ -26,6 +26,7 @@ const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
   below: [],
   belowLabel: '',
   tags: [],
+  ways: {},
   page: {
     id: 'page-1',
     kind: 'project',

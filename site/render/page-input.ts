@@ -7,6 +7,7 @@ import type { WallArrangement } from '#core/sites/wall-arrangement.ts';
 import type { MenuManner } from '#core/menu/menu-manner.ts';
 import type { Medium, SharedPicture } from './medium.ts';
 import type { Picture } from './picture.ts';
+import type { Way } from './ways.ts';
 
 /** A project as it hangs on the wall or stands at the end of another page. */
 export interface Card {
@@ -84,6 +85,8 @@ export interface PageInput {
   below: MenuLink[];
   /** What those are, for people who hear the page. */
   belowLabel: string;
+  /** Pages that its parts name, by their ids. */
+  ways: Record<Id, Way>;
   /** Tags of the work on this page, each with the path of its page. */
   tags: { name: string; path: string }[];
   page: SeenPage;

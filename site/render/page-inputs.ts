@@ -18,6 +18,7 @@ import { linksBelow, linksOf, linkUp, pagesAbove, quickLink } from './menu-links
 import type { MediaSources } from './medium.ts';
 import type { Card, PageInput } from './page-input.ts';
 import type { Picture } from './picture.ts';
+import type { Way } from './ways.ts';
 
 /** Where each page stands below the entrance: '' for the entrance itself, else 'slug/' with its parents before it. */
 export function pathsOf(view: SiteView): Map<Id, string> {
@@ -133,6 +134,7 @@ export function pageInputs(
       up: linkUp(view, page, paths),
       below: linksBelow(view, page, paths),
       belowLabel: below(page),
+      ways: waysOf(page, view, paths),
       tags: page.facts.tags
         .map((name) => ({ name, path: tagPath(name) }))
         .filter(({ path: to }) => tagPaths.has(to)),
@@ -163,6 +165,7 @@ export function pageInputs(
       })),
       belowLabel: wordsFor(site.language).tags,
       tags: [],
+      ways: {},
       page,
       preview: null,
       ...{ pictures: {}, media: {} },
@@ -173,6 +176,21 @@ export function pageInputs(
     return { path: tag.path, input };
   });
   return [...ofPages, ...ofTags];
+}
+
+/** The pages that sentences of a page are proved by, as it leads to them. */
+function waysOf(page: SeenPage, view: SiteView, paths: ReadonlyMap<Id, string>): Record<Id, Way> {
+  const named = new Set(
+    page.parts.flatMap((part) => (part.kind === 'telling' ? part.answers : [])).map(({ proof }) => proof),
+  );
+  const ways: Record<Id, Way> = {};
+  for (const one of view.pages) {
+    const path = paths.get(one.id);
+    if (!named.has(one.id) || path === undefined || !rulesOfPage(one).opens) continue;
+    const title = one.title || wordsFor(page.language).untitled;
+    ways[one.id] = { title, path, language: one.language === page.language ? null : one.language };
+  }
+  return ways;
 }
 
 /**

@@ -50,7 +50,7 @@ describe('renderPage', () => {
           const depth = path.split('/').length - 1;
           // What a maker links to may be followed; nothing of it is fetched by itself.
           const own = html.replace(/<a [^>]*>/g, (link) =>
-            link.replace(/ href="https:\/\/(kite|tides)\.example\/[^"]*"/, ''),
+            link.replace(/ href="https:\/\/(kite|tides|elsewhere)\.example\/[^"]*"/, ''),
           );
           expect(own).not.toContain('<iframe');
           for (const [, address = ''] of own.matchAll(/(?:href|src|srcset)="([^"#][^"]*)"/gi)) {

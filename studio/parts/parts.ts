@@ -1,14 +1,20 @@
 import {
   AudioLines,
   BadgeCheck,
+  CalendarClock,
   CircleHelp,
+  CircleUserRound,
   Columns2,
   Copyright,
   FileText,
+  IdCard,
   Image,
   Images,
+  Languages,
   Link2,
   Mail,
+  MapPin,
+  MessageCircleQuestion,
   MessageSquareQuote,
   Pilcrow,
   Table2,
@@ -16,7 +22,7 @@ import {
   Video,
 } from 'lucide-react';
 import { allBlank } from '#core/parts/part-rules.ts';
-import { isKnownPart, type Part, type PartKind } from '#core/parts/parts.ts';
+import { isKnownPart, type Part, type PartKind, rulesOf } from '#core/parts/parts.ts';
 import { countWords } from '#core/words/rich-text.ts';
 import { plural } from '#core/words/plural.ts';
 import { fetched } from '../ui/fetched.tsx';
@@ -25,6 +31,7 @@ import type { PartSettings } from './part-settings.ts';
 /** A kind without tools or an editor of its own in the page, as most are. */
 const inPanel = { Tools: null, InPlace: null };
 const filled = (...answers: string[]) => answers.filter((answer) => !allBlank(answer)).length;
+const line = fetched(() => import('./person/line-panel.tsx').then(({ LinePanel }) => LinePanel));
 const medium = () => import('./medium-panel.tsx').then(({ MediumPanel }) => MediumPanel);
 
 /** How each kind of part is named and set, in the order in which they are offered. */
@@ -149,10 +156,87 @@ export const partSettings: { [K in PartKind]: PartSettings<K> } = {
     detail: ({ email, link }) => (email || link ? 'to reach you' : ''),
     Panel: fetched(() => import('./contact/contact-panel.tsx').then(({ ContactPanel }) => ContactPanel)),
   },
+  portrait: {
+    ...inPanel,
+    name: 'Portrait',
+    icon: CircleUserRound,
+    empty: 'A portrait goes here: a picture, one cut from paper, or the first letters of your name.',
+    detail: ({ form }) =>
+      ({ photo: 'a picture', drawn: 'cut from paper', letters: 'letters', none: 'none' })[form],
+    Panel: fetched(() => import('./person/portrait-panel.tsx').then(({ PortraitPanel }) => PortraitPanel)),
+  },
+  'full-name': {
+    ...inPanel,
+    name: 'Full name',
+    icon: IdCard,
+    empty: 'Your full name goes here.',
+    detail: ({ text }) => text,
+    Panel: line,
+  },
+  headline: {
+    ...inPanel,
+    name: 'Headline',
+    icon: IdCard,
+    empty: 'What you do goes here, in a few words.',
+    detail: ({ text }) => text,
+    Panel: line,
+  },
+  pronouns: {
+    ...inPanel,
+    name: 'Pronouns',
+    icon: IdCard,
+    empty: 'Your pronouns go here, if you like.',
+    detail: ({ text }) => text,
+    Panel: line,
+  },
+  place: {
+    ...inPanel,
+    name: 'Place',
+    icon: MapPin,
+    empty: 'Where you are goes here, as exactly as you like.',
+    detail: ({ text }) => text,
+    Panel: fetched(() => import('./person/place-panel.tsx').then(({ PlacePanel }) => PlacePanel)),
+  },
+  availability: {
+    ...inPanel,
+    name: 'Free for',
+    icon: CalendarClock,
+    empty: 'What you are free for goes here, and when.',
+    detail: ({ text }) => text,
+    Panel: fetched(() =>
+      import('./person/availability-panel.tsx').then(({ AvailabilityPanel }) => AvailabilityPanel),
+    ),
+  },
+  languages: {
+    ...inPanel,
+    name: 'Languages',
+    icon: Languages,
+    empty: 'Languages you speak go here.',
+    detail: ({ list }) => plural(list.length, 'language'),
+    Panel: fetched(() => import('./person/languages-panel.tsx').then(({ LanguagesPanel }) => LanguagesPanel)),
+  },
+  profiles: {
+    ...inPanel,
+    name: 'Links',
+    icon: Link2,
+    empty: 'Where else you are goes here.',
+    detail: ({ list }) => plural(list.length, 'link'),
+    Panel: fetched(() => import('./person/profiles-panel.tsx').then(({ ProfilesPanel }) => ProfilesPanel)),
+  },
+  telling: {
+    ...inPanel,
+    name: 'In your words',
+    icon: MessageCircleQuestion,
+    empty: 'What you say of yourself goes here. Each answer is a sentence; readers never see the questions.',
+    detail: ({ answers }) => plural(filled(...answers.map(({ text }) => text)), 'answer'),
+    Panel: fetched(() => import('./person/telling-panel.tsx').then(({ TellingPanel }) => TellingPanel)),
+  },
 };
 
-/** In the order in which they are offered. */
-export const offeredKinds = Object.keys(partSettings) as PartKind[];
+/** In the order in which they are offered. What tells of the maker is tied in the room About you. */
+export const offeredKinds = (Object.keys(partSettings) as PartKind[]).filter(
+  (kind) => rulesOf({ kind }).ofPerson === undefined,
+);
 
 /** Fetches what parts are edited with in the page, where a first letter may come at once. */
 export const fetchInPlace = async (): Promise<void> => {

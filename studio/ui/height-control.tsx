@@ -16,6 +16,8 @@ export function holderName({ heldBy }: EffectiveHeight): string {
       return heldBy.title || 'its page';
     case 'put-away':
       return 'being put away';
+    case 'under-age':
+      return 'being under 18';
   }
 }
 
@@ -83,17 +85,17 @@ export function HeightRow({ effective, onChange, of, compact = false }: HeightRo
       >
         {fromTheTop.map((height) => {
           const waits = cap !== null && heightLevel(height) > heightLevel(cap);
+          const until =
+            effective.heldBy?.kind === 'under-age'
+              ? 'waits while you are under 18'
+              : `waits until ${holderName(effective)} is ${heightNames[height]}`;
           return (
             <MenuChoice
               key={height}
               value={height}
               sign={<HeightGlyph height={height} size={30} />}
               name={heightNames[height]}
-              note={
-                waits
-                  ? `waits until ${holderName(effective)} is ${heightNames[height]}`
-                  : heightMeanings[height]
-              }
+              note={waits ? until : heightMeanings[height]}
             />
           );
         })}

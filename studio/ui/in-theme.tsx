@@ -9,10 +9,12 @@ import {
 } from 'react';
 import type { FontPairName } from '#core/look/font-pair-names.ts';
 import type { Look } from '#core/look/look.ts';
-import { fontsOf, lookProperties, schemeOf } from '#core/look/look-rules.ts';
+import { fontsOf } from '#core/look/fonts-of.ts';
+import { lookProperties, schemeOf } from '#core/look/look-rules.ts';
 import type { Scheme } from '#core/look/theme-colours.ts';
 import type { ThemeName } from '#core/look/theme-names.ts';
 import { WornContext } from '#site/render/worn.ts';
+import { fetchFonts } from './fetch-fonts.ts';
 import { type Fetched, fetched } from './fetched.tsx';
 
 const sheets: Record<ThemeName, () => Promise<unknown>> = {
@@ -24,20 +26,6 @@ const sheets: Record<ThemeName, () => Promise<unknown>> = {
   overprint: () => import('#site/themes/overprint/theme.css'),
 };
 
-const fonts: Record<FontPairName, () => Promise<unknown>> = {
-  newsprint: () => import('#site/fonts/newsprint.css'),
-  lantern: () => import('#site/fonts/lantern.css'),
-  signpost: () => import('#site/fonts/signpost.css'),
-  drawing: () => import('#site/fonts/drawing.css'),
-  kite: () => import('#site/fonts/kite.css'),
-  poster: () => import('#site/fonts/poster.css'),
-  almanac: () => import('#site/fonts/almanac.css'),
-  typed: () => import('#site/fonts/typed.css'),
-};
-
-/** Makes a pair of fonts known to the browser, which fetches of it what is drawn. */
-export const fetchFonts = (pair: FontPairName): Promise<unknown> => fonts[pair]();
-
 const known = new Map<string, Fetched<{ children: ReactNode }>>();
 
 /** What draws once the sheets of a theme and its fonts are here; those of the others are not fetched. */
@@ -46,7 +34,7 @@ function dressed(theme: ThemeName, pair: FontPairName) {
   const made =
     known.get(key) ??
     fetched(async () => {
-      await Promise.all([sheets[theme](), fonts[pair]()]);
+      await Promise.all([sheets[theme](), fetchFonts(pair)]);
       return ({ children }: { children: ReactNode }) => children;
     });
   known.set(key, made);

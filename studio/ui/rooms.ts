@@ -22,13 +22,7 @@ export interface Room {
 export const rooms: readonly Room[] = [
   { path: 'gather', name: 'Gather', icon: PackageOpen },
   { path: 'projects', name: 'Projects', icon: Hammer },
-  {
-    path: 'about',
-    name: 'About you',
-    icon: User,
-    planned:
-      'Here you will write an about page and a résumé whose skills point at the projects that prove them.',
-  },
+  { path: 'about', name: 'About you', icon: User },
   { path: 'arrange', name: 'Arrange', icon: Signpost },
   { path: 'look', name: 'Look', icon: SwatchBook },
   {

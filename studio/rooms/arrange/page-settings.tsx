@@ -8,7 +8,7 @@ import { Dialog } from '../../ui/dialog.tsx';
 import { Field } from '../../ui/field.tsx';
 import { LanguageField, languageName } from '../../ui/language-field.tsx';
 import { WebAddressField } from '../../ui/web-address-field.tsx';
-import { pagePath } from './page-path.ts';
+import { pagePath } from '../../pages/page-path.ts';
 
 const slugSchema = pageFieldsSchema.shape.slug;
 

@@ -34,7 +34,9 @@ export function composeInput(
     materialsById(draft.materials),
     page.language ?? draft.site.language,
   );
-  const ofReaders = page.parts.map((part) => (isEmptyPart(part) ? null : seenPart(part, credits)));
+  const pages = new Set(draft.pages.map(({ id }) => id));
+  const context = { credits, opens: (id: Id) => pages.has(id) };
+  const ofReaders = page.parts.map((part) => (isEmptyPart(part) ? null : seenPart(part, context)));
   const withEmpty = {
     ...view,
     pages: view.pages.map((seen) =>

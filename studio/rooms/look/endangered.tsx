@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
 import { type FontPair, fontPairs } from '#core/look/font-pairs.ts';
-import { fontsOf } from '#core/look/look-rules.ts';
+import { fontsOf } from '#core/look/fonts-of.ts';
 import { themeDefaults } from '#core/look/theme-defaults.ts';
 import { endangeredPlaces } from '#core/look/endangered-places.ts';
 import { isPicture } from '#core/materials/material.ts';

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { fontPairNames, type FontPairName } from '#core/look/font-pair-names.ts';
 import { type FontPair, fontPairs } from '#core/look/font-pairs.ts';
-import { fetchFonts } from '../../ui/in-theme.tsx';
+import { fetchFonts } from '../../ui/fetch-fonts.ts';
 
 interface FontsChoiceProps {
   fonts: FontPairName;

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { RefreshCw } from 'lucide-react';
+import { Link } from 'react-router';
 import { bringBackRelease, listReleases } from '#contract/publishing.ts';
 import { renewLink } from '#contract/sites.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
@@ -11,6 +12,7 @@ import { CopyLink } from '../../ui/copy-link.tsx';
 import { DifferenceList } from '../../ui/difference-list.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { HeightGauge } from '../../ui/height-gauge.tsx';
+import { heightNames } from '../../ui/height-names.ts';
 import { liveWords, nothingWaits } from '../../ui/live-words.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { SiteAddressField } from '../../ui/site-address-field.tsx';
@@ -123,7 +125,8 @@ export function Share() {
   const { state, changeSite, changePage } = useSite();
   const { site, pages, live } = state;
   const listed = pages.filter((page) => rulesOfPage(page).opens);
-  const loweredNow = live.release !== null && !reaches(site.height, live.readersReach);
+  const effective = effectiveHeight(state, {});
+  const loweredNow = live.release !== null && !reaches(effective.height, live.readersReach);
   return (
     <div className="grid min-h-full grid-cols-[300px_minmax(0,1fr)] max-[900px]:grid-cols-[minmax(0,1fr)]">
       <section
@@ -145,9 +148,17 @@ export function Share() {
             Lowering works at once. Raising works with the next publish.
             {loweredNow && ' Readers are shut out while this is being saved.'}
           </p>
+          {effective.heldBy && (
+            <p className="note">
+              You said that you are under 18, so it flies at {heightNames[effective.height]}.{' '}
+              <Link className="link" to="../about">
+                Change that in About you
+              </Link>
+            </p>
+          )}
           <SiteNameField />
           <MakerNameField />
-          {site.height === 'public' && (
+          {effective.height === 'public' && (
             <>
               <SiteAddressField />
               <label className="flex items-center gap-3">
