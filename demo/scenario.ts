@@ -1,3 +1,6 @@
+import type { Half } from '#core/about/halves.ts';
+import type { Spoken } from '#core/parts/languages.ts';
+import type { Exactness } from '#core/parts/place.ts';
 import type { CaseFacts } from '#core/pages/case-facts.ts';
 import type { Height } from '#core/access/height.ts';
 import type { galleryCaptions, galleryLayouts } from '#core/parts/gallery.ts';
@@ -151,6 +154,59 @@ Two rivets instead of a hinge: it folds once.`,
     leadsTo: 'https://tides.example/skerrin',
   },
 ];
+
+/** Who Wren is. Answers by the ids of their questions, each with the project that proves it, if any. */
+export const aboutMaker = {
+  title: 'I like things that still work when they are wet.',
+  /** The first that a reader may see is shown: cut from paper before the one at the bench. */
+  portraits: [
+    { file: 'site/04-portrait-paper-cut.jpg', face: false, height: 'public' },
+    { file: 'site/05-portrait-apron.jpg', face: true, height: 'invited' },
+  ],
+  fullName: 'Wren Tolliver',
+  headline: 'Useful things for a harbour town',
+  places: [
+    { exactness: 'town', text: 'Skerrin', height: 'invited' },
+    { exactness: 'region', text: 'A harbour town on the north coast', height: 'public' },
+  ],
+  free: { text: 'A placement', from: '2027-06-15', to: '2027-08-29' },
+  languages: [
+    { language: 'en', level: 'first' },
+    { language: 'de', level: 'B1' },
+  ],
+  halves: {
+    biography: {
+      began: ['I grew up two streets from the boatyard and spent more time in its skip than was allowed.'],
+      'works-in': [
+        'Now I am in my second year of product making. I work in wood, sailcloth and small mechanisms, mostly from what others threw out.',
+      ],
+      week: ['Away from the bench I crew on Thursdays and repair kites for anyone who asks.'],
+    },
+    work: {
+      noticed: [
+        'I test a thing where it will live. The clock hung in cardboard by the door for a week before any wood was cut.',
+        'Tide clock',
+      ],
+      check: [
+        'I write down the number before I cut, and I keep the sheet I wasted where I can see it.',
+        'Fold-flat bee hotel',
+      ],
+      'says-so': [
+        'Idris, who checked my gear sums, and the people who hang their tools on our board.',
+        'Shared tool board',
+      ],
+    },
+  },
+} as const satisfies {
+  title: string;
+  portraits: readonly { file: string; face: boolean; height: Height }[];
+  fullName: string;
+  headline: string;
+  places: readonly { exactness: Exactness; text: string; height: Height }[];
+  free: { text: string; from: string; to: string };
+  languages: readonly Spoken[];
+  halves: Record<Half, Record<string, readonly [text: string, proof?: string]>>;
+};
 
 export const live: DemoProject[] = [
   {

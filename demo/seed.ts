@@ -29,7 +29,9 @@ import type { PublishDeps } from '#server/publish/made-files.ts';
 import { publish } from '#server/publish/publish.ts';
 import { draftAt } from '#server/sites/load-draft.ts';
 import { makeSite } from '#server/sites/make-site.ts';
+import { partsAboutMaker } from './about-maker.ts';
 import {
+  aboutMaker,
   beside,
   draft,
   type DemoGround,
@@ -317,6 +319,16 @@ export async function seedDemo(
   for (const group of groups) await addPage('group', { kind: 'plain', ...group });
   for (const project of live) await addProject(project);
   for (const page of beside) await addPage(page.kind, page);
+  const proofs = await db
+    .select({ id: pages.id, title: pages.title })
+    .from(pages)
+    .where(eq(pages.siteId, site));
+  const aboutPlace = await place('About');
+  const about = {
+    ...emptyPage('about', aboutPlace.rank, aboutPlace.slug, aboutMaker.title),
+    parts: await partsAboutMaker(bring, (title) => proofs.find((one) => one.title === title)?.id ?? null),
+  } as Page;
+  await commands.run(scope, { label: 'About you' }, (running) => running.insert('page', about));
   await commands.run(scope, { label: 'Front page' }, async (running) => {
     const [home] = await running.tx
       .select({ id: pages.id })

@@ -36,7 +36,7 @@ export function Who({ input, facts, drawn }: WhoProps) {
         </div>
       )}
       <div className="is">
-        <p className="name">{input.by}</p>
+        <p className="maker">{input.by}</p>
         {withName.flatMap((name) => of((kind) => kind === name))}
       </div>
       {others.length > 0 && <div className="facts-of">{others}</div>}

@@ -12,7 +12,7 @@ export function TellingPart({ part, toRoot }: PartViewProps<'telling'>) {
   return (
     <div className={`on-grid telling ${part.half}`}>
       <h2 {...lang}>{part.half === 'work' ? words.whyMe : words.whoIAm}</h2>
-      <div className="told">
+      <div className="in-words">
         {part.answers.map(({ text, proof }, at) => {
           const way = proof === null ? undefined : ways[proof];
           return (

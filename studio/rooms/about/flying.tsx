@@ -1,7 +1,8 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
+import { flushSync } from 'react-dom';
 import { isOfPerson } from '#core/about/person-parts.ts';
-import { reaches } from '#core/access/height.ts';
+import { type Height, reaches } from '#core/access/height.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import { isEmptyPart } from '#core/parts/is-empty-part.ts';
@@ -20,13 +21,25 @@ import type { PersonSteps } from './use-person.ts';
 export function Flying({ page, steps }: { page: ShownPage; steps: PersonSteps }) {
   const { state } = useSite();
   const [held, setHeld] = useState<string | null>(null);
-  const items = page.parts.filter((part) => isOfPerson(part) && !isEmptyPart(part));
+  /** Where a tag hangs already that has only just been moved, so that whoever moves it by keys goes with it at once. */
+  const [ahead, setAhead] = useState<{ id: string; height: Height } | null>(null);
+  const [known, setKnown] = useState(page.parts);
+  if (known !== page.parts) {
+    setKnown(page.parts);
+    // Once it hangs there, whatever is done to it elsewhere counts.
+    if (page.parts.some(({ id, height }) => id === ahead?.id && height === ahead.height)) setAhead(null);
+  }
+  const items = page.parts
+    .filter((part) => isOfPerson(part) && !isEmptyPart(part))
+    .map((part): Part => (part.id === ahead?.id ? { ...part, height: ahead.height } : part));
   const taken = items.find(({ id }) => id === held);
   const ofPage = effectiveHeight(state, { page: page.id });
   const holder = ofPage.heldBy ? holderName(ofPage) : page.title || 'this page';
   const move = (part: Part, by: 1 | -1) => {
-    const next = fromTheTop[fromTheTop.indexOf(part.height) - by];
-    if (next) steps.change({ ...part, height: next });
+    const height = fromTheTop[fromTheTop.indexOf(part.height) - by];
+    if (!height) return;
+    flushSync(() => setAhead({ id: part.id, height }));
+    steps.change({ ...part, height });
   };
   return (
     <section className="grid content-start gap-3" aria-labelledby="about-flying">
@@ -60,9 +73,7 @@ export function Flying({ page, steps }: { page: ShownPage; steps: PersonSteps })
                         event.preventDefault();
                         setHeld(part.id);
                         move(part, by);
-                        // It is drawn anew at another height; whoever moves it goes with it.
-                        const id = `tag-${part.id}`;
-                        requestAnimationFrame(() => document.getElementById(id)?.focus());
+                        document.getElementById(`tag-${part.id}`)?.focus();
                       }}
                       id={`tag-${part.id}`}
                     >
