@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import { benchEncoders } from './encoders.ts';
 import { benchFirstPublish } from './first-publish.ts';
+import { benchFit } from './fit.ts';
 import { benchGrowth } from './growth.ts';
 import { benchImport } from './import.ts';
 import { benchLargeStudio } from './large-studio.ts';
@@ -74,6 +75,7 @@ const benches: Record<string, () => Promise<Row | Row[]>> = {
   sites: benchManySites,
   typing: benchTyping,
   large: benchLargeStudio,
+  fit: benchFit,
   sizes: benchSizes,
   lighthouse: benchLighthouse,
 };
