@@ -11,9 +11,9 @@ export type Ceilings = ReadonlyMap<Id, Height>;
 
 /**
  * Stands for how the maker can be reached, at the end of every page: it is no thing with a height, but it is closed like one when
- * its maker says that they are under 18.
+ * its maker says that they are under 18. No page or part can be called so: it is no id.
  */
-export const contactCeiling = 'contact';
+export const contactCeiling = '@contact';
 
 /** Heights of the site itself, and of pages and parts below it, by id; of an id that stands twice, the lowest. */
 function byId(draft: DraftHeights): Map<Id, Height> {

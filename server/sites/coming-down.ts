@@ -64,8 +64,8 @@ export class ComingDown {
           sql`${of('to')} < ${today}`,
         ),
       );
-    for (const { page, ...scope } of over)
-      await this.#commands.run(
+    for (const { page, ...scope } of over) {
+      const taken = this.#commands.run(
         scope,
         { label: 'Free for came down: its last day is over' },
         async (running) => {
@@ -74,5 +74,10 @@ export class ComingDown {
           if (left) await running.update('page', page, { parts: left });
         },
       );
+      // What stands in the way of one keeps no other up.
+      await taken.catch((error: unknown) =>
+        this.#log.error({ err: error, ...scope }, 'what is over could not be taken down yet'),
+      );
+    }
   }
 }

@@ -1,21 +1,12 @@
 import { Plus, X } from 'lucide-react';
-import { type ProfileKind, profileKinds } from '#core/about/profile-kinds.ts';
+import { profileKinds } from '#core/about/profile-kinds.ts';
 import type { Profile } from '#core/parts/profiles.ts';
+import { en } from '#core/public-words/en.ts';
 import { Button } from '../../ui/button.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { Select } from '../../ui/select.tsx';
 import { WebAddressField } from '../../ui/web-address-field.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
-
-const kindNames: Record<ProfileKind, string> = {
-  work: 'work',
-  pictures: 'pictures',
-  clips: 'clips',
-  sound: 'sound',
-  code: 'code',
-  writing: 'writing',
-  contact: 'to write to me',
-};
 
 /** Where else the maker can be found, and with what. */
 export function ProfilesPanel({ part, onChange }: PartPanelProps<'profiles'>) {
@@ -41,7 +32,7 @@ export function ProfilesPanel({ part, onChange }: PartPanelProps<'profiles'>) {
             <Select
               label={`What is behind link ${at + 1}`}
               value={is}
-              options={profileKinds.map((value) => ({ value, name: kindNames[value] }))}
+              options={profileKinds.map((value) => ({ value, name: en.profiles[value] }))}
               onChange={(value) => change(at, { is: value })}
             />
             <IconButton

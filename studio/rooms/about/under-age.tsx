@@ -54,6 +54,7 @@ export function UnderAge() {
           </li>
         ))}
       </ul>
+      <p className="note">Passes are not built yet, so for now nobody gets what is for people holding one.</p>
       <p className="note">
         Switched off, everything is as high again as you chose it, with your next publish.
       </p>
