@@ -53,7 +53,7 @@ export type DemoPart = { beside?: number; ground?: DemoGround } & (
       columns: { name: string; height?: Height; sum?: boolean }[];
       rows: string[][];
     }
-  | { kind: 'contact'; words: string; email: string }
+  | { kind: 'contact'; words: string }
 );
 
 export const maker = { name: 'Wren', site: 'Wren', address: 'wren-makes' };
@@ -68,6 +68,25 @@ export const front = {
 export const quickLinks = [
   { name: 'Book the workshop', to: '/open', atEnd: 'every' as const, inMenu: false },
   { name: 'Harbour office', to: 'https://harbour.example/office', atEnd: 'none' as const, inMenu: true },
+];
+
+/** What readers wrote, on the page of a project or from any page. */
+export const letters = [
+  {
+    on: 'Tide clock',
+    name: 'Marit Soll',
+    from: 'marit@ferry-office.example',
+    words:
+      'The clock on the wall of our waiting room is wrong by an hour since March, and yours cannot be.\n\nWould you build one more? We could pay for the motor and the wood, and give you a wall that four hundred people look at every day.',
+    read: true,
+  },
+  {
+    on: null,
+    name: 'Jory from plot nine',
+    from: 'jory@quay-lane.example',
+    words: 'Eleven tubes are sealed now. I can send you pictures, if you tell me where to.',
+    read: false,
+  },
 ];
 
 /** A second, small site from the same material, for readers of another language. */
@@ -269,7 +288,6 @@ I cut the first gears before I had done the sums properly, and lost a sheet of p
       {
         kind: 'contact',
         words: 'The clock can be seen at the harbour office on weekdays. Questions are welcome.',
-        email: 'wren@demo.example',
       },
     ],
   },

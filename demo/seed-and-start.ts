@@ -14,7 +14,11 @@ try {
   const read = readConfig({ DATA_DIR: 'data/demo', ...process.env, DEMO: '1' }, root);
   const pictures = join(root, 'demo/pictures');
   const standIns = await startStandIns(read.standInsPort, pictures);
-  const config = { ...read, standIns: [standIns.origin] };
+  const config = {
+    ...read,
+    standIns: [standIns.origin],
+    mail: { ...read.mail, smtp: read.mail.smtp ?? standIns.mail.url },
+  };
   const places = placesIn(root, join(root, 'dist/server.js'));
   const running = await open(config, places, { fresh: process.argv.includes('--fresh') });
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
@@ -33,7 +37,7 @@ try {
     if (!seeded) say('The demo data is here already. Start over with: npm run demo -- --fresh');
     const address = await running.listen();
     say(
-      `\nKite Wall is open.\n  The studio, as the demo maker or with an account of your own: ${address}/\n  The demo site as readers see it: ${address}/wren-makes/\n  Stand-ins for a clip host and web pages: ${standIns.origin}/open\nStop it with Ctrl-C.`,
+      `\nKite Wall is open.\n  The studio, as the demo maker or with an account of your own: ${address}/\n  The demo site as readers see it: ${address}/wren-makes/\n  Stand-ins for a clip host and web pages: ${standIns.origin}/open\n  Mails that the demo sends arrive at: ${standIns.origin}/inbox\nStop it with Ctrl-C.`,
     );
   } catch (error) {
     await running.stop();

@@ -1,5 +1,5 @@
 import argon2 from '@node-rs/argon2';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import { createReadStream } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
@@ -19,7 +19,8 @@ import { pageSlug } from '#core/pages/page-slug.ts';
 import type { Block, Inline, RichText } from '#core/words/rich-text.ts';
 import { demoEmail } from '#server/accounts/routes.ts';
 import { newId } from '#server/db/new-id.ts';
-import { accounts, pages } from '#server/db/schema.ts';
+import { accounts, pages, parts } from '#server/db/schema.ts';
+import { changeIn, putIn } from '#server/messages/box.ts';
 import { addLink } from '#server/links/link-material.ts';
 import { addNote } from '#server/links/note-material.ts';
 import type { LinkDeps } from '#server/links/read-link.ts';
@@ -40,6 +41,7 @@ import {
   front,
   gatheredFor,
   groups,
+  letters,
   live,
   loose,
   looseLinks,
@@ -243,7 +245,7 @@ export async function seedDemo(
         return { ...base, kind: 'table', title: part.title, columns, rows: part.rows };
       }
       case 'contact':
-        return { ...base, kind: 'contact', words: part.words, email: part.email, link: '' };
+        return { ...base, kind: 'contact', words: part.words, form: true, link: '', card: true };
     }
   };
 
@@ -336,7 +338,7 @@ export async function seedDemo(
       .where(and(eq(pages.siteId, site), eq(pages.kind, 'home')));
     if (home) await running.update('page', home.id, front);
     await running.update('site', site, {
-      ...{ height: 'public', address: maker.address, rights: 'CC-BY-NC-4.0' },
+      ...{ height: 'public', address: maker.address, rights: 'CC-BY-NC-4.0', contact: 'form' },
       quickLinks: quickLinks.map((link) => ({
         ...{ ...link, id: newId(), newWindow: false, pages: [] },
         to: link.to.startsWith('/') ? standIns + link.to : link.to,
@@ -381,5 +383,15 @@ export async function seedDemo(
     if (hotel) await running.update('page', hotel.id, { summary: waitingSummary });
   });
   await seedSecond(deps, account, bring);
+  for (const { on, read, ...letter } of letters) {
+    const page = made.find(({ title }) => title === on)?.id ?? '';
+    const [place] = await db
+      .select({ id: parts.id })
+      .from(parts)
+      .where(and(eq(parts.pageId, page), sql`${parts.content} ->> 'kind' = 'contact'`));
+    const id = newId();
+    await putIn(db, { ...letter, id, site, place: place?.id ?? '' }, false);
+    await changeIn(db, account, id, { read });
+  }
   return true;
 }

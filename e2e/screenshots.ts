@@ -75,6 +75,9 @@ await driver.press('button', 'Use the proposed 6');
 await shot('contact-sheet');
 await page.goto(`${rooms}/share`, { waitUntil: 'networkidle0' });
 await shot('share');
+await page.goto(`${rooms}/feedback`, { waitUntil: 'networkidle0' });
+await driver.press('button', /Marit Soll/);
+await shot('feedback');
 await page.goto(`${rooms}/arrange`, { waitUntil: 'networkidle0' });
 // As it is while a page is carried.
 await page.focus('[aria-label="Move Workshop notes"]');
@@ -93,8 +96,6 @@ await shot('site-home');
 await page.goto(`${server.origin}/wren-makes/second-year/tide-clock/`, { waitUntil: 'networkidle0' });
 await page.evaluate(() => document.querySelector('.gallery')?.scrollIntoView());
 await shot('site-gallery');
-await page.goto(`${server.origin}/wren-makes/second-year/`, { waitUntil: 'networkidle0' });
-await shot('site-group');
 await phone();
 await page.goto(`${server.origin}/wren-makes/second-year/fold-flat-bee-hotel/`, {
   waitUntil: 'networkidle0',

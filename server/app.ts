@@ -19,6 +19,9 @@ import { problems } from './http/problems-plugin.ts';
 import type { BlobStore } from './media/blob-store.ts';
 import { Looking } from './looking/looking.ts';
 import type { Reading } from './reading/reading.ts';
+import { Mailing } from './mail/mailing.ts';
+import { boxRoutes } from './messages/routes.ts';
+import { writeForms } from './messages/write-plugin.ts';
 import { mediaRoutes } from './media/routes.ts';
 import { pageRoutes } from './pages/routes.ts';
 import { publishRoutes } from './publish/routes.ts';
@@ -100,6 +103,9 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   const comingDown = new ComingDown(db, commands, app.log);
   app.addHook('onListen', async () => comingDown.start());
   app.addHook('preClose', async () => comingDown.stop());
+  const mailing = new Mailing(db, config.mail, app.log);
+  app.addHook('onListen', async () => mailing.start());
+  app.addHook('preClose', async () => mailing.stop());
   const looking = new Looking(deps.looking);
   app.addHook('onClose', () => looking.close());
   const outgoing = new Outgoing(config.standIns);
@@ -144,6 +150,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     pageRoutes(maker, { db, commands });
     mediaRoutes(maker, { ...gathering, looking });
     linkRoutes(maker, { ...gathering, outgoing });
+    boxRoutes(maker, { db, sendsMail: mailing.sends });
     quickLinkRoutes(maker, { db, outgoing });
     publishRoutes(maker, { ...publishing, open });
     previewRoutes(maker, { db, assets, blobs, reading });
@@ -177,6 +184,10 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
       publicOrigin: deps.config.publicOrigin,
     }),
   );
+  await app.register(async (readers) => {
+    await readers.register(rateLimit, { global: false });
+    await writeForms(readers, { db, open, blobs, mailing });
+  });
   app.setNotFoundHandler((request, reply) =>
     request.url.startsWith('/api/')
       ? reply

@@ -1,3 +1,5 @@
+import type { ArrivedMail } from './mail-box.ts';
+
 const style = `
   :root { color-scheme: light; font: 17px/1.55 Georgia, serif; }
   body { margin: 0; background: #f4f1e8; color: #23302a; }
@@ -32,6 +34,21 @@ export const standInPage = ({ title, site, description, picture, oembed, body }:
 <meta property="og:image" content="${quoted(picture)}">
 ${oembed ? `<link rel="alternate" type="application/json+oembed" href="${quoted(oembed)}">` : ''}
 <style>${style}</style></head><body><main>${body}</main></body></html>
+`;
+
+/** What the stand-in mail server got, the newest first. */
+export const inboxPage = (mails: readonly ArrivedMail[]): string =>
+  `<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><title>Inbox</title><meta name="viewport" content="width=device-width, initial-scale=1">
+<style>${style} article { border-top: 1px solid; padding: 1rem 0 } dl { display: grid; grid-template-columns: 6rem 1fr; margin: 0 } dd { margin: 0 } pre { font: inherit; white-space: pre-wrap; overflow-wrap: anywhere }</style></head>
+<body><main><h1>Inbox</h1><p>Mails that the demo sent. None of them left this machine. Reload to see what came since.</p>
+${mails.length === 0 ? '<p>Nothing has come yet.</p>' : ''}
+${mails
+  .map(
+    ({ to, from, replyTo, subject, text }) =>
+      `<article><h2>${quoted(subject)}</h2><dl><dt>To</dt><dd>${quoted(to.join(', '))}</dd><dt>From</dt><dd>${quoted(from)}</dd><dt>Answers to</dt><dd>${quoted(replyTo)}</dd></dl><pre>${quoted(text)}</pre></article>`,
+  )
+  .join('\n')}</main></body></html>
 `;
 
 /** What a clip host shows inside other pages. */

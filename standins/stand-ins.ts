@@ -1,10 +1,13 @@
 import fastifyStatic from '@fastify/static';
 import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify';
-import { playerPage, standInPage } from './stand-in-page.ts';
+import { type MailBox, startMailBox } from './mail-box.ts';
+import { inboxPage, playerPage, standInPage } from './stand-in-page.ts';
 
 export interface StandIns {
   /** For example `http://127.0.0.1:4182`. */
   origin: string;
+  /** A mail server; what it got can be read at `/inbox`. */
+  mail: MailBox;
   close(): Promise<void>;
 }
 
@@ -14,7 +17,8 @@ const slowMs = 30_000;
 
 const html = (reply: FastifyReply, page: string) => reply.type('text/html; charset=utf-8').send(page);
 
-function pages(app: FastifyInstance): void {
+function pages(app: FastifyInstance, mail: MailBox): void {
+  app.get('/inbox', async (_, reply) => html(reply, inboxPage(mail.mails)));
   app.get('/clips/one-tide', async (request, reply) =>
     html(
       // A host's own page is often not for other pages; its player is.
@@ -101,15 +105,17 @@ function pages(app: FastifyInstance): void {
 
 /**
  * Outside services that ship with the demo, since it runs without a network: a host of clips that speaks oEmbed, and
- * pages: one that may be shown inside others, one that refuses, one that is slow, one that is gone.
+ * pages: one that may be shown inside others, one that refuses, one that is slow, one that is gone; and a mail server with a box that
+ * can be read.
  *
- * @param port used when it is free, else any other
+ * @param port used when it is free, else any other; the next one is that of mail
  * @param pictures folder of the demo's pictures
  */
 export async function startStandIns(port: number, pictures: string): Promise<StandIns> {
+  const mail = await startMailBox(port === 0 || port === 65_535 ? 0 : port + 1);
   const make = async () => {
     const app = Fastify({ forceCloseConnections: true });
-    pages(app);
+    pages(app, mail);
     await app.register(fastifyStatic, { root: pictures, prefix: '/files/' });
     return app;
   };
@@ -119,5 +125,11 @@ export async function startStandIns(port: number, pictures: string): Promise<Sta
     app = await make();
     return app.listen({ host: '127.0.0.1', port: 0 });
   });
-  return { origin, close: () => app.close() };
+  return {
+    ...{ origin, mail },
+    close: async () => {
+      await app.close();
+      await mail.close();
+    },
+  };
 }

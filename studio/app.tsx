@@ -30,6 +30,10 @@ const Gather = fetched(() => import('./rooms/gather/gather.tsx').then((module) =
 const Share = fetched(() => import('./rooms/share/share.tsx').then((module) => module.Share), theRoom);
 const Look = fetched(() => import('./rooms/look/look.tsx').then((module) => module.Look), theRoom);
 const About = fetched(() => import('./rooms/about/about.tsx').then((module) => module.About), theRoom);
+const Feedback = fetched(
+  () => import('./rooms/feedback/feedback.tsx').then((module) => module.Feedback),
+  theRoom,
+);
 const Arrange = fetched(
   () => import('./rooms/arrange/arrange.tsx').then((module) => module.Arrange),
   theRoom,
@@ -59,6 +63,7 @@ function fetchRoomAt(path: string): void {
     arrange: Arrange,
     look: Look,
     share: Share,
+    feedback: Feedback,
   };
   if (Object.hasOwn(wanted, room)) wanted[room as keyof typeof wanted].fetch().catch(() => undefined);
 }
@@ -111,6 +116,7 @@ export function App() {
         <Route path="arrange" element={<Arrange />} />
         <Route path="look" element={<Look />} />
         <Route path="share" element={<Share />} />
+        <Route path="feedback" element={<Feedback />} />
         <Route path=":room" element={<PlannedRoom />} />
       </Route>
       <Route path="*" element={<Navigate to="/" replace />} />

@@ -178,7 +178,7 @@ const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
     answers: [{ id: 'answer-1', question: `secret-question ${id}`, text: `answer ${said}` }],
   }),
   credits: () => ({}),
-  contact: ({ said }) => ({ words: `write ${said}`, email: '', link: '' }),
+  contact: ({ said }) => ({ words: `write ${said}`, form: false, link: '', card: false }),
   table: ({ id, said, inside }) => ({
     title: `table ${said}`,
     columns: [

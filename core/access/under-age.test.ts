@@ -15,7 +15,7 @@ import type { Viewer } from './viewer.ts';
 
 const underAge = <D extends Draft>(draft: D): D => ({
   ...draft,
-  site: { ...draft.site, underAge: true, contact: 'wren@demo.example' },
+  site: { ...draft.site, underAge: true, contact: 'form' as const },
 });
 /** What lets somebody be known, found or written to, told a second time and by its kind. */
 const tells = (part: Part): boolean =>

@@ -41,14 +41,12 @@ describe('parts', () => {
     expect(isEmptyPart({ ...reflection, answers: [asked, { ...asked, text: 'A school.' }] })).toBe(false);
   });
 
-  test('a contact takes an address people can write to, or none', () => {
-    const contact = (email: string, link = '') =>
-      partSchema.safeParse({ id: 'part-one', height: 'public', kind: 'contact', words: '', email, link })
-        .success;
-    expect(contact('')).toBe(true);
-    expect(contact('wren@demo.example', 'https://wren.example/')).toBe(true);
-    expect(contact('wren at demo')).toBe(false);
-    expect(contact('', 'javascript:alert(1)')).toBe(false);
+  test('a contact takes a link to the web or none, and no address to write to', () => {
+    const contact = (more: object) =>
+      partSchema.safeParse({ id: 'part-one', height: 'public', kind: 'contact', words: '', ...more });
+    expect(contact({ form: true, link: 'https://wren.example/' }).success).toBe(true);
+    expect(contact({ link: 'javascript:alert(1)' }).success).toBe(false);
+    expect(contact({ email: 'wren@demo.example' }).data).not.toHaveProperty('email');
   });
 
   test('two parts of one page never share an id', () => {

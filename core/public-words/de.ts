@@ -70,6 +70,49 @@ export const de: PublicWords = {
     contact: 'zum Schreiben',
   },
 
+  write: {
+    to: (maker) => `${maker} schreiben`,
+    name: 'Dein Name',
+    from: 'Deine E-Mail-Adresse',
+    why: 'Damit du eine Antwort bekommst. Sonst erfährt sie niemand.',
+    words: 'Was du sagen möchtest',
+    trap: 'Dieses Feld leer lassen',
+    over: 'Noch einmal lesen',
+    look: 'Das wird gesendet. Stimmt es so?',
+    answerGoes: 'Eine Antwort geht an diese Adresse.',
+    send: 'Senden',
+    change: 'Ändern',
+    sent: 'Gesendet',
+    sentMore:
+      'Was du geschrieben hast, liegt jetzt im Postkasten dieser Website. Wann es gelesen wird, ist hier nicht bekannt. Du kannst die Seite schließen.',
+    notYet: 'Noch nicht gesendet',
+    faults: {
+      name: {
+        missing: 'Schreib deinen Namen. Ein Vorname genügt.',
+        long: 'Ein Name kann höchstens 80 Zeichen lang sein.',
+        wrong: 'Dieser Name kann nicht gesendet werden.',
+      },
+      from: {
+        missing: 'Schreib deine E-Mail-Adresse, sonst kann dir niemand antworten.',
+        long: 'Eine Adresse kann höchstens 254 Zeichen lang sein.',
+        wrong: 'Das ist keine E-Mail-Adresse. Fehlt ein Buchstabe oder ein Punkt, ist ein Leerzeichen darin?',
+      },
+      words: {
+        missing: 'Schreib, was du sagen möchtest.',
+        long: 'Das kann höchstens 4000 Zeichen lang sein.',
+        wrong: 'So kann das nicht gesendet werden.',
+      },
+    },
+    trapped:
+      'Ein Feld, das Menschen nicht sehen, war ausgefüllt, wie Programme es tun. Es ist wieder leer. Drück den Knopf noch einmal.',
+    stale:
+      'Das hat länger als eine Stunde gedauert, oder etwas wurde unterwegs geändert. Lies es noch einmal.',
+    tooMany:
+      'Von deinem Anschluss wurde in der letzten Stunde viel gesendet. Hier geht nichts verloren: warte eine Stunde und drück dann wieder auf den Knopf.',
+    full: 'Der Postkasten dieser Website ist voll, darum wurde nichts gesendet. Behalte deinen Text und versuch es in ein paar Tagen wieder.',
+    card: 'Als Kontaktkarte behalten',
+  },
+
   openLarge: 'Dieses Bild groß öffnen',
   leadsTo: (host) => `Führt zu ${host}`,
   gallery: 'Galerie',

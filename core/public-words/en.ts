@@ -70,6 +70,48 @@ export const en: PublicWords = {
     contact: 'to write to me',
   },
 
+  write: {
+    to: (maker) => `Write to ${maker}`,
+    name: 'Your name',
+    from: 'Your e-mail address',
+    why: 'So that you can be answered. It goes to nobody else.',
+    words: 'What you want to say',
+    trap: 'Leave this empty',
+    over: 'Read it over',
+    look: 'This will be sent. Is it right?',
+    answerGoes: 'An answer goes to this address.',
+    send: 'Send it',
+    change: 'Change it',
+    sent: 'Sent',
+    sentMore:
+      'What you wrote is in the box of whoever made this site. When it will be read is not known here. You can close this page.',
+    notYet: 'Not sent yet',
+    faults: {
+      name: {
+        missing: 'Write your name. A first name is enough.',
+        long: 'A name can be at most 80 characters long.',
+        wrong: 'This name cannot be sent.',
+      },
+      from: {
+        missing: 'Write your e-mail address, or nobody can answer you.',
+        long: 'An address can be at most 254 characters long.',
+        wrong: 'This is no e-mail address. Look for a missing letter, a blank or a dot.',
+      },
+      words: {
+        missing: 'Write what you want to say.',
+        long: 'This can be at most 4000 characters long.',
+        wrong: 'This cannot be sent as it is.',
+      },
+    },
+    trapped:
+      'A field that people do not see was filled in, as programs do. It is empty again. Press the button once more.',
+    stale: 'That took longer than an hour, or something was changed on the way. Read it over once more.',
+    tooMany:
+      'Much was sent from where you are in the last hour. Nothing is lost here: wait an hour, then press the button again.',
+    full: 'The box of whoever made this site is full, so nothing was sent. Keep what you wrote, and try again in a few days.',
+    card: 'Keep as a contact card',
+  },
+
   openLarge: 'Open this picture large',
   leadsTo: (host) => `Leads to ${host}`,
   gallery: 'Gallery',

@@ -70,6 +70,48 @@ export const es: PublicWords = {
     contact: 'para escribirme',
   },
 
+  write: {
+    to: (maker) => `Escribir a ${maker}`,
+    name: 'Tu nombre',
+    from: 'Tu correo electrónico',
+    why: 'Para poder responderte. No lo recibe nadie más.',
+    words: 'Lo que quieres decir',
+    trap: 'Deja esto vacío',
+    over: 'Leerlo otra vez',
+    look: 'Esto se enviará. ¿Está bien así?',
+    answerGoes: 'La respuesta llegará a esta dirección.',
+    send: 'Enviar',
+    change: 'Cambiar',
+    sent: 'Enviado',
+    sentMore:
+      'Lo que escribiste está en el buzón de quien hizo este sitio. Aquí no se sabe cuándo se leerá. Puedes cerrar esta página.',
+    notYet: 'Aún no se ha enviado',
+    faults: {
+      name: {
+        missing: 'Escribe tu nombre. Basta el de pila.',
+        long: 'Un nombre puede tener como máximo 80 caracteres.',
+        wrong: 'Este nombre no se puede enviar.',
+      },
+      from: {
+        missing: 'Escribe tu correo, o nadie podrá responderte.',
+        long: 'Una dirección puede tener como máximo 254 caracteres.',
+        wrong: 'Esto no es un correo electrónico. Mira si falta una letra o un punto, o si sobra un espacio.',
+      },
+      words: {
+        missing: 'Escribe lo que quieres decir.',
+        long: 'Puede tener como máximo 4000 caracteres.',
+        wrong: 'Así no se puede enviar.',
+      },
+    },
+    trapped:
+      'Se rellenó un campo que las personas no ven, como hacen los programas. Ya está vacío. Pulsa el botón otra vez.',
+    stale: 'Pasó más de una hora, o algo cambió por el camino. Léelo otra vez.',
+    tooMany:
+      'Desde tu conexión se envió mucho en la última hora. Aquí no se pierde nada: espera una hora y vuelve a pulsar el botón.',
+    full: 'El buzón de quien hizo este sitio está lleno y no se envió nada. Guarda lo que escribiste e inténtalo dentro de unos días.',
+    card: 'Guardar como tarjeta de contacto',
+  },
+
   openLarge: 'Abrir esta imagen en grande',
   leadsTo: (host) => `Lleva a ${host}`,
   gallery: 'Galería',

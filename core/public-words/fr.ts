@@ -73,6 +73,48 @@ export const fr: PublicWords = {
     contact: 'pour m’écrire',
   },
 
+  write: {
+    to: (maker) => `Écrire à ${maker}`,
+    name: 'Votre nom',
+    from: 'Votre adresse e-mail',
+    why: 'Pour pouvoir vous répondre. Personne d’autre ne la reçoit.',
+    words: 'Ce que vous voulez dire',
+    trap: 'Laissez ce champ vide',
+    over: 'Relire',
+    look: 'Voici ce qui sera envoyé. Est-ce juste ?',
+    answerGoes: 'Une réponse ira à cette adresse.',
+    send: 'Envoyer',
+    change: 'Modifier',
+    sent: 'Envoyé',
+    sentMore:
+      'Ce que vous avez écrit est dans la boîte de la personne qui a fait ce site. On ne sait pas ici quand ce sera lu. Vous pouvez fermer cette page.',
+    notYet: 'Pas encore envoyé',
+    faults: {
+      name: {
+        missing: 'Écrivez votre nom. Un prénom suffit.',
+        long: 'Un nom peut avoir au plus 80 caractères.',
+        wrong: 'Ce nom ne peut pas être envoyé.',
+      },
+      from: {
+        missing: 'Écrivez votre adresse e-mail, sinon personne ne pourra vous répondre.',
+        long: 'Une adresse peut avoir au plus 254 caractères.',
+        wrong: 'Ce n’est pas une adresse e-mail. Manque-t-il une lettre ou un point, y a-t-il une espace ?',
+      },
+      words: {
+        missing: 'Écrivez ce que vous voulez dire.',
+        long: 'Ceci peut avoir au plus 4000 caractères.',
+        wrong: 'Ceci ne peut pas être envoyé tel quel.',
+      },
+    },
+    trapped:
+      'Un champ que les gens ne voient pas était rempli, comme le font les programmes. Il est vide de nouveau. Appuyez encore une fois.',
+    stale: 'Cela a pris plus d’une heure, ou quelque chose a changé en route. Relisez encore une fois.',
+    tooMany:
+      'Beaucoup a été envoyé depuis votre connexion en une heure. Rien n’est perdu ici : attendez une heure, puis appuyez de nouveau.',
+    full: 'La boîte de la personne qui a fait ce site est pleine, rien n’a été envoyé. Gardez votre texte et réessayez dans quelques jours.',
+    card: 'Garder comme carte de contact',
+  },
+
   openLarge: 'Ouvrir cette image en grand',
   leadsTo: (host) => `Mène à ${host}`,
   gallery: 'Galerie',

@@ -1,4 +1,5 @@
 import type { ProfileKind } from '../about/profile-kinds.ts';
+import type { MessageFault, MessageField } from '../messages/message.ts';
 
 /**
  * What public pages say of themselves, in one language. A new language is one more file beside this one, and a line in
@@ -74,6 +75,39 @@ export interface PublicWords {
   shownIn: [string, string];
   /** What can be found behind a link, as it stands after its name. */
   profiles: Record<ProfileKind, string>;
+
+  /** On the form by which readers write to the maker. */
+  write: {
+    /** Above the page with the form. */
+    to: (maker: string) => string;
+    name: string;
+    from: string;
+    /** Below their address. */
+    why: string;
+    words: string;
+    /** Beside a field that only programs see. */
+    trap: string;
+    /** The button that shows what will be sent. */
+    over: string;
+    /** Above it, shown once more. */
+    look: string;
+    /** Below it. */
+    answerGoes: string;
+    send: string;
+    change: string;
+    sent: string;
+    /** What is known of what was sent, and what is not. */
+    sentMore: string;
+    /** Above a form that cannot be sent yet. */
+    notYet: string;
+    faults: Record<MessageField, Record<MessageFault, string>>;
+    trapped: string;
+    stale: string;
+    tooMany: string;
+    full: string;
+    /** Leads to a vCard. */
+    card: string;
+  };
 
   openLarge: string;
   leadsTo: (host: string) => string;

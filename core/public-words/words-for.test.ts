@@ -10,7 +10,7 @@ const said = (words: PublicWords): [string, string][] =>
       : Array.isArray(value)
         ? value.join('')
         : typeof value === 'object' && value !== null
-          ? Object.values(value).join(' ')
+          ? JSON.stringify(Object.values(value))
           : String(value),
   ]);
 

@@ -28,8 +28,8 @@ export const arrangementSchema = z.object({
   language: languageSchema,
   /** Links that stand on many pages, in order. */
   quickLinks: z.array(quickLinkSchema).max(40, 'A site has at most 40 quick links.'),
-  /** How its maker can be reached, at the end of every page: an e-mail or a web address; empty: not said there. */
-  contact: z.union([webAddress, z.email('This is no e-mail address.').max(200)]),
+  /** How its maker can be reached, at the end of every page: by a form, or at a web address; empty: not said there. */
+  contact: z.union([z.literal('form'), webAddress]),
   /** Whether Unlisted links are passed on with a picture, which then stands at an address without their key. */
   linkPictures: z.boolean(),
   /** Its maker is under 18: nothing of the site is for strangers, and nothing by which they could be known or found. */

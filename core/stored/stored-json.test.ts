@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { mixedDraftArbitrary } from '../access/arbitrary-draft.ts';
 import type { Draft } from '../sites/site.ts';
 import { fromStored, stored, type StoredKind } from './stored-json.ts';
-import { pageFromStored, storedSite } from './stored-kinds.ts';
+import { pageFromStored, storedPart, storedSite } from './stored-kinds.ts';
 
 /** As a database gives it back. */
 const kept = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
@@ -48,6 +48,30 @@ describe('stored JSON', () => {
     ])
       expect(fromStored(storedSite, before)).toEqual({ ...site, look });
     expect(() => fromStored(storedSite, { ...site, theme: 'another', v: 1 })).toThrow('cannot be read: look');
+  });
+
+  test('of a site and a part with an e-mail address for readers has a form, and the address nowhere', () => {
+    const site = (contact: string) => fromStored(storedSite, { ...mixedSite, contact, v: 7 }).contact;
+    expect(['wren@demo.example', 'https://wren.example/@wren', ''].map(site)).toEqual([
+      'form',
+      'https://wren.example/@wren',
+      '',
+    ]);
+    const part = (email: string) =>
+      fromStored(storedPart, {
+        id: 'part-one',
+        height: 'public',
+        kind: 'contact',
+        words: 'Hi',
+        email,
+        link: '',
+        v: 1,
+      });
+    expect(part('wren@demo.example')).toEqual({
+      ...{ id: 'part-one', height: 'public', kind: 'contact', words: 'Hi', link: '' },
+      ...{ form: true, card: false },
+    });
+    expect(part('')).toMatchObject({ form: false });
   });
 
   test('of before loses what its kind has no more, and gets what came since', () => {

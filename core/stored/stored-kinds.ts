@@ -36,14 +36,25 @@ const plainLook: StoredKind<object>['upgrades'][number] = ({ look, ...site }) =>
 /** Before a site could be arranged, and before there was as much to arrange as there is. */
 const unarranged = filledIn(() => firstArrangement);
 
+const isMailAddress = (contact: unknown): boolean =>
+  typeof contact === 'string' && contact.includes('@') && !contact.includes('://');
+/** An e-mail address once stood at the end of every page. Now there is a form, and the address is its maker's alone. */
+const noMailAddress: StoredKind<object>['upgrades'][number] = (site) => ({
+  ...site,
+  ...(isMailAddress(site['contact']) && { contact: 'form' }),
+});
+/** And in a part. */
+const noMailInPart: StoredKind<object>['upgrades'][number] = ({ email, ...part }) =>
+  part['kind'] === 'contact' ? { form: Boolean(email), card: false, ...part } : part;
+
 export const storedSite: StoredKind<Site> = {
   schema: siteSchema,
-  upgrades: [asItWas, themeToLook, unarranged, unarranged, plainLook, unarranged, unarranged],
+  upgrades: [asItWas, themeToLook, unarranged, unarranged, plainLook, unarranged, unarranged, noMailAddress],
 };
 /** What of a site says how it is arranged, as its row keeps it. */
 export const storedArrangement: StoredKind<Arrangement> = {
   schema: arrangementSchema,
-  upgrades: [unarranged, unarranged, unarranged, unarranged],
+  upgrades: [unarranged, unarranged, unarranged, unarranged, noMailAddress],
 };
 export const storedLook: StoredKind<Look> = { schema: lookSchema, upgrades: [asItWas, plain] };
 export const storedMaterial: StoredKind<Material> = {
@@ -56,7 +67,7 @@ export const storedManifestDifference: StoredKind<ManifestDifference> = {
   schema: manifestDifferenceSchema,
   upgrades: [asItWas],
 };
-export const storedPart: StoredKind<Part> = { schema: partSchema, upgrades: [asItWas] };
+export const storedPart: StoredKind<Part> = { schema: partSchema, upgrades: [asItWas, noMailInPart] };
 /** A page without its parts, which are kept each with the version of its own shape. */
 export const storedPage: StoredKind<Page> = {
   schema: pageOfCheckedPartsSchema,

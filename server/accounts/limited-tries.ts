@@ -1,10 +1,9 @@
 import type { FastifyInstance, FastifyRequest } from 'fastify';
-import { createHash } from 'node:crypto';
+import { limited } from '../http/limited.ts';
 import { Problem } from '../http/problem.ts';
 
 /**
- * A limit of tries for each account, whatever address they come from. The name is kept as a hash, so that memory and logs
- * hold no e-mail.
+ * A limit of tries for each account, whatever address they come from.
  *
  * @param max in an hour
  * @returns what throws Problem 429 when there were too many
@@ -13,16 +12,9 @@ export function limitedTries(
   app: FastifyInstance,
   max: number,
 ): (request: FastifyRequest, name: string) => Promise<void> {
-  const names = new WeakMap<FastifyRequest, string>();
-  const limit = app.createRateLimit({
-    max,
-    timeWindow: '1 hour',
-    keyGenerator: (request) => names.get(request) ?? '',
-  });
+  const mayTry = limited(app, max);
   return async (request, name) => {
-    names.set(request, createHash('sha256').update(name).digest('hex'));
-    const result = await limit(request);
-    if (!result.isAllowed && result.isExceeded)
+    if (!(await mayTry(request, name)))
       throw new Problem(
         429,
         'too-many-tries',

@@ -2,6 +2,9 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { lookAtPictures } from '#contract/pictures.ts';
 import { findInWords } from '#contract/materials.ts';
 import { changePage, createPage } from '#contract/pages.ts';
+import { changeMessage, openBox, sendCopies } from '#contract/messages.ts';
+import { Mailing } from '../mail/mailing.ts';
+import { dropDeleted, putIn } from '../messages/box.ts';
 import { bringBackRelease, listReleases } from '#contract/publishing.ts';
 import { changeSite, checkAddress, listSites, renewLink } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
@@ -63,6 +66,9 @@ const others = `
   insert into document_content (original, version) select md5('d' || n), 1 from generate_series(1, 8000) n;
   insert into link_answer (site_id, address, state, asked_at)
     select 's' || (n % 2000 + 1), 'https://tides.example/' || n, 'read', now() from generate_series(1, 8000) n;
+  insert into message (id, account_id, site_id, page, name, "from", words, mail_next, deleted_at)
+    select 'm' || n, 'a' || (n % 2000 + 1), 's' || (n % 2000 + 1), '', 'Ada', 'ada@reader.example', 'Hello',
+      case when n % 400 = 0 then now() end, case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
   insert into page_time (site_id, page_id, told, published_at, changed_at)
     select 's' || (n % 2000 + 1), 'p' || n, md5('t' || n), now(), now() from generate_series(1, 8000) n;
   insert into rendered_page (input, file) select md5('i' || n), '{}' from generate_series(1, 20000) n;
@@ -113,6 +119,16 @@ async function aDay(): Promise<void> {
   await maker.call(lookAtPictures, { params });
   const job = await maker.publish(site.id);
   await maker.publish(site.id);
+  await maker.call(openBox);
+  await maker.call(sendCopies, { body: { on: false } });
+  await putIn(
+    server.database.db,
+    { id: 'message-one', site: site.id, place: 'site', name: 'Ada', from: 'ada@reader.example', words: 'Hello' },
+    true,
+  );
+  await maker.call(changeMessage, { params: { message: 'message-one' }, body: { read: true } });
+  await new Mailing(server.database.db, { smtp: null, from: 'wall@kite.example' }, console).run(new Date());
+  await dropDeleted(server.database.db);
   await maker.call(listReleases, { params });
   await maker.call(bringBackRelease, { params: { ...params, number: '1' } });
   for (const path of [`/${address}/`, '/was-7/', '/nowhere/', job.live?.siteLinkPath ?? '', '/sitemap.xml'])

@@ -40,6 +40,8 @@ export const accounts = pgTable(
     name: text('name').notNull(),
     email: text('email').notNull(),
     passwordHash: text('password_hash').notNull(),
+    /** What readers write is sent to their e-mail, too. */
+    copies: boolean('copies').notNull().default(true),
     createdAt: createdAt(),
   },
   (table) => [uniqueIndex('account_email').on(table.email)],
@@ -100,6 +102,41 @@ export const formerAddresses = pgTable('former_address', {
     .references(() => sites.id, { onDelete: 'cascade' }),
   createdAt: createdAt(),
 });
+
+/** What readers wrote to a maker, by the forms on their pages. */
+export const messages = pgTable(
+  'message',
+  {
+    id: text('id').primaryKey(),
+    accountId: text('account_id')
+      .notNull()
+      .references(() => accounts.id, { onDelete: 'cascade' }),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** What the page was called on which it was written; empty where that was the site's own form. */
+    page: text('page').notNull(),
+    name: text('name').notNull(),
+    from: text('from').notNull(),
+    words: text('words').notNull(),
+    createdAt: createdAt(),
+    readAt: when('read_at'),
+    deletedAt: when('deleted_at'),
+    mailedAt: when('mailed_at'),
+    mailTries: integer('mail_tries').notNull().default(0),
+    /** When it is to be sent by mail, or tried again; null where it is not. */
+    mailNext: when('mail_next'),
+  },
+  (table) => [
+    index('message_account').on(table.accountId, table.createdAt),
+    index('message_mail_next')
+      .on(table.mailNext)
+      .where(sql`mail_next is not null`),
+    index('message_deleted')
+      .on(table.deletedAt)
+      .where(sql`deleted_at is not null`),
+  ],
+);
 
 /** Whether what a site's quick links lead to answered when it was last asked. */
 export const linkAnswers = pgTable(

@@ -1,5 +1,6 @@
 import type { FastifyBaseLogger } from 'fastify';
 import { vacuum } from '../db/vacuum.ts';
+import { dropDeleted } from '../messages/box.ts';
 import { sweep, type SweepDeps } from './sweep.ts';
 
 /** A minute after the start, when whoever comes first has been served, and once a day from then on; in ms. */
@@ -21,6 +22,7 @@ export class Sweeping {
   start(afterMs = firstMs): void {
     this.#timer = setTimeout(() => {
       this.#running = sweep(this.#deps)
+        .then(() => dropDeleted(this.#deps.db))
         .then(() => vacuum(this.#deps.db))
         .catch((error: unknown) => this.#log.error({ err: error }, 'sweeping'));
       void this.#running.then(() => this.start(everyMs));

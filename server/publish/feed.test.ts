@@ -34,7 +34,7 @@ beforeAll(async () => {
   site = (await maker.site()).site.id;
   await changeTheSite({
     ...{ height: 'public', address: 'tide-feeds', searchEngines: true },
-    ...{ title: 'Wren & friends', by: 'Wren', contact: 'wren@demo.example', rights: 'CC-BY-4.0' },
+    ...{ title: 'Wren & friends', by: 'Wren', contact: 'form', rights: 'CC-BY-4.0' },
   });
 }, 60_000);
 afterAll(() => server.stop());
@@ -71,7 +71,7 @@ describe('the feed of a public site', () => {
     // Pages lead to it, and say how to reach the maker and on which terms the work stands.
     const page = await server.get('/tide-feeds/');
     expect(page.body).toMatch(/<link rel="alternate" type="application\/atom\+xml"[^>]* href="feed\.xml"/);
-    expect(page.body).toContain('href="mailto:wren@demo.example"');
+    expect(page.body).toContain('href="_write/"');
     expect(page.body).toContain('href="https://creativecommons.org/licenses/by/4.0/"');
 
     // What is not touched keeps its time; what is gets a new one, and the feed with it.

@@ -119,7 +119,8 @@ describe('every kind of part', () => {
         ...base('contact'),
         kind: 'contact',
         words: 'Write.',
-        email: 'wren@demo.example',
+        form: true,
+        card: true,
         link: 'https://wren.example/',
       },
     ]);

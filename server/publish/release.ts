@@ -17,7 +17,7 @@ import { keepSource } from '../db/release-source.ts';
 import { releases, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import { renderFeed } from '#site/render/feed.ts';
-import { feedPath } from '#site/render/page-inputs.ts';
+import { feedPath } from '#site/render/site-paths.ts';
 import { keepPaths } from './kept-paths.ts';
 import { keepTimes, timesOf } from './page-times.ts';
 import { linkPicturesOf } from './share-pictures.ts';
@@ -83,7 +83,10 @@ async function attempt(
   const maker = await makerOfSite(deps, site);
   const made = await makeFiles(deps, views, shared, maker, progress, signal);
 
-  const total = views.reduce((sum, view) => sum + view.pages.length + tagsOf(view).length, 0);
+  const total = views.reduce(
+    (sum, view) => sum + view.pages.length + tagsOf(view).length + (view.site.contact === 'form' ? 1 : 0),
+    0,
+  );
   let done = 0;
   const onPage = () => progress('Writing pages', ++done, total);
   const tree = async (view: SiteView | null, addresses: EntranceAddresses) => {

@@ -1,10 +1,12 @@
 import { createHash } from 'node:crypto';
 import { inArray } from 'drizzle-orm';
 import { wordsFor } from '#core/public-words/words-for.ts';
+import { contactCard } from '#core/about/contact-card.ts';
 import type { SiteView } from '#core/access/seen-by.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import type { MediaSources } from '#site/render/medium.ts';
 import { pageInputs } from '#site/render/page-inputs.ts';
+import { contactCardPath } from '#site/render/site-paths.ts';
 import { renderPage } from '#site/render/render-page.tsx';
 import type { Database } from '../db/connect.ts';
 import { renderedPages } from '../db/schema.ts';
@@ -20,8 +22,8 @@ const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
  * stands in the input where it is said.
  */
 function wordsAsText(language: string): string {
-  const { kinds: _, profiles, ...words } = wordsFor(language);
-  return [...Object.values(words), Object.values(profiles)]
+  const { kinds: _, profiles, write, ...words } = wordsFor(language);
+  return [...Object.values(words), Object.values(profiles), JSON.stringify(write)]
     .map((value: string | readonly string[] | ((...of: never[]) => string)) =>
       typeof value === 'function' ? (value as (...of: unknown[]) => string)('', '') : value.toString(),
     )
@@ -84,16 +86,23 @@ export async function renderEntrance(
   for (const { path, input, letters, key } of wanted) {
     let file = known.get(key);
     if (!file) {
-      const { html, style, frames } = renderPage(input, pageAssets(assets, letters));
+      const { html, style, frames, writes } = renderPage(input, pageAssets(assets, letters));
       file = {
         ...(await storeText(blobs, Buffer.from(html), 'text/html; charset=utf-8')),
         ...(style ? { styleHash: sha256(style, 'base64') } : {}),
         ...(frames.length > 0 ? { frames } : {}),
+        ...(writes && { writes }),
       };
       await db.insert(renderedPages).values({ input: key, file }).onConflictDoNothing();
     }
     tree[`${path}index.html`] = file;
     onPage(!known.has(key));
   }
+  const card = contactCard(view, base);
+  if (card !== null)
+    tree[contactCardPath] = {
+      ...(await storeText(blobs, Buffer.from(card), 'text/vcard; charset=utf-8')),
+      download: 'contact.vcf',
+    };
   return tree;
 }

@@ -11,6 +11,7 @@ import { isSwitch, linkPictures, searchEngines } from '../db/ceilings.ts';
 import type { Database } from '../db/connect.ts';
 import { sourceOf } from '../db/release-source.ts';
 import { ceilings, releases, sites } from '../db/schema.ts';
+import { writePath } from '#site/render/site-paths.ts';
 import { stillOpen } from './still-open.ts';
 
 /** The live release of a site, and what of it lies above its ceiling now. */
@@ -83,6 +84,8 @@ export function openTree({ reach, closed, manifest }: LiveSite, viewer: Viewer):
   return tree && closed ? stillOpen(tree, closed.source, closed.lower, viewer) : tree;
 }
 
-/** Paths of the pages among some files, below the entrance. */
+/** Paths of the pages among some files, below the entrance, that somebody may look for. */
 export const pagesIn = (paths: readonly string[]): string[] =>
-  paths.filter((path) => path.endsWith('index.html')).map((path) => path.slice(0, -'index.html'.length));
+  paths
+    .filter((path) => path.endsWith('index.html') && !path.startsWith(writePath))
+    .map((path) => path.slice(0, -'index.html'.length));

@@ -7,15 +7,18 @@
  * @param robots address of the file that search engines ask for first, where they may find the page: what checks a page for
  *   them from inside a browser reads it there. Never from the request: answers are kept, and a request says of itself
  *   whatever host it likes.
+ * @param writes a form on it sends to the page itself
  */
 export const pagePolicy = ({
   styleHash,
   frames = [],
   robots,
+  writes = false,
 }: {
   styleHash?: string;
   frames?: readonly string[];
   robots?: string;
+  writes?: boolean;
 }): string =>
   [
     "default-src 'none'",
@@ -27,6 +30,6 @@ export const pagePolicy = ({
     ...(frames.length > 0 ? [`frame-src ${frames.join(' ')}`] : []),
     ...(robots ? [`connect-src ${robots}`] : []),
     "base-uri 'none'",
-    "form-action 'none'",
+    `form-action ${writes ? "'self'" : "'none'"}`,
     "frame-ancestors 'self'",
   ].join('; ');

@@ -1,11 +1,9 @@
 import { licenceUrl } from '#core/credits/licence.ts';
 import { licenceName } from '#core/credits/licence-name.ts';
 import type { PageInput } from '../render/page-input.ts';
+import { writePath } from '../render/site-paths.ts';
 import { useSpoken } from '../render/words.ts';
 import { Item } from './site-menu.tsx';
-
-/** Where a contact leads: an e-mail is written to, a web address opened. */
-const reached = (contact: string): string => (contact.includes('://') ? contact : `mailto:${contact}`);
 
 /** The end of every page: links that stand on many of them, whose work it is and on which terms, and how to reach its maker. */
 export function PageEnd({ input }: { input: PageInput }) {
@@ -43,7 +41,7 @@ export function PageEnd({ input }: { input: PageInput }) {
         {(contact || feed !== null) && (
           <p className="ways">
             {contact && (
-              <a href={reached(contact)} {...lang}>
+              <a href={contact === 'form' ? toRoot + writePath : contact} {...lang}>
                 {words.contact}
               </a>
             )}

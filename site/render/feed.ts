@@ -2,7 +2,8 @@ import { Feed } from 'feed';
 import type { SiteView } from '#core/access/seen-by.ts';
 import type { Id } from '#core/id.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
-import { feedPath, pathsOf } from './page-inputs.ts';
+import { pathsOf } from './page-inputs.ts';
+import { feedPath } from './site-paths.ts';
 
 /** When readers first had a page, and when it was last another one to them. */
 export interface PageTimes {

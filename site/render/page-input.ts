@@ -4,6 +4,7 @@ import type { Look } from '#core/look/look.ts';
 import type { Licence } from '#core/credits/licence.ts';
 import type { WallLabels } from '#core/sites/wall-labels.ts';
 import type { WallArrangement } from '#core/sites/wall-arrangement.ts';
+import type { Site } from '#core/sites/site.ts';
 import type { MenuManner } from '#core/menu/menu-manner.ts';
 import type { Medium, SharedPicture } from './medium.ts';
 import type { Picture } from './picture.ts';
@@ -70,8 +71,8 @@ export interface PageInput {
   siteLanguage: string;
   /** Links that stand at the end of this page. */
   links: MenuLink[];
-  /** How its maker can be reached: an e-mail or a web address; empty where that is not said. */
-  contact: string;
+  /** How its maker can be reached: by a form, or at a web address; empty where that is not said. */
+  contact: Site['contact'];
   /** Under which terms the maker's work stands. */
   rights: Licence | null;
   /** Path of the feed, where there is one. */

@@ -18,6 +18,7 @@ import { linksBelow, linksOf, linkUp, pagesAbove, quickLink } from './menu-links
 import type { MediaSources } from './medium.ts';
 import type { Card, PageInput } from './page-input.ts';
 import type { Picture } from './picture.ts';
+import { feedPath, writePath } from './site-paths.ts';
 import type { Way } from './ways.ts';
 
 /** Where each page stands below the entrance: '' for the entrance itself, else 'slug/' with its parents before it. */
@@ -45,9 +46,6 @@ export function pictureOf({
 function whenOf({ facts }: SeenPage, language: string): string {
   return factsLine(facts, language).find(({ kind }) => kind === 'when')?.value ?? '';
 }
-
-/** Where the feed of new work stands, below the entrance. */
-export const feedPath = 'feed.xml';
 
 /**
  * Splits a view into its pages' inputs. A page that names nobody but itself does not change when another page's
@@ -150,32 +148,33 @@ export function pageInputs(
     return [{ path, input }];
   });
   if (only !== null) return ofPages;
+  /** A page that nobody made, below the front page. */
+  const made = (page: SeenPage, path: string): PageInput => ({
+    ...ofSite,
+    ...{ path, toRoot: '../'.repeat(path.split('/').length - 1) },
+    menu: menuOn(page),
+    links: quickLinksAtEnd(site.quickLinks, page.id).map(quickLink),
+    up: homePage && home !== null ? { title: titleInMenu(homePage, site.language) ?? '', path: home } : null,
+    ...{ below: [], belowLabel: '', tags: [], ways: {}, page, preview: null, pictures: {}, media: {} },
+    ...{ wall: 'rows' as const, wallGroups: [], labels: site.wallLabels, welcome: true },
+    ...{ cards: [], before: null, after: null },
+  });
   const ofTags = tags.map((tag) => {
     const page = tagPage(tag, site.language);
     const input: PageInput = {
-      ...ofSite,
-      ...{ path: tag.path, toRoot: '../../' },
-      menu: menuOn(page),
-      links: quickLinksAtEnd(site.quickLinks, page.id).map(quickLink),
-      up:
-        homePage && home !== null ? { title: titleInMenu(homePage, site.language) ?? '', path: home } : null,
+      ...made(page, tag.path),
       below: tags.map(({ name, path }) => ({
         ...{ title: name, path, outside: null, below: [] },
         current: path === tag.path ? 'page' : null,
       })),
       belowLabel: wordsFor(site.language).tags,
-      tags: [],
-      ways: {},
-      page,
-      preview: null,
-      ...{ pictures: {}, media: {} },
-      ...{ wall: 'rows' as const, wallGroups: [], labels: site.wallLabels, welcome: true },
       cards: hung(tag.work, page),
-      ...{ before: null, after: null },
     };
     return { path: tag.path, input };
   });
-  return [...ofPages, ...ofTags];
+  const toWrite =
+    site.contact === 'form' ? [{ path: writePath, input: made(writePage(view), writePath) }] : [];
+  return [...ofPages, ...ofTags, ...toWrite];
 }
 
 /** The pages that sentences of a page are proved by, as it leads to them. */
@@ -216,9 +215,20 @@ function wallOn(
   return { ...ofFront, wallGroups };
 }
 
+const noShown: Omit<SeenPage, 'id' | 'kind' | 'slug' | 'title' | 'language'> = {
+  ...{ summary: '', facts: noFacts, cover: noCover, parent: null, inMenu: false, onWall: false, lead: null },
+  ...{ opening: noOpening, parts: [], credits: [] },
+};
+
+/** A page that nobody made: by its form readers write to the maker from any page. */
+const writePage = ({ site: { language, by, title } }: SiteView): SeenPage => ({
+  ...noShown,
+  ...{ language, id: writePath, kind: 'plain', slug: '', title: wordsFor(language).write.to(by || title) },
+  parts: [{ id: 'site', kind: 'contact', words: '', form: true, link: '', card: false }],
+});
+
 /** A page that nobody made: it says the tag, and hangs what it is said of. */
 const tagPage = ({ name, path }: Tag, language: string): SeenPage => ({
-  ...{ language, id: path, kind: 'group', slug: path.split('/')[1] ?? '', title: name, summary: '' },
-  ...{ facts: noFacts, cover: noCover, parent: null, inMenu: false, onWall: false, lead: null },
-  ...{ opening: noOpening, parts: [], credits: [] },
+  ...noShown,
+  ...{ language, id: path, kind: 'group', slug: path.split('/')[1] ?? '', title: name },
 });

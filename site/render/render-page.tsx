@@ -15,6 +15,8 @@ export interface RenderedPage {
   style: string;
   /** Origins of what readers may ask to see in place, sorted; they too go into the content security policy. */
   frames: string[];
+  /** Readers can write to the maker on it. */
+  writes: boolean;
 }
 
 /** Said above a page that is only a preview. No released page has one. */
@@ -142,5 +144,6 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
     html: `<!doctype html>\n<html lang="${page.language}" dir="${directionOf(page.language)}" data-theme="${look.theme}"><head>${head}</head><body>${body}</body></html>\n`,
     style,
     frames: framesIn(input).sort(),
+    writes: body.includes('<form class="write"'),
   };
 }

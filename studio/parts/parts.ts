@@ -153,7 +153,8 @@ export const partSettings: { [K in PartKind]: PartSettings<K> } = {
     name: 'Contact',
     icon: Mail,
     empty: 'How to reach you goes here.',
-    detail: ({ email, link }) => (email || link ? 'to reach you' : ''),
+    detail: ({ form, card, link }) =>
+      [form && 'a form', card && 'a card', link && 'a link'].filter(Boolean).join(', '),
     Panel: fetched(() => import('./contact/contact-panel.tsx').then(({ ContactPanel }) => ContactPanel)),
   },
   portrait: {

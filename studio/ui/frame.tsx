@@ -9,9 +9,16 @@ import { Finding } from './finder/finding.tsx';
 import { KiteMark } from './kite-mark.tsx';
 import { Menu, MenuItem, MenuLabel, MenuRule } from './menu.tsx';
 import { rooms } from './rooms.ts';
+import { fetched } from './fetched.tsx';
 import { Strip } from './strip.tsx';
 import { problemNotice } from './notice.ts';
 import './frame.css';
+
+/** After the first screen: nobody waits for it. */
+const UnreadMark = fetched(
+  () => import('./unread-mark.tsx').then((module) => module.UnreadMark),
+  () => null,
+);
 
 /** Signs out: what can still be saved is, and the studio starts anew, so that nothing of a maker stays in this tab. */
 function useSignOut() {
@@ -100,6 +107,7 @@ function Rail({ base }: { base: string }) {
               </svg>
               <span className="icon relative grid h-7.5 w-8.5 place-items-center bg-dusk group-aria-[current]:-top-0.5 group-aria-[current]:bg-transparent">
                 <Icon size={20} strokeWidth={1.75} aria-hidden="true" />
+                {path === 'feedback' && <UnreadMark />}
               </span>
               <span className="word relative bg-dusk px-1">{name}</span>
             </NavLink>

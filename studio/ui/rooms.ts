@@ -33,10 +33,5 @@ export const rooms: readonly Room[] = [
       'Here you will see what a page still needs before you show it: missing alt text, personal data, stale dates.',
   },
   { path: 'share', name: 'Share', icon: Wind },
-  {
-    path: 'feedback',
-    name: 'Feedback',
-    icon: MessageSquareQuote,
-    planned: 'Here you will read what people holding a pass say about your pages, and answer them.',
-  },
+  { path: 'feedback', name: 'Feedback', icon: MessageSquareQuote },
 ];

@@ -1,26 +1,31 @@
 import { hostOf } from '#core/links/host-of.ts';
 import { Paragraphs } from '../../components/paragraphs.tsx';
+import { WriteForm } from '../../messages/write-form.tsx';
+import { contactCardPath } from '../../render/site-paths.ts';
 import { useSpoken } from '../../render/words.ts';
 import type { PartViewProps } from '../part-drawing.ts';
 
 /** How to reach the maker. */
-export function ContactPart({ part: { words, email, link } }: PartViewProps<'contact'>) {
+export function ContactPart({ part: { id, words, form, link, card }, toRoot }: PartViewProps<'contact'>) {
   const { words: own, lang } = useSpoken();
   return (
     <div className="on-grid contact">
       <h2 {...lang}>{own.contact}</h2>
       <div>
         <Paragraphs text={words} />
-        {(email || link) && (
+        {form && <WriteForm place={id} />}
+        {(link || card) && (
           <ul>
-            {email && (
-              <li>
-                <a href={`mailto:${email}`}>{email}</a>
-              </li>
-            )}
             {link && (
               <li>
                 <a href={link}>{hostOf(link) ?? link}</a>
+              </li>
+            )}
+            {card && (
+              <li>
+                <a href={toRoot + contactCardPath} {...lang}>
+                  {own.write.card}
+                </a>
               </li>
             )}
           </ul>

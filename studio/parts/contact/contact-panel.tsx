@@ -1,19 +1,12 @@
-import { useState } from 'react';
-import { partSchema } from '#core/parts/parts.ts';
-import { Field } from '../../ui/field.tsx';
+import { Link, useParams } from 'react-router';
+import { CheckField } from '../../ui/check-field.tsx';
 import { WebAddressField } from '../../ui/web-address-field.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 
-/** Below a selected contact: words, an e-mail address and a link; what cannot be right stays in its field and says so. */
+/** Below a selected contact: words, the form by which readers write, a card they can keep, and a link. */
 export function ContactPanel({ part, onChange }: PartPanelProps<'contact'>) {
-  const [email, setEmail] = useState(part.email);
-  const [problem, setProblem] = useState<string>();
-  const settle = () => {
-    const checked = partSchema.safeParse({ ...part, email: email.trim() });
-    setProblem(checked.success ? undefined : (checked.error.issues[0]?.message ?? 'This cannot be right.'));
-    if (checked.success && email.trim() !== part.email) onChange(checked.data);
-  };
+  const { site = '' } = useParams();
   return (
     <div className="grid gap-3">
       <TextField
@@ -23,15 +16,28 @@ export function ContactPanel({ part, onChange }: PartPanelProps<'contact'>) {
         onChange={(words) => onChange({ ...part, words })}
       />
       <div className="grid gap-3 sm:grid-cols-2">
-        <Field
-          label="E-mail"
-          hint="everybody who opens the page can see it"
-          type="email"
-          value={email}
-          problem={problem}
-          onChange={(event) => setEmail(event.target.value)}
-          onBlur={settle}
-        />
+        <div className="grid content-start gap-2">
+          <CheckField
+            name="A form to write to you"
+            checked={part.form}
+            onChange={(form) => onChange({ ...part, form })}
+          />
+          <p className="note">
+            Your address stands nowhere. What people write is in{' '}
+            <Link className="link" to={`/${site}/feedback`}>
+              Feedback
+            </Link>
+            .
+          </p>
+          <CheckField
+            name="A contact card to keep"
+            checked={part.card}
+            onChange={(card) => onChange({ ...part, card })}
+          />
+          <p className="note">
+            A file with your name and what a reader may see in About you. It has no e-mail address.
+          </p>
+        </div>
         <WebAddressField
           label="Link"
           hint="where else you are"

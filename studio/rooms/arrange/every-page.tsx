@@ -1,50 +1,54 @@
 import { memo, useState } from 'react';
-import { z } from 'zod';
-import { webAddressSchema } from '#contract/web-address.ts';
+import { Link } from 'react-router';
 import { licenceName } from '#core/credits/licence-name.ts';
 import { ownLicences } from '#core/pages/case-facts.ts';
 import { useSite } from '../../api/site-context.tsx';
-import { Field } from '../../ui/field.tsx';
 import { LanguageField } from '../../ui/language-field.tsx';
 import { SelectField } from '../../ui/select.tsx';
+import { WebAddressField } from '../../ui/web-address-field.tsx';
 import { QuickLinks } from './quick-links.tsx';
 
-const email = z.email();
-
-/** An e-mail or a web address at the end of every page; what is neither stays in the field and says so. */
+/** How its maker can be reached from every page: by a form, at an address on the web, or not at all. */
 function ContactField() {
   const { state, changeSite } = useSite();
   const { contact } = state.site;
-  const [typed, setTyped] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string>();
-  const settle = () => {
-    if (typed === null) return;
-    const text = typed.trim();
-    const address =
-      text.includes('@') && !text.includes('/') ? email.safeParse(text) : webAddressSchema.safeParse(text);
-    if (text !== '' && !address.success)
-      return setProblem('This is no e-mail address, and no web address either.');
-    setProblem(undefined);
-    setTyped(null);
-    const next = text === '' ? '' : (address.data ?? '');
+  // Chosen, and no address is written yet.
+  const [elsewhere, setElsewhere] = useState(false);
+  const linked = elsewhere || (contact !== '' && contact !== 'form');
+  const change = (next: typeof contact) => {
     if (next !== contact) changeSite({ contact: next }, 'Contact at the end of every page');
   };
   return (
-    <div>
-      <Field
-        label="Contact"
-        hint="an e-mail or web address, or nothing"
-        value={typed ?? contact}
-        problem={problem}
-        maxLength={2000}
-        spellCheck={false}
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={settle}
-        onKeyDown={(event) => event.key === 'Enter' && settle()}
+    <div className="grid gap-2">
+      <SelectField
+        name="Contact"
+        hint="at the end of every page"
+        value={linked ? 'link' : contact}
+        options={[
+          { value: '', name: 'Nothing' },
+          { value: 'form', name: 'A form to write to you' },
+          { value: 'link', name: 'A link to where you are' },
+        ]}
+        onChange={(value) => {
+          setElsewhere(value === 'link');
+          change(value === 'form' ? 'form' : '');
+        }}
       />
-      {contact.includes('@') && !contact.includes('://') && (
-        <p className="note mt-1">
-          Everybody who can open a page can read this address in it, programs that collect addresses too.
+      {linked && (
+        <WebAddressField
+          label="Where you are"
+          hint="a web address"
+          value={contact === 'form' ? '' : contact}
+          onChange={change}
+        />
+      )}
+      {contact === 'form' && (
+        <p className="note">
+          Your address stands nowhere. What people write is in{' '}
+          <Link className="link" to={`/${state.site.id}/feedback`}>
+            Feedback
+          </Link>
+          .
         </p>
       )}
     </div>

@@ -8,6 +8,7 @@ import { reaches } from '#core/access/height.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { call, Refusal } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { CheckField } from '../../ui/check-field.tsx';
 import { CopyLink } from '../../ui/copy-link.tsx';
 import { DifferenceList } from '../../ui/difference-list.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
@@ -161,15 +162,11 @@ export function Share() {
           {effective.height === 'public' && (
             <>
               <SiteAddressField />
-              <label className="flex items-center gap-3">
-                <input
-                  type="checkbox"
-                  className="h-5 w-5 accent-[var(--ink)]"
-                  checked={site.searchEngines}
-                  onChange={(event) => changeSite({ searchEngines: event.target.checked }, 'Search engines')}
-                />
-                Let search engines find it
-              </label>
+              <CheckField
+                name="Let search engines find it"
+                checked={site.searchEngines}
+                onChange={(searchEngines) => changeSite({ searchEngines }, 'Search engines')}
+              />
             </>
           )}
           <label className="flex items-start gap-3">

@@ -1,0 +1,27 @@
+import type { FastifyInstance } from 'fastify';
+import { changeMessage, openBox, sendCopies } from '#contract/messages.ts';
+import { makerOf } from '../accounts/sessions.ts';
+import type { Database } from '../db/connect.ts';
+import { handle } from '../http/handle.ts';
+import { notFound } from '../http/problem.ts';
+import { boxOf, changeIn, setCopies } from './box.ts';
+
+/** The maker's box. */
+export function boxRoutes(
+  app: FastifyInstance,
+  { db, sendsMail }: { db: Database; sendsMail: boolean },
+): void {
+  handle(app, openBox, (_, request) => boxOf(db, makerOf(request).id, sendsMail));
+
+  handle(app, changeMessage, async ({ params, body }, request) => {
+    const { id } = makerOf(request);
+    if (!(await changeIn(db, id, params.message, body))) throw notFound('This message');
+    return boxOf(db, id, sendsMail);
+  });
+
+  handle(app, sendCopies, async ({ body }, request) => {
+    const { id } = makerOf(request);
+    await setCopies(db, id, body.on);
+    return boxOf(db, id, sendsMail);
+  });
+}

@@ -1,0 +1,36 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type Box, changeMessage, openBox, sendCopies } from '#contract/messages.ts';
+import { problemNotice } from '../ui/notice.ts';
+import { call, Refusal } from './call.ts';
+
+/** How often is looked for what came; in ms. */
+const everyMs = 60_000;
+const key = ['messages'];
+
+/** What readers wrote to the maker, kept fresh while somebody looks. */
+export const useBox = () =>
+  useQuery({ queryKey: key, queryFn: () => call(openBox), refetchInterval: everyMs });
+
+/** How many of it nobody has read yet. */
+export const unreadIn = ({ messages }: Box): number =>
+  messages.filter(({ read, deleted }) => !read && !deleted).length;
+
+/** Marks a message as read or not, deletes it or gives it back; and whether copies go by mail. */
+export function useBoxChanges() {
+  const client = useQueryClient();
+  const said = {
+    onSuccess: (box: Box) => client.setQueryData(key, box),
+    onError: (error: Error) =>
+      problemNotice(error instanceof Refusal ? error.message : 'This did not work. Try again.'),
+  };
+  const message = useMutation({
+    mutationFn: ({ id, ...change }: { id: string; read?: boolean; deleted?: boolean }) =>
+      call(changeMessage, { params: { message: id }, body: change }),
+    ...said,
+  });
+  const copies = useMutation({
+    mutationFn: (on: boolean) => call(sendCopies, { body: { on } }),
+    ...said,
+  });
+  return { change: message.mutate, sendCopies: copies.mutate };
+}

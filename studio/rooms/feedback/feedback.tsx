@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import type { Received } from '#contract/messages.ts';
+import { unreadIn, useBox, useBoxChanges } from '../../api/use-box.ts';
+import { notice } from '../../ui/notice.ts';
+import { Button } from '../../ui/button.tsx';
+import { CheckField } from '../../ui/check-field.tsx';
+import { Loading, Trouble } from '../../ui/states.tsx';
+import { Letter } from './letter.tsx';
+
+/** What readers wrote to the maker. */
+export function Feedback() {
+  const box = useBox();
+  const { change, sendCopies } = useBoxChanges();
+  const [open, setOpen] = useState<string | null>(null);
+  const [showDeleted, setShowDeleted] = useState(false);
+  if (box.isPending) return <Loading what="Opening your box" />;
+  if (box.error) return <Trouble error={box.error} again={() => void box.refetch()} />;
+  const { messages, copies, sendsMail } = box.data;
+  const deleted = messages.filter((one) => one.deleted);
+  const shown = showDeleted ? deleted : messages.filter((one) => !one.deleted);
+  const unread = unreadIn(box.data);
+  const toggle = ({ id, read }: Received) => {
+    setOpen(open === id ? null : id);
+    if (open !== id && !read) change({ id, read: true });
+  };
+  const remove = ({ id, name }: Received) => {
+    change({ id, deleted: true });
+    notice(`What ${name} wrote is deleted.`, {
+      action: { label: 'Undo', onClick: () => change({ id, deleted: false }) },
+    });
+  };
+  return (
+    <div className="mx-auto grid max-w-4xl content-start gap-6 px-6 py-8 md:px-10">
+      <header className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
+        <div className="grid gap-1">
+          <h1>{showDeleted ? 'Deleted messages' : 'What readers wrote to you'}</h1>
+          <p className="note" role="status">
+            {showDeleted
+              ? 'They can be put back for 30 days after they were deleted.'
+              : messages.length === deleted.length
+                ? 'Nothing has come yet'
+                : unread === 0
+                  ? 'All read'
+                  : `${unread} not read yet`}
+          </p>
+        </div>
+        {(deleted.length > 0 || showDeleted) && (
+          <Button small onClick={() => setShowDeleted(!showDeleted)}>
+            {showDeleted ? 'Back to the box' : `Deleted: ${deleted.length}`}
+          </Button>
+        )}
+      </header>
+      {shown.length === 0 && !showDeleted && (
+        <p className="max-w-prose text-base leading-6 text-ink-2">
+          Readers write by a form, and never learn your address. Put one at the end of every page in Arrange,
+          or tie a contact into a page.
+        </p>
+      )}
+      <ul className="grid border-t border-line">
+        {shown.map((message) => (
+          <Letter
+            key={message.id}
+            message={message}
+            open={open === message.id}
+            onToggle={() => toggle(message)}
+            onRead={(read) => change({ id: message.id, read })}
+            onRemove={() => remove(message)}
+            onPutBack={() => change({ id: message.id, deleted: false })}
+          />
+        ))}
+      </ul>
+      {!showDeleted && (
+        <section aria-labelledby="copies-title" className="grid gap-2">
+          <h2 id="copies-title" className="text-l">
+            By mail as well
+          </h2>
+          {sendsMail ? (
+            <CheckField name={`Send a copy to ${copies.to}`} checked={copies.on} onChange={sendCopies} />
+          ) : (
+            <p className="note">
+              This server is not set up to send mail, so everything waits here. Who runs it can set SMTP_URL.
+            </p>
+          )}
+        </section>
+      )}
+      <p className="note max-w-prose">
+        Notes on your pages, from people holding a pass, will be read here too. That is not built yet.
+      </p>
+    </div>
+  );
+}
