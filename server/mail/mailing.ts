@@ -1,4 +1,4 @@
-import { and, asc, eq, lte } from 'drizzle-orm';
+import { asc, eq, lte } from 'drizzle-orm';
 import type { FastifyBaseLogger } from 'fastify';
 import { createTransport, type Transporter } from 'nodemailer';
 import type { Database } from '../db/connect.ts';
@@ -73,16 +73,20 @@ export class Mailing {
   /** Sends what waits until a moment. */
   async run(now: Date): Promise<void> {
     const waiting = await this.#db
-      .select({ message: messages, to: accounts.email, site: sites.title })
+      .select()
       .from(messages)
-      .innerJoin(accounts, eq(accounts.id, messages.accountId))
-      .innerJoin(sites, eq(sites.id, messages.siteId))
-      .where(and(lte(messages.mailNext, now)))
+      .where(lte(messages.mailNext, now))
       .orderBy(asc(messages.mailNext))
       .limit(50);
-    for (const { message, to, site } of waiting) {
+    for (const message of waiting) {
+      const [of] = await this.#db
+        .select({ to: accounts.email, site: sites.title })
+        .from(sites)
+        .innerJoin(accounts, eq(accounts.id, sites.accountId))
+        .where(eq(sites.id, message.siteId));
+      if (!of) continue;
       const tries = message.mailTries + 1;
-      const sent = await this.#send(message, to, site);
+      const sent = await this.#send(message, of.to, of.site);
       const later = laterMs[tries - 1];
       await this.#db
         .update(messages)
