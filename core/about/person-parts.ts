@@ -1,4 +1,4 @@
-import { isKnownPart, type Part, type PartKind, rulesOf } from '../parts/parts.ts';
+import type { Part, PartKind } from '../parts/parts.ts';
 import { exactnesses } from '../parts/place.ts';
 import { halves } from './halves.ts';
 
@@ -15,8 +15,8 @@ const order: readonly PartKind[] = [
   'telling',
 ];
 
-/** Whether a part tells of the maker. */
-export const isOfPerson = (part: Part): boolean => isKnownPart(part) && rulesOf(part).ofPerson !== undefined;
+/** Whether a part tells of the maker on the page about them. */
+export const isOfPerson = (part: Part): boolean => order.includes(part.kind);
 
 /** Where among the parts that tell of the maker one belongs. */
 function rank(part: Part): number {

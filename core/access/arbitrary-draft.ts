@@ -204,6 +204,17 @@ const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
     half: 'work',
     answers: [{ id: 'check', text: `told ${said}`, proof: 'page-1' }],
   }),
+  version: ({ id }) => ({
+    ...{ name: `secret-version ${id}`, wants: `secret-wish ${id}`, pages: 1, paper: 'a4', fonts: 'site' },
+    // Those of the same page, wherever it stands.
+    entries: [0, 1, 2, 3].map((at) => id.replace(/\d+$/, String(at))),
+    ...{ without: [], words: [], language: null, file: true },
+  }),
+  entry: ({ id, said }) => ({
+    ...{ section: 'work', title: `did ${said}`, place: '', from: '2025', to: 'now', level: '' },
+    lines: [{ id: `${id}-line`, text: `line ${said}`, proof: { page: 'page-1', part: 'part-1-0' } }],
+    ...{ proofs: [], page: null },
+  }),
 };
 
 function part(

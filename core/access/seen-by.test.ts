@@ -105,11 +105,17 @@ function expectedOf(draft: Draft, viewer: Viewer): Record<string, string[]> {
       const { opening, ...own } = shownOn(page);
       const parts = own.parts
         .filter((part) => !isEmpty(part) && (levels.get(part.id) ?? 0) >= least)
-        // Of portraits the first; the places here are all equally exact.
+        // Of portraits and versions the first; the places here are all equally exact.
         .filter(
           ({ kind }, at, all) =>
-            !['portrait', 'place'].includes(kind) || all.findIndex((one) => one.kind === kind) === at,
-        );
+            !['portrait', 'place', 'version'].includes(kind) ||
+            all.findIndex((one) => one.kind === kind) === at,
+        )
+        // Entries stand behind their version, and nowhere without one.
+        .flatMap((part, _, all) => {
+          const entries = all.filter(({ kind }) => kind === 'entry');
+          return part.kind === 'entry' ? [] : part.kind === 'version' ? [part, ...entries] : [part];
+        });
       const cover = own.cover.picture;
       const elsewhere = own.parts.flatMap(materialsOf);
       const keptCover =

@@ -9,7 +9,7 @@ import { materialsOn } from '../pages/materials-on.ts';
 import { byRank } from '../pages/by-rank.ts';
 import { noCover } from '../pages/cover.ts';
 import type { Opening } from '../pages/opening.ts';
-import { factsOf, type Page, shownOn } from '../pages/page.ts';
+import { factsOf, isWork, type Page, shownOn } from '../pages/page.ts';
 import type { Shown } from '../pages/page-contents.ts';
 import type { CaseFacts } from '../pages/case-facts.ts';
 import { isEmptyPart } from '../parts/is-empty-part.ts';
@@ -24,6 +24,8 @@ import { withHeld } from '../parts/held-in.ts';
 import { preferredParts } from '../parts/preferred-parts.ts';
 import { rulesOf, type SeenPart } from '../parts/parts.ts';
 import { seenPart } from '../parts/seen-part.ts';
+import type { Proof } from '../resume/proof.ts';
+import { versionApplied } from '../resume/version-applied.ts';
 import { reachOf, type Viewer } from './viewer.ts';
 
 export type { SeenMaterial, SeenMaterialOf } from './seen-material.ts';
@@ -144,6 +146,12 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   };
 
   const isOpenId = (id: Id) => openIds.has(id);
+  const openWork = (id: Id) => {
+    const page = openIds.has(id) ? open.find((one) => one.id === id) : undefined;
+    return page && isWork(page) ? { title: page.title, from: page.facts.from, to: page.facts.to } : null;
+  };
+  const proves = ({ page, part }: Proof) =>
+    openIds.has(page) && (part === null || reaches(heights.parts.get(page)?.get(part) ?? 'private', reach));
   const offWall = new Set(draft.site.offWall);
   const isPictureId = (id: Id | null): id is Id => id !== null && known.get(id)?.kind === 'picture';
 
@@ -155,12 +163,14 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     const ofParts = heights.parts.get(page.id);
     const isOpen = ({ id }: { id: Id }) => reaches(ofParts?.get(id) ?? 'private', reach);
     const shown = shownOn(page);
-    const parts = preferredParts(
-      shown.parts
-        .filter(isOpen)
-        .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
-        // Kinds that nobody here knows are empty, too.
-        .filter((part) => !isEmptyPart(part)),
+    const parts = versionApplied(
+      preferredParts(
+        shown.parts
+          .filter(isOpen)
+          .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
+          // Kinds that nobody here knows are empty, too.
+          .filter((part) => !isEmptyPart(part)),
+      ),
     );
     for (const part of parts) materialsOf(part).forEach(show);
     const cover = coverFor(shown, parts);
@@ -186,7 +196,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
         pictures: shown.opening.pictures.filter(show),
       },
       parts: parts
-        .map((part) => seenPart(part, { credits, opens: isOpenId }))
+        .map((part) => seenPart(part, { credits, opens: isOpenId, work: openWork, proves }))
         .filter((part) => part !== null),
       credits: credited ? [] : credits,
     };

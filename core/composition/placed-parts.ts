@@ -10,14 +10,16 @@ export interface PlacedPart {
   at: number;
   part: SeenPart;
   beside: { part: SeenPart; share: (typeof quarterShares)[number] } | null;
-  /** Of facts about the maker that follow each other, the others; they are drawn together. */
+  /** Of facts about the maker, or of what makes up a résumé, that follow each other, the others; they are drawn together. */
   more: { at: number; part: SeenPart }[];
   space: Space;
 }
 
-/** Whether a part is a fact about the maker. */
-export const isFact = (part: { kind: PartKind }): boolean =>
-  isKnownPart(part) && rulesOf(part).ofPerson === 'facts';
+/** What a part is drawn together with, where such follow each other: facts about the maker, or what makes up a résumé. */
+export function drawnWith(part: { kind: PartKind }): 'facts' | 'resume' | null {
+  const of = isKnownPart(part) ? rulesOf(part).ofPerson : undefined;
+  return of === 'facts' || of === 'resume' ? of : null;
+}
 
 /**
  * The parts of a page as they stand on it.
@@ -25,11 +27,11 @@ export const isFact = (part: { kind: PartKind }): boolean =>
  * @param isCaptioned whether words stand below a picture
  */
 export function placedParts(parts: readonly SeenPart[], isCaptioned: (picture: Id) => boolean): PlacedPart[] {
-  // A fact about the maker stands with the others and beside nothing.
+  // What is drawn together stands beside nothing.
   const shares = standingBeside(
     parts.map((part, at) => {
       const above = parts[at - 1];
-      return isFact(part) || (above && isFact(above)) ? { id: part.id } : part;
+      return drawnWith(part) || (above && drawnWith(above)) ? { id: part.id } : part;
     }),
   );
   const placed: PlacedPart[] = [];
@@ -38,7 +40,8 @@ export function placedParts(parts: readonly SeenPart[], isCaptioned: (picture: I
     // The second of two stands with the first.
     if (typeof shares[at] === 'number') continue;
     const last = placed.at(-1);
-    if (last && isFact(part) && isFact(last.part) && last.at + last.more.length === at - 1) {
+    const together = drawnWith(part);
+    if (last && together && drawnWith(last.part) === together && last.at + last.more.length === at - 1) {
       last.more.push({ at, part });
       continue;
     }

@@ -3,6 +3,8 @@ import type { CreditPiece } from '../credits/credit.ts';
 import type { Height } from '../access/height.ts';
 import type { Id } from '../id.ts';
 import type { Material } from '../materials/material.ts';
+import type { Month } from '../pages/case-facts.ts';
+import type { Proof } from '../resume/proof.ts';
 import type { PartBase } from './part-base.ts';
 
 /** Something inside a part that has a height of its own. */
@@ -17,6 +19,10 @@ export interface SeenContext {
   credits: CreditPiece[][];
   /** Whether they can open a page. */
   opens: (page: Id) => boolean;
+  /** Of a project that they can open, what it is called and when it was made; else null. */
+  work: (page: Id) => { title: string; from: Month | null; to: Month | 'now' | null } | null;
+  /** Whether they can open what proves something. */
+  proves: (proof: Proof) => boolean;
 }
 
 /** What there is to know of one kind of part, but for how it is drawn and set. */
@@ -53,8 +59,11 @@ export interface PartRules<P extends PartBase & { kind: string }, Seen extends o
   changed(was: P, now: P): string;
   /** Materials whose own file readers may download. */
   downloads(part: Seen): Id[];
-  /** It tells of the maker and is tied in the room About you: facts, which are drawn together, or words of their own. */
-  ofPerson?: 'facts' | 'words';
+  /**
+   * It tells of the maker and is tied in the rooms about them: facts, which are drawn together, words of their own, or what makes
+   * up the résumé.
+   */
+  ofPerson?: 'facts' | 'words' | 'resume';
   /** How high it flies at most while its maker is under 18. */
   mostUnderAge?(part: P): Height;
   /** How high it is tied in, where that is not as high as the page. */

@@ -5,6 +5,7 @@ import { compare } from './compare.ts';
 import { contact } from './contact.ts';
 import { credits } from './credits.ts';
 import { document } from './document.ts';
+import { entry } from './entry.ts';
 import { evidence } from './evidence.ts';
 import { gallery } from './gallery.ts';
 import { languages } from './languages.ts';
@@ -21,6 +22,7 @@ import { reflection } from './reflection.ts';
 import { sound } from './sound.ts';
 import { table } from './table.ts';
 import { telling } from './telling.ts';
+import { version } from './version.ts';
 import { words } from './words.ts';
 
 /** Every kind of part there is. */
@@ -52,6 +54,8 @@ export const partKinds = {
   languages,
   profiles,
   telling,
+  version,
+  entry,
 };
 type Kinds = typeof partKinds;
 export type PartKind = keyof Kinds;

@@ -7,7 +7,7 @@ import { type PartOf, partSchema } from './parts.ts';
 import { seenPart } from './seen-part.ts';
 
 /** On a page that names nobody, with nothing beside it. */
-const alone = { credits: [], opens: () => false };
+const alone = { credits: [], opens: () => false, work: () => null, proves: () => false };
 
 const table: PartOf<'table'> = {
   id: 'part-one',

@@ -113,6 +113,25 @@ export const de: PublicWords = {
     card: 'Als Kontaktkarte behalten',
   },
 
+  resume: {
+    sections: {
+      goals: 'Ich suche',
+      work: 'Arbeit',
+      volunteering: 'Ehrenamt',
+      projects: 'Projekte',
+      education: 'Ausbildung',
+      skills: 'Fähigkeiten',
+      certificates: 'Zertifikate',
+      awards: 'Auszeichnungen',
+      publications: 'Veröffentlichungen',
+      languages: 'Sprachen',
+      interests: 'Interessen',
+      references: 'Referenzen',
+    },
+    proofs: 'Wo es sich zeigt',
+    pdf: 'Als PDF',
+  },
+
   openLarge: 'Dieses Bild groß öffnen',
   leadsTo: (host) => `Führt zu ${host}`,
   gallery: 'Galerie',

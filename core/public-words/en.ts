@@ -112,6 +112,25 @@ export const en: PublicWords = {
     card: 'Keep as a contact card',
   },
 
+  resume: {
+    sections: {
+      goals: 'Looking for',
+      work: 'Work',
+      volunteering: 'Volunteering',
+      projects: 'Projects',
+      education: 'Learning',
+      skills: 'Skills',
+      certificates: 'Certificates',
+      awards: 'Awards',
+      publications: 'Publications',
+      languages: 'Languages',
+      interests: 'Interests',
+      references: 'References',
+    },
+    proofs: 'Where it shows',
+    pdf: 'As a PDF',
+  },
+
   openLarge: 'Open this picture large',
   leadsTo: (host) => `Leads to ${host}`,
   gallery: 'Gallery',

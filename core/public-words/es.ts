@@ -112,6 +112,25 @@ export const es: PublicWords = {
     card: 'Guardar como tarjeta de contacto',
   },
 
+  resume: {
+    sections: {
+      goals: 'Busco',
+      work: 'Experiencia',
+      volunteering: 'Voluntariado',
+      projects: 'Proyectos',
+      education: 'Formación',
+      skills: 'Habilidades',
+      certificates: 'Certificados',
+      awards: 'Premios',
+      publications: 'Publicaciones',
+      languages: 'Idiomas',
+      interests: 'Intereses',
+      references: 'Referencias',
+    },
+    proofs: 'Dónde se ve',
+    pdf: 'En PDF',
+  },
+
   openLarge: 'Abrir esta imagen en grande',
   leadsTo: (host) => `Lleva a ${host}`,
   gallery: 'Galería',

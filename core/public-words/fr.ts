@@ -115,6 +115,25 @@ export const fr: PublicWords = {
     card: 'Garder comme carte de contact',
   },
 
+  resume: {
+    sections: {
+      goals: 'Je cherche',
+      work: 'Expérience',
+      volunteering: 'Bénévolat',
+      projects: 'Projets',
+      education: 'Formation',
+      skills: 'Compétences',
+      certificates: 'Certificats',
+      awards: 'Prix',
+      publications: 'Publications',
+      languages: 'Langues',
+      interests: 'Centres d’intérêt',
+      references: 'Références',
+    },
+    proofs: 'Où cela se voit',
+    pdf: 'En PDF',
+  },
+
   openLarge: 'Ouvrir cette image en grand',
   leadsTo: (host) => `Mène à ${host}`,
   gallery: 'Galerie',

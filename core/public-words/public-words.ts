@@ -1,4 +1,5 @@
 import type { ProfileKind } from '../about/profile-kinds.ts';
+import type { ResumeSection } from '../resume/sections.ts';
 import type { MessageFault, MessageField } from '../messages/message.ts';
 
 /**
@@ -107,6 +108,14 @@ export interface PublicWords {
     full: string;
     /** Leads to a vCard. */
     card: string;
+  };
+
+  resume: {
+    sections: Record<ResumeSection, string>;
+    /** What proves something, for people who hear the page. */
+    proofs: string;
+    /** Leads to the file. */
+    pdf: string;
   };
 
   openLarge: string;

@@ -123,7 +123,14 @@ async function aDay(): Promise<void> {
   await maker.call(sendCopies, { body: { on: false } });
   await putIn(
     server.database.db,
-    { id: 'message-one', site: site.id, place: 'site', name: 'Ada', from: 'ada@reader.example', words: 'Hello' },
+    {
+      id: 'message-one',
+      site: site.id,
+      place: 'site',
+      name: 'Ada',
+      from: 'ada@reader.example',
+      words: 'Hello',
+    },
     true,
   );
   await maker.call(changeMessage, { params: { message: 'message-one' }, body: { read: true } });

@@ -2,7 +2,7 @@ import { Fragment, type ReactNode, useContext, useMemo } from 'react';
 import type { SeenPart } from '#core/access/seen-by.ts';
 import { figureNumbers } from '#core/composition/figure-numbers.ts';
 import { runsOnGrounds } from '#core/composition/runs-on-grounds.ts';
-import { isFact, placedParts } from '#core/composition/placed-parts.ts';
+import { drawnWith, placedParts } from '#core/composition/placed-parts.ts';
 import type { Space } from '#core/composition/space-between.ts';
 import type { Id } from '#core/id.ts';
 import { directionOf } from '#core/language/language.ts';
@@ -24,6 +24,7 @@ import { FiguresContext } from '../render/figures.ts';
 import { themes } from '../themes/themes.ts';
 import { LookContext, WornContext } from '../render/worn.ts';
 import { useSlots } from './slots.ts';
+import { Resume } from './resume.tsx';
 import { Wall } from './wall.tsx';
 import { Who } from './who.tsx';
 import { WaysContext } from '../render/ways.ts';
@@ -84,11 +85,12 @@ function PlacedPart({ part, at, input }: { part: SeenPart; at: number; input: Pa
   return slots.part ? slots.part(part, shown, at) : shown;
 }
 
-/** A place on the page, as far below what stands above it as the two kinds ask for. */
-function Place({ space, children }: { space: Space; children: ReactNode }) {
+/** A place on the page, which a proof may lead to, as far below what stands above it as the two kinds ask for. */
+function Place({ id, space, children }: { id: Id; space: Space; children: ReactNode }) {
   const attach = useProperties();
   return (
     <section
+      id={id}
       {...(space === 'gutter' ? { className: 'place joined' } : attach({ '--before': space }, 'place'))}
     >
       {children}
@@ -117,10 +119,12 @@ function Parts({ input }: { input: PageInput }) {
     <FiguresContext value={numbers}>
       {runsOnGrounds(placedParts(input.page.parts, isCaptioned)).map(({ ground, parts }) => {
         const places = parts.map(({ at, part, beside, more, space }) => (
-          <Place key={part.id} space={space}>
+          <Place key={part.id} id={part.id} space={space}>
             {slots.before && <div className="wrap">{slots.before(at)}</div>}
-            {isFact(part) ? (
+            {drawnWith(part) === 'facts' ? (
               <Who input={input} facts={[{ at, part }, ...more]} drawn={drawn} />
+            ) : drawnWith(part) === 'resume' ? (
+              <Resume input={input} parts={[{ at, part }, ...more]} drawn={drawn} />
             ) : beside ? (
               <Pair share={beside.share} second={beside.part.id}>
                 {drawn(part, at)}

@@ -18,6 +18,7 @@ import { TellingPart } from './person/telling-part.tsx';
 import { PicturePart } from './picture/picture-part.tsx';
 import { QuotePart } from './quote/quote-part.tsx';
 import { ReflectionPart } from './reflection/reflection-part.tsx';
+import { EntryPart } from './resume/entry-part.tsx';
 import { TablePart } from './table/table-part.tsx';
 import { SoundPart } from './sound/sound-part.tsx';
 import { WordsPart } from './words/words-part.tsx';
@@ -47,6 +48,9 @@ const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
   languages: drawing(LanguagesPart),
   profiles: drawing(ProfilesPart),
   telling: drawing(TellingPart),
+  // What there is to draw of a version are its entries.
+  version: drawing(() => null),
+  entry: drawing(EntryPart),
 };
 
 /** A kind that only a newer version knows: nothing of it is drawn. */

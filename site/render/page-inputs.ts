@@ -1,4 +1,4 @@
-import type { SeenPage, SiteView } from '#core/access/seen-by.ts';
+import type { SeenPage, SeenPart, SiteView } from '#core/access/seen-by.ts';
 import type { ShownPicture } from '#core/gallery/picture-source.ts';
 import type { Id } from '#core/id.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
@@ -177,11 +177,17 @@ export function pageInputs(
   return [...ofPages, ...ofTags, ...toWrite];
 }
 
+/** The pages that a part names: what proves what it says, and projects of a résumé. */
+function namedBy(part: SeenPart): (Id | null)[] {
+  if (part.kind === 'telling') return part.answers.map(({ proof }) => proof);
+  if (part.kind !== 'entry') return [];
+  const proofs = [...part.proofs, ...part.lines.map(({ proof }) => proof)];
+  return [part.page, ...proofs.map((proof) => proof?.page ?? null)];
+}
+
 /** The pages that sentences of a page are proved by, as it leads to them. */
 function waysOf(page: SeenPage, view: SiteView, paths: ReadonlyMap<Id, string>): Record<Id, Way> {
-  const named = new Set(
-    page.parts.flatMap((part) => (part.kind === 'telling' ? part.answers : [])).map(({ proof }) => proof),
-  );
+  const named = new Set(page.parts.flatMap(namedBy));
   const ways: Record<Id, Way> = {};
   for (const one of view.pages) {
     const path = paths.get(one.id);

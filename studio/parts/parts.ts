@@ -7,6 +7,7 @@ import {
   Columns2,
   Copyright,
   FileText,
+  FileUser,
   IdCard,
   Image,
   Images,
@@ -17,6 +18,7 @@ import {
   MessageCircleQuestion,
   MessageSquareQuote,
   Pilcrow,
+  ScrollText,
   Table2,
   Undo2,
   Video,
@@ -29,6 +31,8 @@ import { fetched } from '../ui/fetched.tsx';
 import type { PartSettings } from './part-settings.ts';
 
 /** A kind without tools or an editor of its own in the page, as most are. */
+/** What is written in another room. */
+const atTheDesk = fetched(() => import('./resume/at-the-desk.tsx').then(({ AtTheDesk }) => AtTheDesk));
 const inPanel = { Tools: null, InPlace: null };
 const filled = (...answers: string[]) => answers.filter((answer) => !allBlank(answer)).length;
 const line = fetched(() => import('./person/line-panel.tsx').then(({ LinePanel }) => LinePanel));
@@ -231,6 +235,23 @@ export const partSettings: { [K in PartKind]: PartSettings<K> } = {
     empty: 'What you say of yourself goes here. Each answer is a sentence; readers never see the questions.',
     detail: ({ answers }) => plural(filled(...answers.map(({ text }) => text)), 'answer'),
     Panel: fetched(() => import('./person/telling-panel.tsx').then(({ TellingPanel }) => TellingPanel)),
+  },
+  version: {
+    ...inPanel,
+    name: 'Version of the résumé',
+    icon: FileUser,
+    empty: 'A version of the résumé stands here once it has entries.',
+    detail: ({ name, entries }) => name || `${entries.length} of them`,
+    Panel: atTheDesk,
+  },
+  entry: {
+    ...inPanel,
+    name: 'Entry of the résumé',
+    icon: ScrollText,
+    empty:
+      'An entry of the résumé. Readers get it once it says something, or once they can open its project.',
+    detail: ({ title }) => title,
+    Panel: atTheDesk,
   },
 };
 

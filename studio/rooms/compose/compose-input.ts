@@ -7,7 +7,8 @@ import type { DocumentContent } from '#core/materials/document.ts';
 import { creditsOf } from '#core/credits/credits-of.ts';
 import { materialsById } from '#core/materials/materials-by-id.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
-import type { ShownPage } from '#core/pages/page.ts';
+import { isWork, type ShownPage } from '#core/pages/page.ts';
+import type { Proof } from '#core/resume/proof.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
 import type { PageInput } from '#site/render/page-input.ts';
@@ -35,7 +36,15 @@ export function composeInput(
     page.language ?? draft.site.language,
   );
   const pages = new Set(draft.pages.map(({ id }) => id));
-  const context = { credits, opens: (id: Id) => pages.has(id) };
+  const context = {
+    credits,
+    opens: (id: Id) => pages.has(id),
+    work: (id: Id) => {
+      const of = draft.pages.find((one) => one.id === id);
+      return of && isWork(of) ? { title: of.title, from: of.facts.from, to: of.facts.to } : null;
+    },
+    proves: (proof: Proof) => pages.has(proof.page),
+  };
   const ofReaders = page.parts.map((part) => (isEmptyPart(part) ? null : seenPart(part, context)));
   const withEmpty = {
     ...view,

@@ -5,7 +5,7 @@ import { Link, useParams } from 'react-router';
 import { movePart } from '#contract/pages.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import { isFact } from '#core/composition/placed-parts.ts';
+import { drawnWith } from '#core/composition/placed-parts.ts';
 import { movedPart, placeAfter, standingBeside } from '#core/parts/beside.ts';
 import type { Opening } from '#core/pages/opening.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
@@ -329,7 +329,7 @@ function ComposePage({ page }: { page: ShownPage }) {
           isBeside={typeof beside[at] === 'number'}
           mayBeBeside={
             at > 0 &&
-            ![part, page.parts[at - 1]].some((one) => one && isFact(one)) &&
+            ![part, page.parts[at - 1]].some((one) => one && drawnWith(one)) &&
             typeof beside[at - 1] !== 'number' &&
             typeof beside[at + 1] !== 'number'
           }
