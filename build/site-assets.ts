@@ -95,11 +95,18 @@ async function cutFonts(faces: readonly SheetFace[], axes: UsedAxes, keep: Keep)
   return made;
 }
 
-/** Cuts from the same faces what share pictures are lettered with: of headings their weight, of words a firm one. */
+/** What résumés are set in: small, in two weights, as wide as the font comes. */
+const resumeWeights = { regular: 400, strong: 650 } as const;
+const resumePt = 11;
+
+/**
+ * Cuts from the same faces what is drawn without a browser: of headings their weight and of words a firm one for share pictures, and
+ * of words two weights for résumés.
+ */
 async function drawnFonts(faces: readonly SheetFace[], pair: FontPair, keep: Keep): Promise<Drawn> {
   const { weights, widths, properties, opticalSize } = pair;
   const within = (weight: number) => Math.min(weights[1], Math.max(weights[0], weight));
-  const drawn: Drawn = { display: [], text: [] };
+  const drawn: Drawn = { display: [], text: [], regular: [], strong: [] };
   for (const use of ['display', 'text'] as const) {
     const [first = ''] = pair[use].split(',');
     const axes = {
@@ -113,6 +120,19 @@ async function drawnFonts(faces: readonly SheetFace[], pair: FontPair, keep: Kee
           await keep(file.replace(/-[A-Z0-9]{8}\.woff2$/, '-drawn.ttf'), await drawnFont(font, axes)),
         );
     if (drawn[use].length === 0) throw new Error(`No face of ${first} to draw with.`);
+  }
+  const [words = ''] = pair.text.split(',');
+  for (const use of ['regular', 'strong'] as const) {
+    const axes = {
+      weight: within(resumeWeights[use]),
+      ...(widths && { width: 100 }),
+      ...(opticalSize !== undefined && { opticalSize: resumePt }),
+    };
+    for (const { family, italic, file, ...font } of faces)
+      if (family === words.replaceAll("'", '') && !italic)
+        drawn[use].push(
+          await keep(file.replace(/-[A-Z0-9]{8}\.woff2$/, `-${use}.ttf`), await drawnFont(font, axes)),
+        );
   }
   return drawn;
 }

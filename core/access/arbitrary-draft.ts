@@ -207,7 +207,7 @@ const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
   version: ({ id }) => ({
     ...{ name: `secret-version ${id}`, wants: `secret-wish ${id}`, pages: 1, paper: 'a4', fonts: 'site' },
     // Those of the same page, wherever it stands.
-    entries: [0, 1, 2, 3].map((at) => id.replace(/\d+$/, String(at))),
+    entries: [0, 1, 2, 3].map((at) => id.slice(0, id.lastIndexOf('-') + 1) + at),
     ...{ without: [], words: [], language: null, file: true },
   }),
   entry: ({ id, said }) => ({

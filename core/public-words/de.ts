@@ -129,6 +129,7 @@ export const de: PublicWords = {
       references: 'Referenzen',
     },
     proofs: 'Wo es sich zeigt',
+    newest: 'Die neueste Fassung steht auf',
     pdf: 'Als PDF',
   },
 

@@ -128,6 +128,7 @@ export const en: PublicWords = {
       references: 'References',
     },
     proofs: 'Where it shows',
+    newest: 'The newest one is at',
     pdf: 'As a PDF',
   },
 

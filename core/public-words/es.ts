@@ -128,6 +128,7 @@ export const es: PublicWords = {
       references: 'Referencias',
     },
     proofs: 'Dónde se ve',
+    newest: 'La versión más nueva está en',
     pdf: 'En PDF',
   },
 

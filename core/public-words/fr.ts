@@ -131,6 +131,7 @@ export const fr: PublicWords = {
       references: 'Références',
     },
     proofs: 'Où cela se voit',
+    newest: 'La version la plus récente est sur',
     pdf: 'En PDF',
   },
 

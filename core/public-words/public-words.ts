@@ -114,6 +114,8 @@ export interface PublicWords {
     sections: Record<ResumeSection, string>;
     /** What proves something, for people who hear the page. */
     proofs: string;
+    /** At the foot of the file, before the address of its page. */
+    newest: string;
     /** Leads to the file. */
     pdf: string;
   };

@@ -1,12 +1,15 @@
 import { createHash } from 'node:crypto';
-import { inArray } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import { wordsFor } from '#core/public-words/words-for.ts';
 import { contactCard } from '#core/about/contact-card.ts';
 import type { SiteView } from '#core/access/seen-by.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
+import type { ResumeOnPage } from '#core/resume/resume-content-of.ts';
+import type { PageInput } from '#site/render/page-input.ts';
+import { madeResume, pairOf } from '../resume/made-resume.ts';
 import type { MediaSources } from '#site/render/medium.ts';
 import { pageInputs } from '#site/render/page-inputs.ts';
-import { contactCardPath } from '#site/render/site-paths.ts';
+import { contactCardPath, resumeFile } from '#site/render/site-paths.ts';
 import { renderPage } from '#site/render/render-page.tsx';
 import type { Database } from '../db/connect.ts';
 import { renderedPages } from '../db/schema.ts';
@@ -98,6 +101,12 @@ export async function renderEntrance(
     tree[`${path}index.html`] = file;
     onPage(!known.has(key));
   }
+  for (const { path, input } of wanted) {
+    if (!input.resume?.version.file) continue;
+    const file = await resumeOf(deps, input.resume, input);
+    // It says what its page says, and is open while that is.
+    tree[path + resumeFile] = { ...file, pages: [`${path}index.html`] };
+  }
   const card = contactCard(view, base);
   if (card !== null)
     tree[contactCardPath] = {
@@ -105,4 +114,28 @@ export async function renderEntrance(
       download: 'contact.vcf',
     };
   return tree;
+}
+
+/** The file of a résumé; made once for each content it has had. */
+async function resumeOf(
+  { db, blobs, assets, rendererVersion }: RenderDeps,
+  resume: ResumeOnPage,
+  { look }: Pick<PageInput, 'look'>,
+): Promise<ManifestFile> {
+  const { version, content } = resume;
+  const key = sha256(
+    JSON.stringify(['résumé', rendererVersion, pairOf(resume, look), version.pages, version.paper, content]),
+    'hex',
+  );
+  const [known] = await db.select().from(renderedPages).where(eq(renderedPages.input, key));
+  if (known) return known.file;
+  const contents = await madeResume(assets, resume, look, new Date()).file();
+  const file: ManifestFile = {
+    hash: await blobs.put(contents),
+    type: 'application/pdf',
+    bytes: contents.byteLength,
+    immutable: false,
+  };
+  await db.insert(renderedPages).values({ input: key, file }).onConflictDoNothing();
+  return file;
 }

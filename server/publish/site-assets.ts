@@ -14,6 +14,7 @@ import { beyondAsciiIn, type Face, type Letters, usedFaces } from '#core/look/us
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import type { SiteAssets } from '#site/render/page-input.ts';
 import type { BlobStore } from '../media/blob-store.ts';
+import { ResumeFonts } from '../resume/resume-fonts.ts';
 import { pairLettering } from './font-lettering.ts';
 import { storeText } from './store-text.ts';
 
@@ -36,7 +37,13 @@ const indexSchema = z.object({
       css: z.string(),
       faces: z.array(faceSchema),
       /** Fonts of one weight that share pictures are lettered with. */
-      drawn: z.object({ display: z.array(z.string()), text: z.array(z.string()) }),
+      drawn: z.object({
+        display: z.array(z.string()),
+        text: z.array(z.string()),
+        /** And what résumés are set in. */
+        regular: z.array(z.string()),
+        strong: z.array(z.string()),
+      }),
     }),
   ),
 });
@@ -65,6 +72,8 @@ interface StoredFonts {
   css: string;
   /** What share pictures are lettered with. */
   lettering: PairLettering;
+  /** What résumés are set in. */
+  resume: ResumeFonts;
   faces: (Face & { path: string; kept: ManifestFile })[];
 }
 
@@ -173,7 +182,12 @@ export async function storeAssets(folder: string, blobs: BlobStore): Promise<Sto
     const { css, faces, drawn } = index.fonts[pair];
     const kept: StoredFonts['faces'] = [];
     for (const { file, ...face } of faces) kept.push({ ...face, path: below(file), kept: await store(file) });
-    fonts[pair] = { css, faces: kept, lettering: pairLettering(folder, drawn, fontPairs[pair]) };
+    fonts[pair] = {
+      css,
+      faces: kept,
+      lettering: pairLettering(folder, drawn, fontPairs[pair]),
+      resume: new ResumeFonts(folder, drawn),
+    };
   }
   return {
     themes,

@@ -236,7 +236,7 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
                     <Parts input={input} />
                   </WaysContext>
                   {page.credits.length > 0 && (
-                    <Place space={4}>
+                    <Place id="credits" space={4}>
                       <CreditsView credits={page.credits} />
                     </Place>
                   )}

@@ -4,6 +4,7 @@ import type { SeenPart, SeenPartOf } from '#core/parts/parts.ts';
 import { resumeSections, type ResumeSection } from '#core/resume/sections.ts';
 import type { PageInput } from '../render/page-input.ts';
 import { ResumeLanguageContext } from '../render/resume-language.ts';
+import { resumeFile } from '../render/site-paths.ts';
 import { SpokenContext, spokenIn } from '../render/words.ts';
 
 interface ResumeProps {
@@ -33,6 +34,7 @@ export function Resume({ input, parts, drawn }: ResumeProps) {
   const language = version?.language ?? input.page.language;
   const spoken = spokenIn(language, input.page.language);
   const { resume } = spoken.words;
+  const content = input.resume?.content;
   return (
     <ResumeLanguageContext value={language}>
       <SpokenContext value={spoken}>
@@ -40,10 +42,35 @@ export function Resume({ input, parts, drawn }: ResumeProps) {
           className="resume h-resume"
           {...(language !== input.page.language && { lang: language, dir: directionOf(language) })}
         >
-          <p className="unseen p-contact h-card">
-            <span className="p-name">{input.by}</span>
-            {input.base && <a className="u-url" href={input.base} tabIndex={-1} aria-hidden="true" />}
-          </p>
+          <div className="on-grid cv-head">
+            <div className="p-contact h-card">
+              <p className="maker p-name">{content?.name ?? input.by}</p>
+              {content?.headline && <p className="p-job-title">{content.headline}</p>}
+              {content && content.contact.length > 0 && (
+                <p className="meta">
+                  {content.contact.map(({ text, to }, at) => (
+                    <span key={at} className={to === null ? 'p-locality' : undefined}>
+                      {at > 0 && ' · '}
+                      {to === null ? (
+                        text
+                      ) : (
+                        <a className="u-url" href={to}>
+                          {text}
+                        </a>
+                      )}
+                    </span>
+                  ))}
+                </p>
+              )}
+            </div>
+            {version?.file && (
+              <p className="save" {...spoken.lang}>
+                <a href={resumeFile} type="application/pdf">
+                  {resume.pdf}
+                </a>
+              </p>
+            )}
+          </div>
           {parts.map(({ part, at }) =>
             part.kind === 'version' ? <div key={part.id}>{drawn(part, at)}</div> : null,
           )}

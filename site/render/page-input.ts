@@ -2,6 +2,7 @@ import type { SeenPage } from '#core/access/seen-by.ts';
 import type { Id } from '#core/id.ts';
 import type { Look } from '#core/look/look.ts';
 import type { Licence } from '#core/credits/licence.ts';
+import type { ResumeOnPage } from '#core/resume/resume-content-of.ts';
 import type { WallLabels } from '#core/sites/wall-labels.ts';
 import type { WallArrangement } from '#core/sites/wall-arrangement.ts';
 import type { Site } from '#core/sites/site.ts';
@@ -88,6 +89,8 @@ export interface PageInput {
   belowLabel: string;
   /** Pages that its parts name, by their ids. */
   ways: Record<Id, Way>;
+  /** The résumé that stands on it, as it is set on paper. */
+  resume: ResumeOnPage | null;
   /** Tags of the work on this page, each with the path of its page. */
   tags: { name: string; path: string }[];
   page: SeenPage;

@@ -15,6 +15,7 @@ import { type Tag, tagPath, tagsOf } from '#core/menu/tags-of.ts';
 import { workBeside, workByGroup, workOn } from '#core/menu/work-on.ts';
 import { coverOf, ownPictures, sharedCover } from './page-covers.ts';
 import { linksBelow, linksOf, linkUp, pagesAbove, quickLink } from './menu-links.ts';
+import { resumeContentOf } from '#core/resume/resume-content-of.ts';
 import type { MediaSources } from './medium.ts';
 import type { Card, PageInput } from './page-input.ts';
 import type { Picture } from './picture.ts';
@@ -133,6 +134,7 @@ export function pageInputs(
       below: linksBelow(view, page, paths),
       belowLabel: below(page),
       ways: waysOf(page, view, paths),
+      resume: resumeContentOf(view, page, paths, base),
       tags: page.facts.tags
         .map((name) => ({ name, path: tagPath(name) }))
         .filter(({ path: to }) => tagPaths.has(to)),
@@ -155,7 +157,17 @@ export function pageInputs(
     menu: menuOn(page),
     links: quickLinksAtEnd(site.quickLinks, page.id).map(quickLink),
     up: homePage && home !== null ? { title: titleInMenu(homePage, site.language) ?? '', path: home } : null,
-    ...{ below: [], belowLabel: '', tags: [], ways: {}, page, preview: null, pictures: {}, media: {} },
+    ...{
+      below: [],
+      belowLabel: '',
+      tags: [],
+      ways: {},
+      resume: null,
+      page,
+      preview: null,
+      pictures: {},
+      media: {},
+    },
     ...{ wall: 'rows' as const, wallGroups: [], labels: site.wallLabels, welcome: true },
     ...{ cards: [], before: null, after: null },
   });

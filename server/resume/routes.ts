@@ -1,0 +1,89 @@
+import type { FastifyInstance, FastifyRequest } from 'fastify';
+import { createHash } from 'node:crypto';
+import { LRUCache } from 'lru-cache';
+import { z } from 'zod';
+import { atVersion, fitVersion } from '#contract/resume.ts';
+import { tightest } from '#core/resume/fit-resume.ts';
+import { millimetres, paperSizes } from '#core/resume/layout/paper.ts';
+import { makerOf } from '../accounts/sessions.ts';
+import type { Database } from '../db/connect.ts';
+import { handle } from '../http/handle.ts';
+import { parsed } from '../http/parsed.ts';
+import { notFound } from '../http/problem.ts';
+import type { BlobStore } from '../media/blob-store.ts';
+import type { StoredAssets } from '../publish/site-assets.ts';
+import type { Reading } from '../reading/reading.ts';
+import { loadDraft, ownSite } from '../sites/load-draft.ts';
+import { draftResume } from './draft-resume.ts';
+import { madeResume, type MadeResume, pairOf } from './made-resume.ts';
+
+const pictureAt = atVersion.extend({ at: z.coerce.number().int().min(0).max(20) });
+
+/** Versions of the résumé as they will stand on paper: for their maker only. */
+export function resumeRoutes(
+  app: FastifyInstance,
+  {
+    db,
+    blobs,
+    reading,
+    assets,
+    publicOrigin,
+  }: { db: Database; blobs: BlobStore; reading: Reading; assets: StoredAssets; publicOrigin: string },
+): void {
+  /** What was made of late, by all that it is made of. */
+  const made = new LRUCache<string, MadeResume & { stored: () => Promise<string> }>({ max: 40 });
+
+  async function versionAt(request: FastifyRequest) {
+    const at = parsed(atVersion, request.params);
+    const site = await ownSite(db, makerOf(request).id, at.site);
+    const draft = await loadDraft(db, site);
+    const found = draftResume(draft, at, publicOrigin);
+    if (!found) throw notFound('This version');
+    const { resume, version } = found;
+    const { look } = draft.site;
+    const key = createHash('sha256')
+      .update(JSON.stringify([resume.content, resume.version, pairOf(resume, look), version.wants]))
+      .digest('hex')
+      .slice(0, 24);
+    const now = new Date();
+    const known = made.get(key);
+    if (known) return { key, resume, ...known };
+    const fresh = madeResume(assets, resume, look, now, version.wants);
+    let storing: Promise<string> | undefined;
+    const stored = () => (storing ??= fresh.file().then((file) => blobs.put(file)));
+    made.set(key, { ...fresh, stored });
+    return { key, resume, ...fresh, stored };
+  }
+
+  handle(app, fitVersion, async (_, request) => {
+    const { key, resume, fitted, fonts } = await versionAt(request);
+    const { pages, fits, tightness, couldStayOut } = fitted;
+    const words = JSON.stringify(resume.content);
+    return {
+      ...{ pages: pages.length, fits, tightness, tightest, couldStayOut, file: key },
+      spareMm: Math.max(0, Math.floor(millimetres(pages.at(-1)?.left ?? 0))),
+      missing: fonts.missing(words),
+    };
+  });
+
+  app.get('/api/sites/:site/resumes/:page/:version/file', async (request, reply) => {
+    const { stored } = await versionAt(request);
+    return reply
+      .type('application/pdf')
+      .header('content-disposition', 'attachment; filename="resume.pdf"')
+      .send(await blobs.read(await stored()));
+  });
+
+  app.get('/api/sites/:site/resumes/:page/:version/picture/:at', async (request, reply) => {
+    const { at } = parsed(pictureAt, request.params);
+    const { stored, resume, fitted } = await versionAt(request);
+    if (at >= fitted.pages.length) throw notFound('This page');
+    const { width, height } = paperSizes[resume.version.paper];
+    const source = {
+      ...{ original: await stored(), page: at, fixes: {} },
+      ...{ widthPx: Math.round(width * 2), heightPx: Math.round(height * 2) },
+    };
+    const { contents } = await reading.run('preview', { source, size: 1400 }, makerOf(request).id);
+    return reply.type('image/webp').header('cache-control', 'private, no-cache').send(contents);
+  });
+}
