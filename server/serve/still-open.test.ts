@@ -1,6 +1,14 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { mixedDraftArbitrary } from '#core/access/arbitrary-draft.ts';
+import type { Height } from '#core/access/height.ts';
+import { firstLook } from '#core/look/look.ts';
+import type { Page } from '#core/pages/page.ts';
+import { nothingShown } from '#core/pages/page-contents.ts';
+import { newPart } from '#core/parts/new-part.ts';
+import type { Part, PartKind } from '#core/parts/parts.ts';
+import { firstArrangement } from '#core/sites/arrangement.ts';
+import type { Draft } from '#core/sites/site.ts';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { releasable } from '#core/release/released.ts';
 import { seenBy } from '#core/access/seen-by.ts';
@@ -52,4 +60,38 @@ test('a share picture is open only with a page whose title it shows and the pict
       expect(Object.keys(left ?? {})).toEqual([]);
     }),
   );
+});
+
+test('a résumé is closed with the page, and with every fact about its maker that stands on another one', () => {
+  const part = (kind: PartKind, id: string, more: object) =>
+    ({ ...newPart(kind, id), height: 'public', ...more }) as Part;
+  const page = (id: string, kind: Page['kind'], parts: Part[]) =>
+    ({
+      ...{ id, kind, title: id, slug: id, rank: id, parent: null, height: 'public' },
+      ...{ archived: false, inMenu: null, language: null, ...nothingShown, parts },
+    }) as Page;
+  const name = part('full-name', 'part-name', { text: 'Wren Tolliver' });
+  const draft = (height: Height): Draft => ({
+    site: {
+      ...{ id: 'site-1', title: 'Wren', height: 'public', address: 'wren', searchEngines: false },
+      ...{ look: firstLook, evidenceWanted: 3, ...firstArrangement },
+    },
+    pages: [
+      page('home', 'home', []),
+      page('about', 'about', [{ ...name, height }]),
+      page('resume', 'resume', [
+        part('version', 'for-all', { entries: ['entry-1'] }),
+        part('entry', 'entry-1', { title: 'Saturday help' }),
+      ]),
+    ],
+    materials: [],
+  });
+  const tree = {
+    'resume/index.html': file(),
+    'resume/resume.pdf': file({ pages: ['resume/index.html'] }),
+  };
+  const open = (height: Height) =>
+    Object.keys(stillOpen(tree, draft('public'), draft(height), { kind: 'stranger' }) ?? {});
+  expect(open('public')).toEqual(Object.keys(tree));
+  expect(open('private')).toEqual([]);
 });
