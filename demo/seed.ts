@@ -31,6 +31,7 @@ import { publish } from '#server/publish/publish.ts';
 import { draftAt } from '#server/sites/load-draft.ts';
 import { makeSite } from '#server/sites/make-site.ts';
 import { partsAboutMaker } from './about-maker.ts';
+import { partsOfResume } from './resume-of-maker.ts';
 import {
   aboutMaker,
   beside,
@@ -331,6 +332,12 @@ export async function seedDemo(
     parts: await partsAboutMaker(bring, (title) => proofs.find((one) => one.title === title)?.id ?? null),
   } as Page;
   await commands.run(scope, { label: 'About you' }, (running) => running.insert('page', about));
+  const resumePlace = await place('Résumé');
+  const ofResume = {
+    ...emptyPage('resume', resumePlace.rank, resumePlace.slug, 'Résumé'),
+    parts: partsOfResume((title) => proofs.find((one) => one.title === title)?.id ?? null),
+  } as Page;
+  await commands.run(scope, { label: 'Résumé' }, (running) => running.insert('page', ofResume));
   await commands.run(scope, { label: 'Front page' }, async (running) => {
     const [home] = await running.tx
       .select({ id: pages.id })

@@ -30,6 +30,10 @@ const Gather = fetched(() => import('./rooms/gather/gather.tsx').then((module) =
 const Share = fetched(() => import('./rooms/share/share.tsx').then((module) => module.Share), theRoom);
 const Look = fetched(() => import('./rooms/look/look.tsx').then((module) => module.Look), theRoom);
 const About = fetched(() => import('./rooms/about/about.tsx').then((module) => module.About), theRoom);
+const ResumeDesk = fetched(
+  () => import('./rooms/resume/resume-desk.tsx').then((module) => module.ResumeDesk),
+  theRoom,
+);
 const Feedback = fetched(
   () => import('./rooms/feedback/feedback.tsx').then((module) => module.Feedback),
   theRoom,
@@ -59,7 +63,7 @@ function fetchRoomAt(path: string): void {
   const wanted = {
     projects: sheet ? ContactSheet : page ? Compose : Projects,
     gather: Gather,
-    about: About,
+    about: page === 'resume' ? ResumeDesk : About,
     arrange: Arrange,
     look: Look,
     share: Share,
@@ -113,6 +117,7 @@ export function App() {
         <Route path="projects/:page" element={<Compose />} />
         <Route path="projects/:page/sheet/:part" element={<ContactSheet />} />
         <Route path="about" element={<About />} />
+        <Route path="about/resume" element={<ResumeDesk />} />
         <Route path="arrange" element={<Arrange />} />
         <Route path="look" element={<Look />} />
         <Route path="share" element={<Share />} />

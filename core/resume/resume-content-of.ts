@@ -71,7 +71,12 @@ export function resumeContentOf(
         level: entry.level,
         place: entry.place,
         when: timeSpanForReaders(entry.from, entry.to, language),
-        lines: entry.lines.map(({ id, text, proof }) => ({ id, text, proof: proof && proofOf(proof) })),
+        // That a project proves itself need not be said.
+        lines: entry.lines.map(({ id, text, proof }) => ({
+          id,
+          text,
+          proof: proof && proof.page !== entry.page ? proofOf(proof) : null,
+        })),
         proofs: entry.proofs.flatMap((proof) => proofOf(proof) ?? []),
       })),
     })),

@@ -52,7 +52,8 @@ export function EntryPart({ part, toRoot }: PartViewProps<'entry'>) {
         {lines.length > 0 && (
           <ul>
             {lines.map(({ id, text, proof }) => {
-              const to = proof && way(proof);
+              // That a project proves itself need not be said.
+              const to = proof && proof.page !== page && way(proof);
               return (
                 <li key={id}>
                   {text}

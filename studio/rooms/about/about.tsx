@@ -48,6 +48,13 @@ function NoPage() {
       <Button look="go" className="w-fit" disabled={busy} onClick={() => void start()}>
         Start the page about you
       </Button>
+      <p className="note">
+        Or go to the{' '}
+        <Link className="link" to="resume">
+          Résumé desk
+        </Link>
+        .
+      </p>
     </div>
   );
 }
@@ -99,6 +106,12 @@ function PageAbout({ page }: { page: ShownPage }) {
             </a>
           </Button>
         </div>
+        <p className="mb-4">
+          <Link className="link" to="resume">
+            Résumé desk
+          </Link>{' '}
+          <span className="note">what you did, typed once, in versions that fit their pages</span>
+        </p>
         <InYourWords {...row} />
       </div>
       <div className="px-5 py-5 phone:px-4">

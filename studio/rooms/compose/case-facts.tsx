@@ -14,7 +14,7 @@ import { HeightRow } from '../../ui/height-control.tsx';
 import { TagField } from '../../ui/tag-field.tsx';
 import { CoverField } from '../../pages/cover-field.tsx';
 import { PeopleField } from './people-field.tsx';
-import { WhenFields } from './when-fields.tsx';
+import { WhenFields } from '../../ui/when-fields.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { SideSheet } from '../../ui/side-sheet.tsx';

@@ -2,13 +2,13 @@ import type { CaseFacts } from '#core/pages/case-facts.ts';
 import { partialDateInWords } from '#core/dates/partial-date-in-words.ts';
 import { readPartialDate } from '#core/dates/read-partial-date.ts';
 import { timeSpanForReaders } from '#core/dates/date-for-readers.ts';
-import { DateField } from '../../ui/date-field.tsx';
+import { DateField } from './date-field.tsx';
 
 interface WhenFieldsProps {
-  facts: CaseFacts;
+  facts: Pick<CaseFacts, 'from' | 'to'>;
   /** What the dates of its pictures say. */
   suggested: Pick<CaseFacts, 'from' | 'to'> | null;
-  onChange: (change: Partial<CaseFacts>) => void;
+  onChange: (change: Partial<Pick<CaseFacts, 'from' | 'to'>>) => void;
 }
 
 const readMonth = (text: string): string | null => readPartialDate(text)?.slice(0, 7) ?? null;

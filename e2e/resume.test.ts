@@ -1,0 +1,127 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { execFile } from 'node:child_process';
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { promisify } from 'node:util';
+import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
+import type { Driver } from './support/studio-driver.ts';
+
+/** Typed once, in a version, on one page, as a PDF, for a reader. */
+const run = promisify(execFile);
+let demo: DemoStudio;
+let studio: Driver;
+beforeAll(async () => {
+  demo = await openDemoStudio();
+  studio = demo.studio;
+  await studio.page.goto(`${demo.rooms}/about/resume`);
+  await studio.reads('mm to spare');
+}, 120_000);
+afterAll(() => demo.close());
+
+/** What a reader's file says. */
+async function fileOf(path: string): Promise<{ text: string; pages: number }> {
+  const reply = await fetch(demo.server.origin + path);
+  const at = join(await mkdtemp(join(tmpdir(), 'kite-wall-resume-')), 'resume.pdf');
+  await writeFile(at, Buffer.from(await reply.arrayBuffer()));
+  const { stdout: text } = await run('pdftotext', [at, '-']);
+  const { stdout: info } = await run('pdfinfo', [at]);
+  return { text: text.replace(/\s+/g, ' '), pages: Number(/Pages: +(\d+)/.exec(info)?.[1]) };
+}
+
+describe('the résumé desk', () => {
+  test('is clean for axe, at 1280 and on a phone, and shows the page of the file', async () => {
+    expect(await studio.axe()).toEqual([]);
+    const { page } = studio;
+    await page.waitForFunction(
+      () => document.querySelector<HTMLImageElement>('.resume-paper img')?.naturalWidth ?? 0 > 500,
+    );
+    await page.setViewport({ width: 390, height: 844 });
+    expect(await page.$eval('main', (main) => main.scrollWidth)).toBeLessThanOrEqual(390);
+    expect(await studio.axe()).toEqual([]);
+    await page.setViewport({ width: 1280, height: 800 });
+  });
+
+  test('an entry is typed once, with a line, a date and a proof, and stands in the version on show', async () => {
+    await studio.press('button', 'For anyone');
+    await studio.take('Add an entry', 'Awards');
+    await studio.fill(/^What/, 'Second prize, harbour fair');
+    await studio.fill(/^From/, 'June 2026');
+    await studio.page.keyboard.press('Tab');
+    await studio.press('button', 'A line');
+    await studio.fill('Words of line 1', 'For the hotel that folds flat.');
+    await studio.take('What proves line 1', 'Fold-flat bee hotel');
+    await studio.saved();
+    expect(await studio.axe()).toEqual([]);
+    await studio.reads('mm to spare');
+    await demo.publish();
+    const { text, pages } = await fileOf('/wren-makes/resume/resume.pdf');
+    expect(pages).toBe(1);
+    expect(text).toContain('Second prize, harbour fair');
+    expect(text).toContain('For the hotel that folds flat. (Fold-flat bee hotel)');
+    const reader = await demo.asStranger('/wren-makes/resume/');
+    await reader.reads('Second prize, harbour fair');
+    await reader.reads('June 2026');
+    expect(await reader.axe()).toEqual([]);
+    // The version for the boatyard has none of it, and neither has its reader.
+    expect(await reader.page.content()).not.toContain('For the boatyard');
+    await reader.page.setViewport({ width: 390, height: 844 });
+    expect(await reader.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  }, 90_000);
+
+  test('a line says something else in one version only', async () => {
+    await studio.press('button', 'For the boatyard');
+    await studio.press('button', /^Repair café/);
+    await studio.press('button', 'Say it otherwise in this version');
+    await studio.fill('Words of line 1 in this version only', 'Mending sails and small things of wood.');
+    await studio.saved();
+    await studio.press('button', 'For anyone');
+    await studio.press('button', 'Say it otherwise in this version');
+    await studio.press('button', 'As everywhere');
+    await studio.saved();
+    await demo.publish();
+    expect((await fileOf('/wren-makes/resume/resume.pdf')).text).toContain(
+      'Stitching and small repairs in wood',
+    );
+  });
+
+  test('what does not fit is told with why, left out only with a yes, and undone', async () => {
+    await studio.press('button', /^Saturday help/);
+    for (let at = 4; at <= 14; at++) {
+      await studio.press('button', 'A line');
+      await studio.fill(
+        `Words of line ${at}`,
+        `Carried crate number ${at} up from the slip, dried it, mended what was broken on it, wrote down what was in it and told those who came for it later in the same day where it stood. Then the slip was swept, the ropes were coiled and hung, and the list was copied for the winter.`,
+      );
+    }
+    await studio.saved();
+    await studio.reads('2 pages, and one is wanted');
+    await studio.reads('Spacing has given all it may.');
+    await studio.reads('Nothing proves it');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', /^Leave all \d+ out/);
+    await studio.reads('Fits one A4');
+    // The lines are there still.
+    await studio.reads('Line 14');
+    await studio.saved();
+    await demo.publish();
+    expect((await fileOf('/wren-makes/resume/resume.pdf')).pages).toBe(1);
+    await studio.press('button', /^Undo/);
+    await studio.reads('2 pages, and one is wanted');
+  }, 120_000);
+});
+
+test('a site without a résumé begins one with its projects', async () => {
+  const { page } = studio;
+  await page.goto(`${demo.server.origin}/studio/new-site`);
+  await studio.fill('Name of the site', 'Ash');
+  await studio.press('button', /^Start|^Make|^Open/);
+  await studio.reads('Projects');
+  await page.goto(page.url().replace(/\/projects.*/, '/about/resume'));
+  await studio.press('button', 'Start the résumé');
+  await studio.reads('Nothing is ticked yet.');
+  await studio.take('Add an entry', 'Work');
+  await studio.fill(/^What/, 'Saturday help');
+  await studio.reads('Fits one A4');
+  expect(await studio.axe()).toEqual([]);
+}, 60_000);

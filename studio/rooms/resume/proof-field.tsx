@@ -1,0 +1,89 @@
+import { effectiveHeight } from '#core/access/effective-height.ts';
+import { reaches } from '#core/access/height.ts';
+import { isShown } from '#core/pages/page.ts';
+import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
+import { isEmptyPart } from '#core/parts/is-empty-part.ts';
+import type { Part } from '#core/parts/parts.ts';
+import type { Proof } from '#core/resume/proof.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { settingsOf } from '../../parts/parts.ts';
+import { Select } from '../../ui/select.tsx';
+import { heightNames } from '../../ui/height-names.ts';
+import type { Version } from './use-resume.ts';
+
+/** Parts that show something that somebody did. */
+const shows: readonly Part['kind'][] = [
+  'evidence',
+  'document',
+  'gallery',
+  'picture',
+  'clip',
+  'sound',
+  'compare',
+  'reflection',
+];
+
+const valueOf = (proof: Proof | null) => (proof ? `${proof.page} ${proof.part ?? ''}`.trim() : '');
+
+/** What proves a line or an entry: a page, or a part of one; with a word where readers of the version cannot open it. */
+export function ProofField({
+  label,
+  proof,
+  page,
+  version,
+  onChange,
+}: {
+  label: string;
+  proof: Proof | null;
+  /** The résumé's own, which proves nothing. */
+  page: string;
+  version: Version;
+  onChange: (proof: Proof | null) => void;
+}) {
+  const { state } = useSite();
+  const pages = state.pages
+    .filter(isShown)
+    .filter((one) => one.id !== page && !one.archived && !rulesOfPage(one).isFront);
+  const options = pages.flatMap((one) => [
+    { value: one.id, name: pageName(one) },
+    ...one.parts
+      .filter((part) => shows.includes(part.kind) && !isEmptyPart(part))
+      .map((part) => {
+        const { name, detail } = settingsOf(part);
+        const more = detail(part as never);
+        return { value: `${one.id} ${part.id}`, name: `   ${name}${more ? `: ${more}` : ''}`.slice(0, 90) };
+      }),
+  ]);
+  const value = valueOf(proof);
+  const known = options.some((one) => one.value === value);
+  const own = effectiveHeight(state, { page, part: version.id });
+  const its =
+    proof &&
+    effectiveHeight(
+      state,
+      proof.part === null ? { page: proof.page } : { page: proof.page, part: proof.part },
+    );
+  const outOfReach = its && own.height !== 'private' && !reaches(its.height, own.height);
+  return (
+    <div className="grid gap-1">
+      <Select
+        label={label}
+        value={known ? value : ''}
+        options={[
+          { value: '', name: proof && !known ? 'What proved it is gone' : 'Nothing proves it yet' },
+          ...options,
+        ]}
+        onChange={(next) => {
+          const [to = '', part] = next.split(' ');
+          onChange(to === '' ? null : { page: to, part: part ?? null });
+        }}
+      />
+      {outOfReach && (
+        <p className="note">
+          It is {heightNames[its.height]}, and this version is {heightNames[own.height]}: its readers cannot
+          open it, so they are not told of it.
+        </p>
+      )}
+    </div>
+  );
+}
