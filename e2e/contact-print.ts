@@ -11,7 +11,15 @@ import { lookOf, openDraft, wear } from './support/worn-look.ts';
  * in `.cache/contact-print`; and every word on them held against what lies under it.
  */
 const out = join(import.meta.dirname, '../.cache/contact-print');
-const pages = ['', 'second-year/', 'second-year/tide-clock/', 'workshop-notes/', 'about/', 'tagged/clock/'];
+const pages = [
+  '',
+  'second-year/',
+  'second-year/tide-clock/',
+  'workshop-notes/',
+  'about/',
+  'resume/',
+  'tagged/clock/',
+];
 const widths = [390, 1280];
 /** Height of what is kept of a page, in its own pixels, and how much smaller it is printed. */
 const [highPx, smaller] = [2600, 0.2];

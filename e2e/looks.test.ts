@@ -154,6 +154,8 @@ describe.each(themeNames)('the theme %s', (theme) => {
         [390, 'second-year/tide-clock/'],
         [1280, ''],
         [390, 'about/'],
+        [1280, 'resume/'],
+        [390, 'resume/'],
       ] as const) {
         await page.setViewport({ width, height: 800 });
         await openDraft(page, server.origin, site, path);

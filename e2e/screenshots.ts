@@ -26,7 +26,6 @@ const phone = () => page.setViewport({ width: 390, height: 844 });
 
 await page.goto(`${server.origin}/`);
 await driver.reads('Create an account');
-await shot('welcome');
 await driver.press('button', /demo maker/);
 await driver.reads('Fold-flat bee hotel');
 const rooms = page.url().replace(/\/projects.*/, '');
@@ -39,6 +38,8 @@ await driver.press('link', 'Tide clock');
 await driver.reads('Case facts');
 await driver.press('button', /^Edit Words, part 1/);
 await shot('compose');
+await page.goto(`${server.origin}/wren-makes/resume/`, { waitUntil: 'networkidle0' });
+await shot('site-resume');
 await phone();
 await shot('compose-phone');
 await desktop();
@@ -75,6 +76,11 @@ await driver.press('button', 'Use the proposed 6');
 await shot('contact-sheet');
 await page.goto(`${rooms}/share`, { waitUntil: 'networkidle0' });
 await shot('share');
+await page.goto(`${rooms}/about/resume`);
+await driver.reads('mm to spare');
+await driver.press('button', /^Saturday help/);
+await settle(1500);
+await shot('resume');
 await page.goto(`${rooms}/feedback`, { waitUntil: 'networkidle0' });
 await driver.press('button', /Marit Soll/);
 await shot('feedback');
@@ -101,9 +107,7 @@ await page.goto(`${server.origin}/wren-makes/second-year/fold-flat-bee-hotel/`, 
   waitUntil: 'networkidle0',
 });
 await shot('site-case-phone');
-await page.goto(`${server.origin}/l/nothing-here-at-all-no/`);
 await desktop();
-await shot('site-closed');
 await page.goto(`${rooms}/look`, { waitUntil: 'networkidle0' });
 await driver.fill('Colour', '#c4602f');
 await driver.take('Beside it', 'The dark one beside it');

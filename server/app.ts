@@ -155,7 +155,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     quickLinkRoutes(maker, { db, outgoing });
     resumeRoutes(maker, { db, blobs, reading, assets, publicOrigin: config.publicOrigin });
     publishRoutes(maker, { ...publishing, open });
-    previewRoutes(maker, { db, assets, blobs, reading });
+    previewRoutes(maker, { db, assets, blobs, reading, publicOrigin: config.publicOrigin });
 
     if (studioFolder && existsSync(join(studioFolder, 'index.html'))) {
       await maker.register(fastifyStatic, {

@@ -7,7 +7,7 @@ import type { PaperName } from './layout/paper.ts';
 import { type PlacedPage, placeResume } from './layout/place-resume.ts';
 import type { ResumeContent } from './layout/resume-content.ts';
 import { roomOn, setResume, type SetResume } from './layout/set-resume.ts';
-import type { WidthOf } from './layout/set-runs.ts';
+import type { SetRun, WidthOf } from './layout/set-runs.ts';
 import { type LeaveOutReason, lineLosses } from './line-losses.ts';
 
 /** What is lost by where a page ends, beside what a line is worth. */
@@ -44,8 +44,9 @@ export function fittedResume(content: ResumeContent, wanted: Wanted, widthOf: Wi
   const { pages, paper, wants, ends, now } = wanted;
   const weighed = lineLosses(content, ends, wants, now);
   const known = new Map<Tightness, SetResume>();
+  const broken = new Map<string, SetRun[][]>();
   const setAt = (tightness: Tightness): SetResume => {
-    const set = known.get(tightness) ?? setResume(content, paper, tightness, widthOf, weighed);
+    const set = known.get(tightness) ?? setResume(content, paper, tightness, widthOf, weighed, broken);
     known.set(tightness, set);
     return set;
   };

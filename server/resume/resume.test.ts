@@ -214,6 +214,20 @@ describe('its maker', () => {
     expect(await wren.call(fitVersion, { params })).toMatchObject({ fits: true, pages: 1 });
   });
 
+  test('looks at what each reader would take along', async () => {
+    await change(resume, { parts: parts() });
+    const seen = async (viewer: string) => {
+      const { rawPayload, headers } = await wren.raw(
+        'GET',
+        `/studio/see/${site}/${viewer}/resume/resume.pdf`,
+      );
+      expect(headers['content-type']).toBe('application/pdf');
+      return textOf(rawPayload);
+    };
+    expect(await seen('stranger')).toContain('School of the quay');
+    expect(await seen('link')).not.toContain('School of the quay');
+  });
+
   test('alone', async () => {
     const ash = await server.maker('Ash');
     const params = { site, page: resume, version: 'for-yard' };

@@ -12,6 +12,10 @@ import { fontsOf } from '#core/look/fonts-of.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
 import { pageInputs, pathsOf } from '#site/render/page-inputs.ts';
+import { contactCardPath, resumeFile } from '#site/render/site-paths.ts';
+import { contactCard } from '#core/about/contact-card.ts';
+import { resumeContentOf } from '#core/resume/resume-content-of.ts';
+import { madeResume } from '../resume/made-resume.ts';
 import { renderPage } from '#site/render/render-page.tsx';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
@@ -92,7 +96,13 @@ function nothingToSee(reply: FastifyReply, sentence: string): FastifyReply {
  */
 export function previewRoutes(
   app: FastifyInstance,
-  { db, assets, blobs, reading }: { db: Database; assets: StoredAssets; blobs: BlobStore; reading: Reading },
+  {
+    db,
+    assets,
+    blobs,
+    reading,
+    publicOrigin,
+  }: { db: Database; assets: StoredAssets; blobs: BlobStore; reading: Reading; publicOrigin: string },
 ): void {
   // Of drafts that are looked at; their names say what is in them, and nothing in them is anybody's own.
   const made = new LRUCache<string, { text: string; type: string }>({ max: 100 });
@@ -115,12 +125,12 @@ export function previewRoutes(
     const { site: id, viewer, '*': path } = parsed(paramsSchema, request.params);
     const site = await ownSite(db, makerOf(request).id, id);
     const asset = Object.hasOwn(assets.files, path) ? assets.files[path] : undefined;
-    const file = made.get(path);
-    if (asset ?? file)
+    const kept = made.get(path);
+    if (asset ?? kept)
       return reply
-        .type(asset?.type ?? file?.type ?? '')
+        .type(asset?.type ?? kept?.type ?? '')
         .header('cache-control', 'private, max-age=31536000, immutable')
-        .send(asset ? await blobs.read(asset.hash) : file?.text);
+        .send(asset ? await blobs.read(asset.hash) : kept?.text);
     const view = viewFor(await loadDraft(db, site), viewer);
     if (!view)
       return nothingToSee(
@@ -139,9 +149,26 @@ export function previewRoutes(
       ),
       makerOf(request).id,
     );
-    const page = pageInputs(view, draftSources(materials, contents, draftPaths, root, lights)).find(
-      (one) => one.path === path,
-    );
+    const { address } = site;
+    const base = viewer === 'stranger' && address !== null ? `${publicOrigin}/${address}/` : null;
+    const sources = draftSources(materials, contents, draftPaths, root, lights);
+    const inputs = pageInputs(view, sources);
+    const paths = pathsOf(view);
+    const of = view.pages.find(({ id }) => `${paths.get(id) ?? ''}${resumeFile}` === path);
+    const resume = of && resumeContentOf(view, of, paths, base);
+    if (resume?.version.file)
+      return reply
+        .type('application/pdf')
+        .header('cache-control', 'private, no-store')
+        .send(await madeResume(assets, resume, view.site.look, new Date()).file());
+    const card = path === contactCardPath && contactCard(view, base);
+    if (card)
+      return reply
+        .type('text/vcard; charset=utf-8')
+        .header('cache-control', 'private, no-store')
+        .header('content-disposition', 'attachment; filename="contact.vcf"')
+        .send(card);
+    const page = inputs.find((one) => one.path === path);
     if (!page) throw notFound('This page');
     // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
     const { look } = view.site;

@@ -94,7 +94,8 @@ export function WriteForm({ place, state = nothing }: { place: string; state?: W
         <textarea rows={6} {...said('words')} />
         {fault('words')}
       </div>
-      <div className="trap" aria-hidden="true">
+      {/* Not taken out of the page: programs look for that. */}
+      <div className="unseen" aria-hidden="true">
         <label htmlFor={`${id}-trap`}>{write.trap}</label>
         <input type="text" id={`${id}-trap`} name={trapField} tabIndex={-1} autoComplete="off" />
       </div>

@@ -74,7 +74,7 @@ function wordsForScript(language: string): string | undefined {
 export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice): RenderedPage {
   const declarations = new CollectedDeclarations();
   const spoken = spokenIn(input.siteLanguage, input.page.language);
-  const body = renderToStaticMarkup(
+  const drawn = renderToStaticMarkup(
     <DeclarationsContext value={declarations}>
       <a className="skip" href="#main" {...spoken.frame} {...spoken.lang}>
         {spoken.words.skip}
@@ -87,6 +87,8 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
       <PageView input={input} />
     </DeclarationsContext>,
   );
+  // Nobody writes to themselves by a preview: its forms are there to be looked at.
+  const body = notice ? drawn.replaceAll('<form class="write"', '<form inert="" class="write"') : drawn;
   const style = declarations.css() + (notice ? noticeStyle : '');
   const { page, path, siteTitle, by, look, toRoot, base, preview, feed } = input;
   const { isFront, isWork } = rulesOfPage(page);

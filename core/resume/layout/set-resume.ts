@@ -64,6 +64,7 @@ const plain: readonly string[] = ['goals', 'skills', 'languages', 'interests', '
  * numbers.
  *
  * @param widthOf of the letters it will be drawn with
+ * @param broken lines of the same résumé that were broken before, at other tightnesses: gaps and the distance of lines break none anew
  */
 export function setResume(
   content: ResumeContent,
@@ -71,6 +72,7 @@ export function setResume(
   tightness: Tightness,
   widthOf: WidthOf,
   losses: Losses,
+  broken: Map<string, SetRun[][]> = new Map(),
 ): SetResume {
   const { size, leading: tight, gaps } = tightness;
   const text = comfortableSizes.text * size;
@@ -83,8 +85,17 @@ export function setResume(
   const labels = new Map<Id, SetLine[]>();
 
   /** Lines of one size below each other. */
-  const stack = (runs: readonly Run[], x: number, width: number, sizePt: number, high = sizePt * leading) => {
-    const set = setRuns(runs, width, sizePt, widthOf);
+  const stack = (
+    id: Id,
+    runs: () => readonly Run[],
+    x: number,
+    width: number,
+    sizePt: number,
+    high = sizePt * leading,
+  ) => {
+    const key = `${id} ${sizePt}`;
+    const set = broken.get(key) ?? setRuns(runs(), width, sizePt, widthOf);
+    broken.set(key, set);
     return {
       height: set.length * high,
       lines: set.map((of, at) => ({ top: at * high, line: { x, sizePt, runs: of } })),
@@ -100,7 +111,13 @@ export function setResume(
     keep(
       '@name',
       'name',
-      stack([{ text: content.name, face: 'strong' }], left, right - left, comfortableSizes.name * size),
+      stack(
+        '@name',
+        () => [{ text: content.name, face: 'strong' }],
+        left,
+        right - left,
+        comfortableSizes.name * size,
+      ),
     ),
     ...(content.headline
       ? [
@@ -108,7 +125,8 @@ export function setResume(
             '@headline',
             'headline',
             stack(
-              [{ text: content.headline, face: 'regular' }],
+              '@headline',
+              () => [{ text: content.headline, face: 'regular' }],
               left,
               right - left,
               comfortableSizes.headline * size,
@@ -122,10 +140,12 @@ export function setResume(
             '@contact',
             'contact',
             stack(
-              content.contact.flatMap(({ text: said, to }, at): Run[] => [
-                ...(at > 0 ? [{ text: '  ·  ', face: 'regular' as const }] : []),
-                { text: said, face: 'regular', link: to },
-              ]),
+              '@contact',
+              () =>
+                content.contact.flatMap(({ text: said, to }, at): Run[] => [
+                  ...(at > 0 ? [{ text: '  ·  ', face: 'regular' as const }] : []),
+                  { text: said, face: 'regular', link: to },
+                ]),
               left,
               right - left,
               small,
@@ -152,7 +172,13 @@ export function setResume(
   for (const { section, label, entries } of content.sections) {
     labels.set(
       section,
-      stack([{ text: label, face: 'strong' }], left, labelColumn.width, small).lines.map(({ line }) => line),
+      stack(
+        `@label ${section}`,
+        () => [{ text: label, face: 'strong' }],
+        left,
+        labelColumn.width,
+        small,
+      ).lines.map(({ line }) => line),
     );
     sections.push({
       id: section,
@@ -161,9 +187,16 @@ export function setResume(
       gap: comfortableSizes.section * gaps,
       entries: entries.map((entry): FitEntry => {
         const strong = !plain.includes(section);
-        const date = setRuns([{ text: entry.when, face: 'regular' }], Infinity, small, widthOf)[0] ?? [];
+        const [dated] = stack(
+          `@when ${entry.id}`,
+          () => [{ text: entry.when, face: 'regular' }],
+          0,
+          Infinity,
+          small,
+        ).lines;
+        const date = dated?.line.runs ?? [];
         const dateWidth = entry.when === '' ? 0 : (date[0]?.width ?? 0) + 12;
-        const title = stack(titleRuns(entry, strong), body, right - body - dateWidth, text);
+        const title = stack(entry.id, () => titleRuns(entry, strong), body, right - body - dateWidth, text);
         const when = { top: 0, line: { x: right - (date[0]?.width ?? 0), sizePt: small, runs: date } };
         keep(entry.id, 'entry', {
           height: title.height,
@@ -176,14 +209,17 @@ export function setResume(
           loss: losses.entries.get(entry.id) ?? null,
           lines: entry.lines.map((line): FitLine => {
             const x = body + comfortableSizes.indent;
-            const runs: Run[] = [{ text: line.text, face: 'regular' }];
-            if (line.proof)
-              runs.push(
-                { text: ' (', face: 'regular' },
-                { text: line.proof.title, face: 'regular', link: line.proof.to },
-                { text: ')', face: 'regular' },
-              );
-            const of = keep(line.id, 'line', stack(runs, x, right - x, text));
+            const runs = (): Run[] => [
+              { text: line.text, face: 'regular' },
+              ...(line.proof
+                ? [
+                    { text: ' (', face: 'regular' as const },
+                    { text: line.proof.title, face: 'regular' as const, link: line.proof.to },
+                    { text: ')', face: 'regular' as const },
+                  ]
+                : []),
+            ];
+            const of = keep(line.id, 'line', stack(line.id, runs, x, right - x, text));
             return { id: line.id, height: of.height, loss: losses.lines.get(line.id) ?? null };
           }),
         };

@@ -100,16 +100,16 @@ function Desk({ page }: { page: ShownPage }) {
         </span>
       </header>
       <div className="resume-desk">
-        <div role="region" aria-label="What there is" tabIndex={0} className="px-5 py-5 phone:px-4">
+        <div role="region" aria-label="What there is" className="px-5 py-5 phone:px-4">
           <EntryList {...{ page, version, steps, selected }} onSelect={setSelected} />
         </div>
-        <div role="region" aria-label="On paper" tabIndex={0} className="resume-paper">
+        <div role="region" aria-label="On paper" className="resume-paper">
           <OnPaper {...{ page, version, steps }} />
         </div>
         <div
           role="region"
           aria-label={entry ? 'What is being written' : 'What the version is'}
-          tabIndex={0}
+         
           className="px-5 py-5 phone:px-4"
         >
           {entry ? (
