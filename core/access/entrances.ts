@@ -3,13 +3,14 @@ import type { Id } from '../id.ts';
 import type { Draft } from '../sites/site.ts';
 import { effectiveHeight } from './effective-height.ts';
 import { pathOfPages } from './path-of-pages.ts';
+import { shownOn } from '../pages/page.ts';
 import { seenBy, type SiteView } from './seen-by.ts';
 
 /** What each way in shows; null where that way in does not exist. */
 export interface Entrances {
   public: SiteView | null;
   siteLink: SiteView | null;
-  /** For each page that stands in no list and is opened by its own link. */
+  /** For each page that stands in no list and is opened by its own link, and for each version of a résumé that is Unlisted. */
   pageLinks: Record<Id, SiteView>;
 }
 
@@ -23,6 +24,12 @@ export function entrancesOf(draft: Draft): Entrances {
     const view = seenBy(draft, { kind: 'page-link', page: page.id });
     if (view) pageLinks[page.id] = view;
   }
+  for (const { parts } of draft.pages.map(shownOn))
+    for (const { kind, id, height } of parts) {
+      if (kind !== 'version' || height !== 'unlisted') continue;
+      const view = seenBy(draft, { kind: 'page-link', page: id });
+      if (view) pageLinks[id] = view;
+    }
   return {
     public: seenBy(draft, { kind: 'stranger' }),
     siteLink: seenBy(draft, { kind: 'site-link' }),

@@ -1,6 +1,7 @@
 import type { CreditPiece } from '../credits/credit.ts';
 import { creditsOf } from '../credits/credits-of.ts';
 import { lowest, reaches } from './height.ts';
+import { linkedTo } from './linked-to.ts';
 import type { Id } from '../id.ts';
 import { withGroundPicture } from '../look/ground-picture.ts';
 import { standsInMenu } from '../menu/stands-in-menu.ts';
@@ -81,7 +82,7 @@ export interface SiteView {
  * Whether a page lies within what the viewer entered through. A link opens what is listed below it: a page set to
  * Unlisted by its own maker stands in no list and is opened by its own link only.
  */
-function inScope(viewer: Viewer, path: readonly Page[]): boolean {
+function inScope(viewer: Viewer, entry: Id | null, path: readonly Page[]): boolean {
   const ids = path.map((page) => page.id);
   switch (viewer.kind) {
     case 'maker':
@@ -90,7 +91,7 @@ function inScope(viewer: Viewer, path: readonly Page[]): boolean {
     case 'site-link':
       return lowest(path.map(ownHeight)) === 'public';
     case 'page-link': {
-      const at = ids.indexOf(viewer.page);
+      const at = entry === null ? -1 : ids.indexOf(entry);
       return at >= 0 && lowest(path.slice(at + 1).map(ownHeight)) === 'public';
     }
     case 'pass':
@@ -124,14 +125,15 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const reach = reachOf(viewer);
   const heights = heightsOf(draft);
   if (!reaches(heights.site, reach)) return null;
+  const linked = viewer.kind === 'page-link' ? linkedTo(draft.pages, viewer.page) : null;
+  const entry = linked?.page ?? null;
 
   const open = draft.pages.filter((page) => {
     if (!reaches(heights.pages.get(page.id) ?? 'private', reach)) return false;
     const path = pathOfPages(draft.pages, page.id);
-    return path !== null && inScope(viewer, path);
+    return path !== null && inScope(viewer, entry, path);
   });
-  const entry = viewer.kind === 'page-link' ? viewer.page : null;
-  if (entry !== null && !open.some((page) => page.id === entry)) return null;
+  if (viewer.kind === 'page-link' && !open.some((page) => page.id === entry)) return null;
   if (viewer.kind === 'pass' && open.length === 0) return null;
 
   const known = materialsById(draft.materials);
@@ -168,6 +170,8 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
         shown.parts
           .filter(isOpen)
           .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
+          // The link of a version opens no other one.
+          .filter(({ kind, id }) => kind !== 'version' || !linked?.version || id === linked.version)
           // Kinds that nobody here knows are empty, too.
           .filter((part) => !isEmptyPart(part)),
       ),
@@ -211,5 +215,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     ...{ title, by, look, menu, wall, wallOrder, wallLabels, wallDates, wallTags, welcome },
     ...{ language, contact, rights, linkPictures, quickLinks },
   };
+  const isThere = ({ parts }: SeenPage) => parts.some(({ id }) => id === linked?.version);
+  if (linked?.version && !pages.some(isThere)) return null;
   return { site, entry, pages, materials };
 }

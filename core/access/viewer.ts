@@ -6,6 +6,7 @@ export type Viewer =
   | { kind: 'maker' }
   | { kind: 'stranger' }
   | { kind: 'site-link' }
+  /** Of a page, or of one version of a résumé; see `linkedTo`. */
   | { kind: 'page-link'; page: Id }
   | { kind: 'pass'; covers: 'site' | Id[] };
 

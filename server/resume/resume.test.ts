@@ -8,7 +8,7 @@ import { newPart } from '#core/parts/new-part.ts';
 import type { Part, PartKind } from '#core/parts/parts.ts';
 import { changePage, createPage } from '#contract/pages.ts';
 import { fitVersion, versionFilePath, versionPicturePath } from '#contract/resume.ts';
-import { changeSite } from '#contract/sites.ts';
+import { changeSite, renewLink } from '#contract/sites.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 
@@ -166,6 +166,40 @@ describe('readers', () => {
     expect((await file('/wren/resume/resume.pdf')).statusCode).toBe(404);
     expect((await server.get('/wren/resume/')).body).not.toContain('Saturday help');
     expect((await file(`${link}resume/resume.pdf`)).statusCode).toBe(200);
+  });
+});
+
+describe('the link of a version', () => {
+  const own = async () => (await wren.state(site)).live.pageLinkPaths['for-yard'] ?? '';
+  test('opens that one and nothing else', async () => {
+    await change(clock, { height: 'public' });
+    await change(resume, { parts: parts() });
+    await wren.publish(site);
+    const path = await own();
+    expect(path).toMatch(/^\/l\//);
+    const { body } = await server.get(path);
+    expect(body).toContain('Saturday help');
+    // Its entrance has no other page: the project is not named, and leads nowhere.
+    expect(body).not.toMatch(/School of the quay|Tide clock/);
+    expect((await file(`${path}resume.pdf`)).text).toContain('Saturday help');
+    expect((await server.get(`${path}tide-clock/`)).statusCode).toBe(404);
+    // A Public version needs none.
+    expect(Object.keys((await wren.state(site)).live.pageLinkPaths)).not.toContain('for-all');
+  });
+
+  test('can be made anew, and is closed when the version is lowered', async () => {
+    const old = await own();
+    await wren.call(renewLink, { params: { site, thing: 'for-yard' } });
+    const path = await own();
+    expect(path).not.toBe(old);
+    expect([(await server.get(old)).statusCode, (await server.get(path)).statusCode]).toEqual([404, 200]);
+    await change(resume, { parts: parts({ 'for-yard': { height: 'private' } }) });
+    for (const at of [path, `${path}resume.pdf`]) {
+      const closed = await server.get(at);
+      expect([closed.statusCode, closed.body]).toEqual([404, (await server.get('/nobody/')).body]);
+    }
+    await change(resume, { parts: parts() });
+    expect((await server.get(path)).statusCode).toBe(404);
   });
 });
 

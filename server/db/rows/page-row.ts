@@ -135,6 +135,19 @@ async function writeParts(
       .where(and(eq(parts.pageId, page), eq(parts.id, part.id)));
 }
 
+/** Versions of a résumé have links of their own. */
+const versionsOn = (page: Page): string[] =>
+  shownOn(page).parts.flatMap(({ kind, id }) => (kind === 'version' ? [id] : []));
+
+/** Gives each thing a link; what is brought back by an undo has its old one. */
+async function keepKeys(tx: Transaction, scope: Scope, things: readonly string[]): Promise<void> {
+  if (things.length === 0) return;
+  await tx
+    .insert(linkKeys)
+    .values(things.map((thing) => ({ thing, siteId: scope.site, key: newKey() })))
+    .onConflictDoNothing();
+}
+
 /** A page of the site, with a link of its own from the start. */
 export const pageRow: RowKind<Page> = {
   ownRevision: true,
@@ -152,11 +165,7 @@ export const pageRow: RowKind<Page> = {
   insert: async (tx, scope, page, revision) => {
     await tx.insert(pages).values({ ...columnsOf(page), siteId: scope.site, revision });
     await writeParts(tx, scope, page.id, [], shownOn(page).parts, revision);
-    // Brought back by an undo, it has its old link.
-    await tx
-      .insert(linkKeys)
-      .values({ thing: page.id, siteId: scope.site, key: newKey() })
-      .onConflictDoNothing();
+    await keepKeys(tx, scope, [page.id, ...versionsOn(page)]);
   },
   update: async (tx, scope, before, after, revision) => {
     const [was, is] = [columnsOf(before), columnsOf(after)];
@@ -168,6 +177,12 @@ export const pageRow: RowKind<Page> = {
       .set({ ...Object.fromEntries(changed), revision })
       .where(eq(pages.id, after.id));
     await writeParts(tx, scope, after.id, shownOn(before).parts, shownOn(after).parts, revision);
+    const had = new Set(versionsOn(before));
+    await keepKeys(
+      tx,
+      scope,
+      versionsOn(after).filter((id) => !had.has(id)),
+    );
   },
   remove: async (tx, id) => {
     await tx.delete(pages).where(eq(pages.id, id));

@@ -109,7 +109,7 @@ function Desk({ page }: { page: ShownPage }) {
         <div
           role="region"
           aria-label={entry ? 'What is being written' : 'What the version is'}
-         
+
           className="px-5 py-5 phone:px-4"
         >
           {entry ? (

@@ -4,6 +4,7 @@ import type { ShownPage } from '#core/pages/page.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
+import { CopyLink } from '../../ui/copy-link.tsx';
 import { Field } from '../../ui/field.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { LanguageField } from '../../ui/language-field.tsx';
@@ -23,6 +24,7 @@ export function VersionSettings({ page, version, steps, onShow }: VersionSetting
   const change = (more: Partial<Version>) => steps.changeVersion({ ...version, ...more });
   const versions = versionsOf(page);
   const [first] = versions;
+  const path = state.live.pageLinkPaths[version.id];
   return (
     <section aria-labelledby="version-title" className="grid content-start gap-4">
       <h2 id="version-title" className="text-l">
@@ -82,6 +84,17 @@ export function VersionSettings({ page, version, steps, onShow }: VersionSetting
         effective={effectiveHeight(state, { page: page.id, part: version.id })}
         onChange={(height) => change({ height })}
       />
+      {version.height === 'unlisted' &&
+        (path ? (
+          <div>
+            <p className="field-name">
+              Its own link <em>opens this version and nothing else</em>
+            </p>
+            <CopyLink path={path} label="Link to this version" />
+          </div>
+        ) : (
+          <p className="note">Published like this, it has a link of its own that opens nothing else.</p>
+        ))}
       <p className="note">
         {version === first
           ? 'Readers get the first version that they may have. This is the first.'

@@ -5,6 +5,7 @@ import { bringBackRelease, listReleases } from '#contract/publishing.ts';
 import { renewLink } from '#contract/sites.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { reaches } from '#core/access/height.ts';
+import { shownOn } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { call, Refusal } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
@@ -86,6 +87,12 @@ function Links() {
     }
   };
   const pageLinks = Object.entries(live.pageLinkPaths);
+  const nameOf = (id: string): string => {
+    const page = pages.find((one) => one.id === id);
+    const version = pages.flatMap((one) => shownOn(one).parts).find((part) => part.id === id);
+    if (version?.kind === 'version') return `Résumé: ${version.name || 'a version'}`;
+    return page?.title ?? 'A page';
+  };
   return (
     <section aria-labelledby="links" className="grid gap-3">
       <h2 id="links" className="text-[1.0625rem]">
@@ -109,7 +116,7 @@ function Links() {
       {pageLinks.map(([id, path]) => (
         <div key={id}>
           <p className="field-name">
-            {pages.find((page) => page.id === id)?.title ?? 'A page'} <em>its own link, in no list</em>
+            {nameOf(id)} <em>its own link, in no list</em>
           </p>
           <CopyLink path={path} label="Link to one page" />
           <Button look="bare" small className="mt-1" onClick={() => void renew(id)}>
