@@ -4,6 +4,8 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
+import { createRequire } from 'node:module';
+import type { ElementHandle } from 'puppeteer-core';
 import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
 import type { Driver } from './support/studio-driver.ts';
 
@@ -124,4 +126,25 @@ test('a site without a résumé begins one with its projects', async () => {
   await studio.fill(/^What/, 'Saturday help');
   await studio.reads('Fits one A4');
   expect(await studio.axe()).toEqual([]);
+
+  // A résumé from elsewhere, and files that are none.
+  await studio.press('button', 'This version');
+  const folder = await mkdtemp(join(tmpdir(), 'kite-wall-resume-'));
+  await writeFile(join(folder, 'notes.json'), 'no JSON at all');
+  await writeFile(join(folder, 'other.json'), '{"work": "much"}');
+  const take = async (path: string) => {
+    const input = await page.$('input[type=file][accept*=json]');
+    await (input as ElementHandle<HTMLInputElement> | null)?.uploadFile(path);
+  };
+  await take(join(folder, 'notes.json'));
+  await studio.reads('notes.json is no JSON.');
+  await take(join(folder, 'other.json'));
+  await studio.reads('This is no résumé in JSON Resume: work is not as it should be.');
+  await take(createRequire(import.meta.url).resolve('@jsonresume/schema/sample.resume.json'));
+  await studio.reads(/\d+ entries taken in from sample.resume.json/);
+  await studio.reads('Pied Piper');
+  await studio.saved();
+  await studio.reads('Saturday help');
+  await studio.press('button', /^Undo/);
+  await studio.reads('Fits one A4');
 }, 60_000);

@@ -3,13 +3,14 @@ import { idSchema } from '../id.ts';
 import { monthSchema } from '../pages/case-facts.ts';
 import { type Proof, proofSchema } from '../resume/proof.ts';
 import { resumeSections } from '../resume/sections.ts';
+import { longestLine } from '../resume/json-resume/lines-of-text.ts';
 import { line } from '../words/line.ts';
 import { partBase } from './part-base.ts';
 import { allBlank, holdsNothing, partRules, showsNoMaterial } from './part-rules.ts';
 
 const lineSchema = z.object({
   id: idSchema,
-  text: line(300).default(''),
+  text: line(longestLine).default(''),
   proof: proofSchema.nullable().default(null),
 });
 
@@ -33,6 +34,11 @@ export const entrySchema = partBase.extend({
   proofs: z.array(proofSchema).max(8, 'At most eight proofs fit here.').default([]),
   /** The page of a project. */
   page: idSchema.nullable().default(null),
+  /** What came with it from a file and has no place here: its maker's alone, and given out again with it. */
+  kept: z
+    .record(z.string(), z.unknown())
+    .refine((kept) => JSON.stringify(kept).length <= 20_000, 'This entry brings more than an entry can hold.')
+    .optional(),
 });
 type Entry = z.infer<typeof entrySchema>;
 export type EntryLine = Entry['lines'][number];

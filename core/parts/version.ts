@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '../id.ts';
 import { languageSchema } from '../language/language.ts';
+import { longestLine } from '../resume/json-resume/lines-of-text.ts';
 import { line } from '../words/line.ts';
 import { partBase } from './part-base.ts';
 import { holdsNothing, partRules, showsNoMaterial } from './part-rules.ts';
@@ -18,7 +19,7 @@ export const versionSchema = partBase.extend({
   without: z.array(idSchema).max(2000).default([]),
   /** Lines that say something else here. */
   words: z
-    .array(z.object({ line: idSchema, text: line(300) }))
+    .array(z.object({ line: idSchema, text: line(longestLine) }))
     .max(500)
     .default([]),
   /** What it is asked for: words that its lines should speak of. */

@@ -4,10 +4,12 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
+import { mf2 } from 'microformats-parser';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part, PartKind } from '#core/parts/parts.ts';
 import { changePage, createPage } from '#contract/pages.ts';
-import { fitVersion, versionFilePath, versionPicturePath } from '#contract/resume.ts';
+import { fitVersion, versionFilePath, versionAsPath, versionPicturePath } from '#contract/resume.ts';
+import { fromJsonResume } from '#core/resume/json-resume/from-json-resume.ts';
 import { changeSite, renewLink } from '#contract/sites.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
@@ -43,7 +45,7 @@ const parts = (more: Record<string, object> = {}): Part[] =>
       ...more['for-yard'],
     }),
     part('version', 'for-all', {
-      entries: ['entry-clock', 'entry-yard', 'entry-school'],
+      entries: ['entry-clock', 'entry-yard', 'entry-school', 'entry-weld'],
       ...more['for-all'],
     }),
     part('entry', 'entry-yard', {
@@ -60,6 +62,7 @@ const parts = (more: Record<string, object> = {}): Part[] =>
       page: clock,
       lines: [line('line-hand', 'One hand.')],
     }),
+    part('entry', 'entry-weld', { section: 'skills', title: 'Welding', level: 'some' }),
     part('entry', 'entry-school', {
       section: 'education',
       title: 'School of the quay',
@@ -134,6 +137,24 @@ describe('readers', () => {
     expect(linked.text).not.toContain('School of the quay');
     // A secret link stands in no file.
     expect(linked.text).not.toContain(link.split('/')[2]);
+  });
+
+  test('whose program reads microformats get an h-resume with its h-card and events', async () => {
+    // microformats.org/wiki/h-resume, read by the parser of the microformats project.
+    const { items } = mf2((await server.get('/wren/resume/')).body, {
+      baseUrl: 'https://kite.example/wren/resume/',
+    });
+    const found = items.find(({ type }) => type?.includes('h-resume'));
+    const of = (name: string) =>
+      (found?.properties[name] ?? []) as { properties: Record<string, unknown[]> }[];
+    expect(of('contact').map(({ properties }) => properties['name'])).toEqual([['Wren Tolliver']]);
+    expect(of('experience').map(({ properties }) => properties['name'])).toEqual([
+      ['Tide clock'],
+      ['Saturday help'],
+    ]);
+    expect(of('experience')[1]?.properties['start']).toEqual(['2025-03']);
+    expect(of('education').map(({ properties }) => properties['name'])).toEqual([['School of the quay']]);
+    expect(found?.properties['skill']).toEqual(['Welding, some']);
   });
 
   test('lose with the next request what is closed, on the page and in the file', async () => {
@@ -262,12 +283,27 @@ describe('its maker', () => {
     expect(await seen('link')).not.toContain('School of the quay');
   });
 
+  test('takes it out as text, Markdown and JSON Resume', async () => {
+    const params = { site, page: resume, version: 'for-yard' };
+    const as = async (format: 'json' | 'md' | 'txt') =>
+      (await wren.raw('GET', versionAsPath(params, format))).body;
+    expect(await as('txt')).toContain('WORK\nSaturday help (since March 2025)\n- Sanding and varnishing.');
+    expect(await as('md')).toContain('**Saturday help**');
+    const taken = fromJsonResume(JSON.parse(await as('json')));
+    expect(taken.map(({ section, title }) => [section, title])).toEqual([
+      ['work', 'Saturday help'],
+      ['projects', 'Tide clock'],
+    ]);
+    expect(taken[0]?.lines[1]).toEqual({ text: 'Built the trolley.', proof: { page: clock, part: null } });
+  });
+
   test('alone', async () => {
     const ash = await server.maker('Ash');
     const params = { site, page: resume, version: 'for-yard' };
     for (const path of [
       versionFilePath(params),
       versionPicturePath(params, 0, 'x'),
+      versionAsPath(params, 'json'),
       `/api/sites/${site}/resumes/${resume}/for-yard`,
     ]) {
       expect((await ash.raw('GET', path)).statusCode).toBe(404);

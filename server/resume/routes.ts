@@ -15,8 +15,10 @@ import type { StoredAssets } from '../publish/site-assets.ts';
 import type { Reading } from '../reading/reading.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { draftResume } from './draft-resume.ts';
+import { outFormats, takenOut } from './taken-out.ts';
 import { madeResume, type MadeResume, pairOf } from './made-resume.ts';
 
+const outAs = atVersion.extend({ format: z.enum(outFormats) });
 const pictureAt = atVersion.extend({ at: z.coerce.number().int().min(0).max(20) });
 
 /** Versions of the résumé as they will stand on paper: for their maker only. */
@@ -40,6 +42,7 @@ export function resumeRoutes(
     const found = draftResume(draft, at, publicOrigin);
     if (!found) throw notFound('This version');
     const { resume, version } = found;
+    const of = { draft, version, page: at.page };
     const { look } = draft.site;
     const key = createHash('sha256')
       .update(JSON.stringify([resume.content, resume.version, pairOf(resume, look), version.wants]))
@@ -47,12 +50,12 @@ export function resumeRoutes(
       .slice(0, 24);
     const now = new Date();
     const known = made.get(key);
-    if (known) return { key, resume, ...known };
+    if (known) return { key, resume, of, ...known };
     const fresh = madeResume(assets, resume, look, now, version.wants);
     let storing: Promise<string> | undefined;
     const stored = () => (storing ??= fresh.file().then((file) => blobs.put(file)));
     made.set(key, { ...fresh, stored });
-    return { key, resume, ...fresh, stored };
+    return { key, resume, of, ...fresh, stored };
   }
 
   handle(app, fitVersion, async (_, request) => {
@@ -72,6 +75,16 @@ export function resumeRoutes(
       .type('application/pdf')
       .header('content-disposition', 'attachment; filename="resume.pdf"')
       .send(await blobs.read(await stored()));
+  });
+
+  app.get('/api/sites/:site/resumes/:page/:version/as/:format', async (request, reply) => {
+    const { format } = parsed(outAs, request.params);
+    const { resume, of } = await versionAt(request);
+    const { text, type } = takenOut(format, of.draft, of, resume);
+    return reply
+      .type(type)
+      .header('content-disposition', `attachment; filename="resume.${format}"`)
+      .send(text);
   });
 
   app.get('/api/sites/:site/resumes/:page/:version/picture/:at', async (request, reply) => {

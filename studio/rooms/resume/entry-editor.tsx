@@ -10,6 +10,7 @@ import { HeightRow } from '../../ui/height-control.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { WhenFields } from '../../ui/when-fields.tsx';
+import { longestLine } from '#core/resume/json-resume/lines-of-text.ts';
 import { resumeSections } from '#core/resume/sections.ts';
 import { ProofField } from './proof-field.tsx';
 import { sectionNames } from './resume-words.ts';
@@ -71,7 +72,7 @@ function Lines({ page, entry, version, steps }: Omit<EntryEditorProps, 'onGone'>
             <textarea
               className="input"
               rows={2}
-              maxLength={300}
+              maxLength={longestLine}
               aria-label={`Words of line ${at + 1}`}
               value={line.text}
               onChange={({ target }) =>
@@ -87,7 +88,7 @@ function Lines({ page, entry, version, steps }: Omit<EntryEditorProps, 'onGone'>
                 <textarea
                   className="input"
                   rows={2}
-                  maxLength={300}
+                  maxLength={longestLine}
                   aria-label={`Words of line ${at + 1} in this version only`}
                   value={own}
                   onChange={({ target }) => reword(line.id, target.value)}
@@ -183,7 +184,7 @@ export function EntryEditor({ page, entry, version, steps, onGone }: EntryEditor
         maxLength={160}
         onChange={({ target }) => change({ title: target.value })}
       />
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid gap-3">
         <Field
           label="Where"
           hint="or by whom"
@@ -191,13 +192,15 @@ export function EntryEditor({ page, entry, version, steps, onGone }: EntryEditor
           maxLength={160}
           onChange={({ target }) => change({ place: target.value })}
         />
-        <Field
-          label="How well"
-          hint="of a skill or language"
-          value={entry.level}
-          maxLength={80}
-          onChange={({ target }) => change({ level: target.value })}
-        />
+        {(entry.level !== '' || entry.section === 'skills' || entry.section === 'languages') && (
+          <Field
+            label="How well"
+            hint="of a skill or language"
+            value={entry.level}
+            maxLength={80}
+            onChange={({ target }) => change({ level: target.value })}
+          />
+        )}
       </div>
       {!project && <WhenFields facts={entry} suggested={null} onChange={change} />}
       <Lines {...{ page, entry, version, steps }} />

@@ -1,6 +1,7 @@
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part, PartOf } from '#core/parts/parts.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
+import type { TakenEntry } from '#core/resume/json-resume/taken-entry.ts';
 import type { ResumeSection } from '#core/resume/sections.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useStable } from '../../ui/use-stable.ts';
@@ -55,6 +56,22 @@ export function useResume({ id: pageId }: ShownPage) {
       const parts = withVersion(version, (one) => ({ ...one, entries: [...one.entries, entry.id] }));
       set([...parts, entry], 'An entry', `add ${once()}`);
       return entry.id;
+    },
+    /** Takes entries in from a file; they stand in the version on show, behind what is there. */
+    takeIn: (taken: readonly TakenEntry[], version: string) => {
+      const entries = taken.map(
+        (one) =>
+          ({
+            ...newPart('entry', newId()),
+            ...one,
+            lines: one.lines.map((line) => ({ id: newId(), ...line })),
+          }) as Entry,
+      );
+      const parts = withVersion(version, (one) => ({
+        ...one,
+        entries: [...one.entries, ...entries.map(({ id }) => id)],
+      }));
+      set([...parts, ...entries], `${entries.length} entries taken in`, `in ${once()}`);
     },
     removeEntry: ({ id, title }: Entry) =>
       set(

@@ -9,6 +9,7 @@ import { Field } from '../../ui/field.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { LanguageField } from '../../ui/language-field.tsx';
 import { SelectField } from '../../ui/select.tsx';
+import { InAndOut } from './in-and-out.tsx';
 import { type ResumeSteps, type Version, versionsOf } from './use-resume.ts';
 
 interface VersionSettingsProps {
@@ -110,6 +111,7 @@ export function VersionSettings({ page, version, steps, onShow }: VersionSetting
         checked={version.file}
         onChange={(file) => change({ file })}
       />
+      <InAndOut {...{ page, version, steps }} />
       <div className="flex flex-wrap gap-2">
         <Button small onClick={() => onShow(steps.addVersion(version))}>
           <Copy size={15} aria-hidden="true" />
