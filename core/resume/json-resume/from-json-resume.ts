@@ -40,16 +40,16 @@ function month(value: unknown): string | null {
 /** One item as an entry; what an entry has no place for is kept beside it, so that it goes out again. */
 function entryFrom(section: ResumeSection, mapping: ItemMapping, given: Record<string, unknown>): TakenEntry {
   const { title, place, from, to, date, level, text: words, list } = mapping;
-  const rest = { ...given };
+  const rest = new Map(Object.entries(given));
   const take = (field: string | undefined): string => {
-    if (field === undefined || typeof rest[field] !== 'string') return '';
-    const value = text(rest[field]);
-    delete rest[field];
+    const value = field === undefined ? undefined : rest.get(field);
+    if (field === undefined || typeof value !== 'string') return '';
+    rest.delete(field);
     return value;
   };
   const entry: TakenEntry = { ...nothingTaken, section, lines: [] };
-  const own = ownSchema.safeParse(rest[ownKey] ?? {}).data ?? {};
-  delete rest[ownKey];
+  const own = ownSchema.safeParse(rest.get(ownKey) ?? {}).data ?? {};
+  rest.delete(ownKey);
   const kept: Record<string, unknown> = {};
   entry.title = take(title);
   entry.place = take(place);
@@ -60,29 +60,30 @@ function entryFrom(section: ResumeSection, mapping: ItemMapping, given: Record<s
     kept['titled'] = 'place';
   }
   entry.level = take(level);
-  const begins = month(rest[from ?? date ?? '']);
+  const begins = month(rest.get(from ?? date ?? ''));
   entry.from = begins;
   if (from !== undefined && to !== undefined) {
-    const ends = month(rest[to]);
+    const ends = month(rest.get(to));
     const isSame = ends !== null && ends === begins;
     entry.to = begins === null ? ends : ends === null ? 'now' : isSame ? null : ends;
   }
   // A day is more than an entry says: it is kept beside it.
   for (const field of [from, to, date])
-    if (field !== undefined && month(rest[field]) !== null) {
-      if (text(rest[field]).length > 7) kept[field] = rest[field];
-      delete rest[field];
+    if (field !== undefined && month(rest.get(field)) !== null) {
+      if (text(rest.get(field)).length > 7) kept[field] = rest.get(field);
+      rest.delete(field);
     }
   const whole = take(words);
   const first = whole === '' ? [] : linesOfText(whole);
   if (whole !== '') kept['first'] = first.length;
-  const others = list !== undefined && Array.isArray(rest[list]) ? (rest[list] as unknown[]) : null;
+  const listed: unknown = list === undefined ? null : rest.get(list);
+  const others = Array.isArray(listed) ? (listed as unknown[]) : null;
   if (others?.every((one) => typeof one === 'string') && list !== undefined) {
     const cut = others.map((one) => linesOfText(text(one)));
     if (cut.some((one) => one.length !== 1)) kept['cut'] = cut.map(({ length }) => length);
     if (others.length === 0) kept['empty'] = true;
     entry.lines = cut.flat().map((line) => ({ text: line, proof: null }));
-    delete rest[list];
+    rest.delete(list);
   }
   entry.lines = [...first.map((line) => ({ text: line, proof: null })), ...entry.lines];
   own.lineProofs?.forEach((proof, at) => {
@@ -92,7 +93,7 @@ function entryFrom(section: ResumeSection, mapping: ItemMapping, given: Record<s
   Object.assign(entry, own.more);
   entry.proofs = own.proofs ?? [];
   entry.page = own.page ?? null;
-  if (Object.keys(rest).length > 0) kept['rest'] = rest;
+  if (rest.size > 0) kept['rest'] = Object.fromEntries(rest);
   if (Object.keys(kept).length > 0) entry.kept = kept;
   return entry;
 }
