@@ -8,6 +8,9 @@ import type { ResumeContent, ProofLink } from './layout/resume-content.ts';
 import type { Proof } from './proof.ts';
 import { type ResumeSection } from './sections.ts';
 
+/** What a résumé says of its maker that stands on other pages. */
+export const resumeFacts: readonly SeenPart['kind'][] = ['full-name', 'headline', 'place'];
+
 /** A version of a résumé and what of it a viewer gets. */
 export interface ResumeOnPage {
   version: SeenPartOf<'version'>;

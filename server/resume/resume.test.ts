@@ -139,6 +139,21 @@ describe('readers', () => {
     expect(linked.text).not.toContain(link.split('/')[2]);
   });
 
+  test('whose program reads schema.org get a person, of what this page says', async () => {
+    const told = /<script type="application\/ld\+json">(.*?)<\/script>/.exec(
+      (await server.get('/wren/resume/')).body,
+    )?.[1];
+    expect(JSON.parse(told ?? '')).toEqual({
+      ...{
+        '@context': 'https://schema.org',
+        '@type': 'Person',
+        name: 'Wren Tolliver',
+        alternateName: 'Wren',
+      },
+      ...{ url: expect.stringMatching(/\/wren\/$/) as unknown, knowsAbout: ['Welding'] },
+    });
+  });
+
   test('whose program reads microformats get an h-resume with its h-card and events', async () => {
     // microformats.org/wiki/h-resume, read by the parser of the microformats project.
     const { items } = mf2((await server.get('/wren/resume/')).body, {

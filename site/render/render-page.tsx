@@ -5,6 +5,7 @@ import { asScriptText, creativeWork } from './creative-work.ts';
 import { sharePictureSize } from '#core/look/share-picture.ts';
 import { directionOf } from '#core/language/language.ts';
 import { wordsFor } from '#core/public-words/words-for.ts';
+import { personOf } from './person.ts';
 import { spokenIn } from './words.ts';
 import type { PageInput, SiteAssets } from './page-input.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
@@ -92,6 +93,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
   const style = declarations.css() + (notice ? noticeStyle : '');
   const { page, path, siteTitle, by, look, toRoot, base, preview, feed } = input;
   const { isFront, isWork } = rulesOfPage(page);
+  const told = isWork ? creativeWork(input) : personOf(input);
   const title = isFront || !page.title ? siteTitle : `${page.title}, by ${by}`;
   const head = renderToStaticMarkup(
     <>
@@ -131,12 +133,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
       <link rel="stylesheet" href={toRoot + assets.css} />
       <link rel="stylesheet" href={toRoot + assets.printCss} media="print" />
       {style && <style dangerouslySetInnerHTML={{ __html: style }} />}
-      {isWork && (
-        <script
-          type="application/ld+json"
-          dangerouslySetInnerHTML={{ __html: asScriptText(creativeWork(input)) }}
-        />
-      )}
+      {told && <script type="application/ld+json" dangerouslySetInnerHTML={{ __html: asScriptText(told) }} />}
       {/data-(zoom|frame|compare|strip)=/.test(body) && (
         <script type="module" src={toRoot + assets.enhance} data-words={wordsForScript(page.language)} />
       )}

@@ -1,14 +1,22 @@
 import { seenBy, type SiteView } from '#core/access/seen-by.ts';
 import type { Id } from '#core/id.ts';
-import { isShown, type Page } from '#core/pages/page.ts';
+import { isShown, type Page, shownOn } from '#core/pages/page.ts';
+import { resumeFacts } from '#core/resume/resume-content-of.ts';
 import { noCover } from '#core/pages/cover.ts';
 import { workBeside, workOn } from '#core/menu/work-on.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import type { Draft } from '#core/sites/site.ts';
 
-/** What stands on a page, left out. */
-const bare = (page: Page): Page =>
-  isShown(page) ? { ...page, cover: noCover, opening: { ...page.opening, pictures: [] }, parts: [] } : page;
+/** What stands on a page, left out; but for what a résumé on another page says of its maker, where one is drawn. */
+const bare = (page: Page, withFacts: boolean): Page =>
+  isShown(page)
+    ? {
+        ...page,
+        cover: noCover,
+        opening: { ...page.opening, pictures: [] },
+        parts: withFacts ? page.parts.filter(({ kind }) => resumeFacts.includes(kind)) : [],
+      }
+    : page;
 
 /**
  * The maker's view of a draft, with only as much of other pages as one page is drawn from: names and places of all, and
@@ -19,11 +27,14 @@ export function viewAround(draft: Draft, id: Id): SiteView | null {
   const page = draft.pages.find((one) => one.id === id);
   // All work hangs on the front page.
   if (!page || rulesOfPage(page).isFront) return seenBy(draft, { kind: 'maker' });
+  const hasResume = shownOn(page).parts.some(({ kind }) => kind === 'version');
   const only = (whole: ReadonlySet<Id>): SiteView | null =>
     seenBy(
       {
         ...draft,
-        pages: draft.pages.map((one) => (whole.has(one.id) || one.kind === 'group' ? one : bare(one))),
+        pages: draft.pages.map((one) =>
+          whole.has(one.id) || one.kind === 'group' ? one : bare(one, hasResume),
+        ),
       },
       { kind: 'maker' },
     );

@@ -4,6 +4,7 @@ import { isWork } from '#core/pages/page.ts';
 import { gaps, overlaps } from '#core/resume/gaps.ts';
 import { partialDateInWords } from '#core/dates/partial-date-in-words.ts';
 import { timeSpanForReaders } from '#core/dates/date-for-readers.ts';
+import { sectionMoved, sectionsInOrder } from '#core/resume/section-moved.ts';
 import { type ResumeSection, resumeSections } from '#core/resume/sections.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
@@ -53,6 +54,10 @@ export function EntryList({ page, version, selected, steps, onSelect }: EntryLis
       entries: version.entries.map((one) => (one === id ? other.id : one === other.id ? id : one)),
     });
   };
+  const sectionOf = new Map(all.map(({ id, section }) => [id, section]));
+  const shownSections = sectionsInOrder(version.entries, sectionOf);
+  const moveSection = (section: ResumeSection, by: -1 | 1) =>
+    steps.changeVersion({ ...version, entries: sectionMoved(version.entries, sectionOf, section, by) });
   return (
     <section aria-labelledby="entries-title" className="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
       <header className="flex items-baseline gap-2">
@@ -69,6 +74,26 @@ export function EntryList({ page, version, selected, steps, onSelect }: EntryLis
             <div className="flex items-center justify-between border-b border-ink pb-1">
               <h3 className="font-strong">{sectionNames[section]}</h3>
               <span className="flex items-center gap-1">
+                {ticked > 0 && shownSections.length > 1 && (
+                  <>
+                    <IconButton
+                      small
+                      label={`${sectionNames[section]} further up`}
+                      disabled={shownSections[0] === section}
+                      onClick={() => moveSection(section, -1)}
+                    >
+                      <ChevronUp size={15} aria-hidden="true" />
+                    </IconButton>
+                    <IconButton
+                      small
+                      label={`${sectionNames[section]} further down`}
+                      disabled={shownSections.at(-1) === section}
+                      onClick={() => moveSection(section, 1)}
+                    >
+                      <ChevronDown size={15} aria-hidden="true" />
+                    </IconButton>
+                  </>
+                )}
                 {entries.length > 0 && (
                   <small className="text-ink-3">
                     {ticked} of {entries.length}
