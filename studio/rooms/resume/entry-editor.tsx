@@ -11,6 +11,8 @@ import { IconButton } from '../../ui/icon-button.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { WhenFields } from '../../ui/when-fields.tsx';
 import { longestLine } from '#core/resume/json-resume/lines-of-text.ts';
+import { lineRemarks } from '#core/resume/remarks/line-remarks.ts';
+import type { LineContext } from '#core/resume/remarks/remark.ts';
 import { resumeSections } from '#core/resume/sections.ts';
 import { ProofField } from './proof-field.tsx';
 import { sectionNames } from './resume-words.ts';
@@ -26,9 +28,29 @@ interface EntryEditorProps {
 
 const newId = () => crypto.randomUUID().slice(0, 13);
 
+/** What could be said better; nothing waits for it. */
+function Remarks({ text, language, ended }: { text: string; language: string } & LineContext) {
+  const remarks = lineRemarks(text, language, { ended });
+  if (remarks.length === 0) return null;
+  return (
+    <ul className="grid gap-0.5">
+      {remarks.map(({ kind, sentence }) => (
+        <li key={kind} className="note">
+          {sentence}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** Lines of an entry: what it says, in this version other words where they are wanted, and what proves it. */
 function Lines({ page, entry, version, steps }: Omit<EntryEditorProps, 'onGone'>) {
   const set = (lines: Entry['lines']) => steps.changeEntry({ ...entry, lines });
+  const { state } = useSite();
+  const language = version.language ?? page.language ?? state.site.language;
+  const project = state.pages.filter(isWork).find(({ id }) => id === entry.page);
+  const { from, to } = project?.facts ?? entry;
+  const ended = to ?? from;
   const words = new Map(version.words.map(({ line, text }) => [line, text]));
   const reword = (line: string, text: string | null) =>
     steps.changeVersion({
@@ -79,6 +101,7 @@ function Lines({ page, entry, version, steps }: Omit<EntryEditorProps, 'onGone'>
                 set(entry.lines.map((one) => (one.id === line.id ? { ...one, text: target.value } : one)))
               }
             />
+            <Remarks text={own ?? line.text} language={language} ended={ended} />
             {own === undefined ? (
               <button type="button" className="link w-fit" onClick={() => reword(line.id, line.text)}>
                 Say it otherwise in this version
