@@ -1,6 +1,10 @@
 import { ChevronDown, ChevronUp, Plus } from 'lucide-react';
 import type { ShownPage } from '#core/pages/page.ts';
 import { isWork } from '#core/pages/page.ts';
+import { effectiveHeight } from '#core/access/effective-height.ts';
+import { reaches } from '#core/access/height.ts';
+import { type Verdict, verdictOf } from '#core/resume/evidence.ts';
+import type { Proof } from '#core/resume/proof.ts';
 import { gaps, overlaps } from '#core/resume/gaps.ts';
 import { partialDateInWords } from '#core/dates/partial-date-in-words.ts';
 import { timeSpanForReaders } from '#core/dates/date-for-readers.ts';
@@ -19,6 +23,14 @@ interface EntryListProps {
   steps: ResumeSteps;
   onSelect: (id: string) => void;
 }
+
+/** What is said beside an entry; nothing where it is well shown. */
+const verdictWords: Record<Verdict, string> = {
+  shown: '',
+  thin: 'shown once',
+  'out-of-reach': 'shown out of reach',
+  claimed: 'claimed',
+};
 
 const thisMonth = () => new Date().toISOString().slice(0, 7);
 
@@ -40,6 +52,10 @@ export function EntryList({ page, version, selected, steps, onSelect }: EntryLis
     const found = version.entries.indexOf(id);
     return found < 0 ? Infinity : found;
   };
+  const own = effectiveHeight(state, { page: page.id, part: version.id }).height;
+  const opens = ({ page: of, part }: Proof) =>
+    own === 'private' ||
+    reaches(effectiveHeight(state, part === null ? { page: of } : { page: of, part }).height, own);
   const now = thisMonth();
   const open = gaps(all, now);
   const twice = overlaps(all, now);
@@ -111,8 +127,7 @@ export function EntryList({ page, version, selected, steps, onSelect }: EntryLis
             <ul>
               {entries.map((entry) => {
                 const isIn = version.entries.includes(entry.id);
-                const proved =
-                  entry.page !== null || entry.proofs.length > 0 || entry.lines.some(({ proof }) => proof);
+                const verdict = verdictWords[verdictOf(entry, opens)];
                 return (
                   <li
                     key={entry.id}
@@ -138,7 +153,7 @@ export function EntryList({ page, version, selected, steps, onSelect }: EntryLis
                       <span className={isIn ? '' : 'text-ink-3'}>{nameOf(entry)}</span>{' '}
                       <small className="text-ink-3">
                         {timeSpanForReaders(entry.from, entry.to, 'en')}
-                        {!proved && entry.section !== 'goals' && ' claimed'}
+                        {entry.section !== 'goals' && verdict && ` ${verdict}`}
                       </small>
                     </button>
                     {isIn && ticked > 1 && (
