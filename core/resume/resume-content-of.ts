@@ -2,6 +2,7 @@ import type { SeenPage, SiteView } from '../access/seen-by.ts';
 import { timeSpanForReaders } from '../dates/date-for-readers.ts';
 import type { Id } from '../id.ts';
 import type { Month } from '../pages/case-facts.ts';
+import { partAnchor } from '../parts/part-anchor.ts';
 import type { SeenPart, SeenPartOf } from '../parts/parts.ts';
 import { wordsFor } from '../public-words/words-for.ts';
 import type { ResumeContent, ProofLink } from './layout/resume-content.ts';
@@ -43,7 +44,9 @@ export function resumeContentOf(
   const { resume } = wordsFor(language);
   const addressOf = (id: Id, part: Id | null = null): string | null => {
     const path = paths.get(id);
-    return base === null || path === undefined ? null : base + path + (part === null ? '' : `#${part}`);
+    return base === null || path === undefined
+      ? null
+      : base + path + (part === null ? '' : `#${partAnchor(part)}`);
   };
   const proofOf = ({ page: id, part }: Proof): ProofLink | null => {
     const to = addressOf(id, part);

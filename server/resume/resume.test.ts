@@ -27,7 +27,7 @@ const part = (kind: PartKind, id: string, more: object): Part =>
   ({ ...newPart(kind, id), height: 'public', ...more }) as Part;
 const line = (id: string, text: string, page: string | null = null) => ({
   ...{ id, text },
-  proof: page === null ? null : { page, part: null },
+  proof: page === null ? null : { page, part: '1-quote' },
 });
 const change = async (page: string, changed: object) => {
   const { revision } = await wren.state(site);
@@ -89,7 +89,7 @@ beforeAll(async () => {
     params: { site },
     body: { seen: revision, label: 'Open', change: { height: 'public', address: 'wren', by: 'Wren' } },
   });
-  await change(clock, { height: 'public' });
+  await change(clock, { height: 'public', parts: [part('quote', '1-quote', { text: 'It holds.' })] });
   await change(about, {
     height: 'public',
     parts: [part('full-name', 'part-name', { text: 'Wren Tolliver' })],
@@ -121,6 +121,9 @@ describe('readers', () => {
     expect(page.body).toContain('href="resume.pdf"');
     expect(page.body.indexOf('Tide clock')).toBeLessThan(page.body.indexOf('Saturday help'));
     expect(page.body).not.toContain('secret name');
+    // What proves a line is led to where it stands.
+    expect(page.body).toContain('href="../tide-clock/#part-1-quote"');
+    expect((await server.get('/wren/tide-clock/')).body).toContain('<section id="part-1-quote"');
     const pdf = await file('/wren/resume/resume.pdf');
     expect(pdf).toMatchObject({ statusCode: 200, type: 'application/pdf' });
     for (const words of [
@@ -309,7 +312,10 @@ describe('its maker', () => {
       ['work', 'Saturday help'],
       ['projects', 'Tide clock'],
     ]);
-    expect(taken[0]?.lines[1]).toEqual({ text: 'Built the trolley.', proof: { page: clock, part: null } });
+    expect(taken[0]?.lines[1]).toEqual({
+      text: 'Built the trolley.',
+      proof: { page: clock, part: '1-quote' },
+    });
   });
 
   test('alone', async () => {

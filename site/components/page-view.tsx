@@ -5,6 +5,7 @@ import { runsOnGrounds } from '#core/composition/runs-on-grounds.ts';
 import { drawnWith, placedParts } from '#core/composition/placed-parts.ts';
 import type { Space } from '#core/composition/space-between.ts';
 import type { Id } from '#core/id.ts';
+import { partAnchor } from '#core/parts/part-anchor.ts';
 import { directionOf } from '#core/language/language.ts';
 import { factsLine } from '#core/pages/facts-line.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
@@ -90,7 +91,7 @@ function Place({ id, space, children }: { id: Id; space: Space; children: ReactN
   const attach = useProperties();
   return (
     <section
-      id={id}
+      id={partAnchor(id)}
       {...(space === 'gutter' ? { className: 'place joined' } : attach({ '--before': space }, 'place'))}
     >
       {children}

@@ -1,6 +1,7 @@
 import { useContext } from 'react';
 import { timeSpanForReaders } from '#core/dates/date-for-readers.ts';
 import { directionOf } from '#core/language/language.ts';
+import { partAnchor } from '#core/parts/part-anchor.ts';
 import type { Proof } from '#core/resume/proof.ts';
 import { useSpoken } from '../../render/words.ts';
 import { type Way, WaysContext } from '../../render/ways.ts';
@@ -15,7 +16,7 @@ const skill: readonly string[] = ['skills', 'languages'];
 function WayLink({ way, part = null, toRoot }: { way: Way; part?: string | null; toRoot: string }) {
   return (
     <a
-      href={(toRoot + way.path || './') + (part === null ? '' : `#${part}`)}
+      href={(toRoot + way.path || './') + (part === null ? '' : `#${partAnchor(part)}`)}
       {...(way.language !== null && { lang: way.language, dir: directionOf(way.language) })}
     >
       {way.title}
