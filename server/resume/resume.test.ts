@@ -122,8 +122,8 @@ describe('readers', () => {
     expect(page.body.indexOf('Tide clock')).toBeLessThan(page.body.indexOf('Saturday help'));
     expect(page.body).not.toContain('secret name');
     // What proves a line is led to where it stands.
-    expect(page.body).toContain('href="../tide-clock/#part-1-quote"');
-    expect((await server.get('/wren/tide-clock/')).body).toContain('<section id="part-1-quote"');
+    expect(page.body).toContain('href="../tide-clock/#at-1-quote"');
+    expect((await server.get('/wren/tide-clock/')).body).toContain('<section id="at-1-quote"');
     const pdf = await file('/wren/resume/resume.pdf');
     expect(pdf).toMatchObject({ statusCode: 200, type: 'application/pdf' });
     for (const words of [
