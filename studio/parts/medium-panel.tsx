@@ -11,6 +11,7 @@ import { MaterialWords } from '../materials/material-words.tsx';
 import { PickMaterials } from '../materials/pick-materials.tsx';
 import type { PartPanelProps } from './part-settings.ts';
 import { Button } from '../ui/button.tsx';
+import { newId } from './new-id.ts';
 
 /** Below a selected document, sound or clip: which one, and what readers may do with it. */
 export function MediumPanel({
@@ -37,9 +38,7 @@ export function MediumPanel({
     const content = brought && (await call(getDocument, { params }).catch(() => null));
     setBusy(false);
     if (!brought || !content) return;
-    const parts = partsFromPieces(content.pieces, brought.pictures, page.title, () =>
-      crypto.randomUUID().slice(0, 13),
-    );
+    const parts = partsFromPieces(content.pieces, brought.pictures, page.title, () => newId());
     if (parts.length > 0) onReplace(parts);
   };
 

@@ -4,6 +4,7 @@ import { TextField } from '../../ui/text-field.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 import { Button } from '../../ui/button.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
+import { newId } from '../new-id.ts';
 
 /** Questions that help to look back; a maker picks those that fit, or writes their own. */
 const questions = [
@@ -20,8 +21,7 @@ export function ReflectionPanel({ part, onChange }: PartPanelProps<'reflection'>
   const [own, setOwn] = useState('');
   const { answers } = part;
   const set = (next: typeof answers) => onChange({ ...part, answers: next });
-  const ask = (question: string) =>
-    set([...answers, { id: crypto.randomUUID().slice(0, 13), question, text: '' }]);
+  const ask = (question: string) => set([...answers, { id: newId(), question, text: '' }]);
   const left = questions.filter((question) => !answers.some((one) => one.question === question));
   return (
     <div className="grid gap-3">

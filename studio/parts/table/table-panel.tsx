@@ -15,8 +15,8 @@ import { notice } from '../../ui/notice.ts';
 import { Field } from '../../ui/field.tsx';
 import { Button } from '../../ui/button.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
+import { newId } from '../new-id.ts';
 
-const newId = () => crypto.randomUUID().slice(0, 13);
 const whyNoSum = {
   empty: 'Nothing to add up yet.',
   words: 'Not added up: a cell holds something that is no number, or can be read as two.',

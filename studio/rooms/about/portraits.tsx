@@ -12,7 +12,8 @@ import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { notice } from '../../ui/notice.ts';
 import { ItemHeight } from './item-height.tsx';
 import { itemName } from './item-name.ts';
-import { newId, type PersonSteps } from './use-person.ts';
+import { newId } from '../../parts/new-id.ts';
+import type { PersonSteps } from './use-person.ts';
 
 type Portrait = PartOf<'portrait'>;
 

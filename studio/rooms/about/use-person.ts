@@ -2,22 +2,15 @@ import { useState } from 'react';
 import { withPersonPart, withPortraitFirst } from '#core/about/person-parts.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part, PartKind, PartOf } from '#core/parts/parts.ts';
-import { isShown, type ShownPage } from '#core/pages/page.ts';
-import { useSite } from '../../api/site-context.tsx';
+import type { ShownPage } from '#core/pages/page.ts';
+import { usePageParts } from '../../parts/use-page-parts.ts';
 import { useStable } from '../../ui/use-stable.ts';
 import { itemName } from './item-name.ts';
-
-export const newId = () => crypto.randomUUID().slice(0, 13);
+import { newId } from '../../parts/new-id.ts';
 
 /** What can be done to what a page tells of its maker; each step can be undone. */
 export function usePerson({ id: pageId }: ShownPage) {
-  const { changePage, now } = useSite();
-  const partsNow = (): readonly Part[] =>
-    now()
-      .pages.filter(isShown)
-      .find(({ id }) => id === pageId)?.parts ?? [];
-  const set = (parts: Part[], label: string, step: string) =>
-    changePage(pageId, { parts }, label, `${pageId} ${step}`);
+  const { partsNow, set } = usePageParts(pageId);
   return useStable({
     /** Changes a part, or ties it in where it is not there yet. */
     change: (part: Part) => {

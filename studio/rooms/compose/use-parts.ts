@@ -12,8 +12,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { useStable } from '../../ui/use-stable.ts';
 import { settingsOf } from '../../parts/parts.ts';
 import { notice } from '../../ui/notice.ts';
-
-const newId = () => crypto.randomUUID().slice(0, 13);
+import { newId } from '../../parts/new-id.ts';
 
 /**
  * What can be done to the parts of a page; every one of them can be undone. Each step starts from the page as it is at

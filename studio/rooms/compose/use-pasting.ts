@@ -7,8 +7,7 @@ import { call, Refusal } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { problemNotice, waitingNotice } from '../../ui/notice.ts';
-
-const newId = () => crypto.randomUUID().slice(0, 13);
+import { newId } from '../../parts/new-id.ts';
 
 /** A picture that stands in the HTML itself, as a file; null when it is none. */
 function fileOf(src: string): File | null {

@@ -17,6 +17,7 @@ import { resumeSections } from '#core/resume/sections.ts';
 import { ProofField } from './proof-field.tsx';
 import { sectionNames } from './resume-words.ts';
 import type { Entry, ResumeSteps, Version } from './use-resume.ts';
+import { newId } from '../../parts/new-id.ts';
 
 interface EntryEditorProps {
   page: ShownPage;
@@ -25,8 +26,6 @@ interface EntryEditorProps {
   steps: ResumeSteps;
   onGone: () => void;
 }
-
-const newId = () => crypto.randomUUID().slice(0, 13);
 
 /** What could be said better; nothing waits for it. */
 function Remarks({ text, language, ended }: { text: string; language: string } & LineContext) {

@@ -16,8 +16,7 @@ import { OnPaper } from './on-paper.tsx';
 import { entriesOf, useResume, versionsOf } from './use-resume.ts';
 import { VersionSettings } from './version-settings.tsx';
 import './resume.css';
-
-const newId = () => crypto.randomUUID().slice(0, 13);
+import { newId } from '../../parts/new-id.ts';
 
 /** Before there is a résumé: what the desk is for, and the first step. */
 function NoResume({ page }: { page: ShownPage | undefined }) {

@@ -1,15 +1,15 @@
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part, PartOf } from '#core/parts/parts.ts';
-import { isShown, type ShownPage } from '#core/pages/page.ts';
+import type { ShownPage } from '#core/pages/page.ts';
 import type { TakenEntry } from '#core/resume/json-resume/taken-entry.ts';
 import type { ResumeSection } from '#core/resume/sections.ts';
-import { useSite } from '../../api/site-context.tsx';
+import { usePageParts } from '../../parts/use-page-parts.ts';
 import { useStable } from '../../ui/use-stable.ts';
+import { newId } from '../../parts/new-id.ts';
 
 export type Entry = PartOf<'entry'>;
 export type Version = PartOf<'version'>;
 
-const newId = () => crypto.randomUUID().slice(0, 13);
 export const entriesOf = ({ parts }: ShownPage): Entry[] =>
   parts.filter((part): part is Entry => part.kind === 'entry');
 export const versionsOf = ({ parts }: ShownPage): Version[] =>
@@ -17,13 +17,7 @@ export const versionsOf = ({ parts }: ShownPage): Version[] =>
 
 /** What can be done to a résumé; each step can be undone. */
 export function useResume({ id: pageId }: ShownPage) {
-  const { changePage, now } = useSite();
-  const partsNow = (): readonly Part[] =>
-    now()
-      .pages.filter(isShown)
-      .find(({ id }) => id === pageId)?.parts ?? [];
-  const set = (parts: Part[], label: string, step: string) =>
-    changePage(pageId, { parts }, label, `${pageId} ${step}`);
+  const { partsNow, set } = usePageParts(pageId);
   const once = () => `${Date.now()}`;
   const put = (part: Part, label: string, step: string) =>
     set(
