@@ -36,6 +36,15 @@ export const openBox = route({
   reply: boxSchema,
 });
 
+/** How many messages nobody has read yet: asked for often, so nothing else is told. */
+export const countUnread = route({
+  method: 'GET',
+  path: '/api/messages/unread',
+  params: nothing,
+  body: nothing,
+  reply: z.object({ unread: z.number().int() }),
+});
+
 export const changeMessage = route({
   method: 'PATCH',
   path: '/api/messages/:message',

@@ -71,7 +71,7 @@ export const quickLinks = [
 ];
 
 /** What readers wrote, on the page of a project or from any page. */
-export const letters = [
+export const readersWrote = [
   {
     on: 'Tide clock',
     name: 'Marit Soll',

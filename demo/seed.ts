@@ -42,7 +42,7 @@ import {
   front,
   gatheredFor,
   groups,
-  letters,
+  readersWrote,
   live,
   loose,
   looseLinks,
@@ -390,14 +390,14 @@ export async function seedDemo(
     if (hotel) await running.update('page', hotel.id, { summary: waitingSummary });
   });
   await seedSecond(deps, account, bring);
-  for (const { on, read, ...letter } of letters) {
+  for (const { on, read, ...message } of readersWrote) {
     const page = made.find(({ title }) => title === on)?.id ?? '';
     const [place] = await db
       .select({ id: parts.id })
       .from(parts)
       .where(and(eq(parts.pageId, page), sql`${parts.content} ->> 'kind' = 'contact'`));
     const id = newId();
-    await putIn(db, { ...letter, id, site, place: place?.id ?? '' }, false);
+    await putIn(db, { ...message, id, site, place: place?.id ?? '' }, false);
     await changeIn(db, account, id, { read });
   }
   return true;

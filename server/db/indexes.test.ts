@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { lookAtPictures } from '#contract/pictures.ts';
 import { findInWords } from '#contract/materials.ts';
 import { changePage, createPage } from '#contract/pages.ts';
-import { changeMessage, openBox, sendCopies } from '#contract/messages.ts';
+import { changeMessage, countUnread, openBox, sendCopies } from '#contract/messages.ts';
 import { Mailing } from '../mail/mailing.ts';
 import { dropDeleted, putIn } from '../messages/box.ts';
 import { bringBackRelease, listReleases } from '#contract/publishing.ts';
@@ -120,6 +120,7 @@ async function aDay(): Promise<void> {
   const job = await maker.publish(site.id);
   await maker.publish(site.id);
   await maker.call(openBox);
+  await maker.call(countUnread);
   await maker.call(sendCopies, { body: { on: false } });
   await putIn(
     server.database.db,

@@ -91,6 +91,15 @@ export async function boxOf(db: Database, account: string, sendsMail: boolean): 
   };
 }
 
+/** How many messages in a maker's box nobody has read yet. */
+export async function unreadIn(db: Database, account: string): Promise<number> {
+  const [row] = await db
+    .select({ unread: count() })
+    .from(messages)
+    .where(and(eq(messages.accountId, account), isNull(messages.readAt), isNull(messages.deletedAt)));
+  return row?.unread ?? 0;
+}
+
 /** @returns false where the maker has no such message */
 export async function changeIn(
   db: Database,

@@ -1,10 +1,10 @@
 import type { FastifyInstance } from 'fastify';
-import { changeMessage, openBox, sendCopies } from '#contract/messages.ts';
+import { changeMessage, countUnread, openBox, sendCopies } from '#contract/messages.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
-import { boxOf, changeIn, setCopies } from './box.ts';
+import { boxOf, changeIn, setCopies, unreadIn } from './box.ts';
 
 /** The maker's box. */
 export function boxRoutes(
@@ -12,6 +12,8 @@ export function boxRoutes(
   { db, sendsMail }: { db: Database; sendsMail: boolean },
 ): void {
   handle(app, openBox, (_, request) => boxOf(db, makerOf(request).id, sendsMail));
+
+  handle(app, countUnread, async (_, request) => ({ unread: await unreadIn(db, makerOf(request).id) }));
 
   handle(app, changeMessage, async ({ params, body }, request) => {
     const { id } = makerOf(request);

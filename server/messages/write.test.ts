@@ -6,7 +6,7 @@ import type { Part } from '#core/parts/parts.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { PartKind } from '#core/parts/parts.ts';
 import { changeSite } from '#contract/sites.ts';
-import { changeMessage, openBox } from '#contract/messages.ts';
+import { changeMessage, countUnread, openBox } from '#contract/messages.ts';
 import { changePage, createPage } from '#contract/pages.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
@@ -220,6 +220,8 @@ describe('the maker', () => {
   test('reads their own box only', async () => {
     const other = await server.maker('Ash');
     expect((await other.call(openBox)).messages).toEqual([]);
+    expect(await other.call(countUnread)).toEqual({ unread: 0 });
+    expect(await wren.call(countUnread)).toEqual({ unread: (await waiting()).length });
     const [message] = await waiting();
     await expect(
       other.call(changeMessage, { params: { message: message?.id ?? '' }, body: { deleted: true } }),

@@ -1,15 +1,20 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type Box, changeMessage, openBox, sendCopies } from '#contract/messages.ts';
+import { type Box, changeMessage, countUnread, openBox, sendCopies } from '#contract/messages.ts';
 import { problemNotice } from '../ui/notice.ts';
 import { call, Refusal } from './call.ts';
 
 /** How often is looked for what came; in ms. */
 const everyMs = 60_000;
-const key = ['messages'];
+const key = ['messages', 'all'];
+const unreadKey = ['messages', 'unread'];
 
 /** What readers wrote to the maker, kept fresh while somebody looks. */
 export const useBox = () =>
   useQuery({ queryKey: key, queryFn: () => call(openBox), refetchInterval: everyMs });
+
+/** How many of it nobody has read yet, without fetching it. */
+export const useUnread = () =>
+  useQuery({ queryKey: unreadKey, queryFn: () => call(countUnread), refetchInterval: everyMs });
 
 /** How many of it nobody has read yet. */
 export const unreadIn = ({ messages }: Box): number =>
@@ -19,7 +24,10 @@ export const unreadIn = ({ messages }: Box): number =>
 export function useBoxChanges() {
   const client = useQueryClient();
   const said = {
-    onSuccess: (box: Box) => client.setQueryData(key, box),
+    onSuccess: (box: Box) => {
+      client.setQueryData(key, box);
+      client.setQueryData(unreadKey, { unread: unreadIn(box) });
+    },
     onError: (error: Error) =>
       problemNotice(error instanceof Refusal ? error.message : 'This did not work. Try again.'),
   };

@@ -5,6 +5,7 @@ import fc from 'fast-check';
 import { createRequire } from 'node:module';
 import { partSchema } from '../../parts/parts.ts';
 import { resumeSections } from '../sections.ts';
+import { checkedEntries } from './checked-entries.ts';
 import { fromJsonResume } from './from-json-resume.ts';
 import { linesOfText, longestLine } from './lines-of-text.ts';
 import { itemMappings } from './mapping.ts';
@@ -105,6 +106,28 @@ describe('a résumé in JSON Resume', () => {
     expect(fromJsonResume({ skills: [{ name: 'Welding' }] })).toEqual([
       { ...nothingTaken, section: 'skills', title: 'Welding' },
     ]);
+  });
+});
+
+describe('what comes from a file', () => {
+  test('is kept where an entry can hold it, and named with the reason where not', () => {
+    const file = {
+      work: [
+        { position: 'Saturday help', highlights: ['Sanding.'] },
+        { position: 'x'.repeat(200) },
+        { position: 'Many', highlights: Array.from({ length: 21 }, (_, at) => `Line ${at}`) },
+        { position: 'Odd', kiteWall: { more: { section: 'nonsense', lines: 'none' } } },
+      ],
+    };
+    const { fit, refused } = checkedEntries(fromJsonResume(file));
+    expect(fit.map(({ title }) => title)).toEqual(['Saturday help']);
+    expect(refused.map(({ title }) => title)).toEqual(['x'.repeat(60), 'Many', 'Odd']);
+    expect(refused[0]?.why).toBe('This can be at most 160 characters long.');
+    expect(refused[1]?.why).toBe('At most twenty lines fit here.');
+  });
+
+  test('of all sample files is kept whole', () => {
+    for (const [, sample] of samples) expect(checkedEntries(fromJsonResume(sample)).refused).toEqual([]);
   });
 });
 

@@ -5,7 +5,7 @@ import { notice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
 import { Loading, Trouble } from '../../ui/states.tsx';
-import { Letter } from './letter.tsx';
+import { MessageRow } from './message-row.tsx';
 
 /** What readers wrote to the maker. */
 export function Feedback() {
@@ -58,7 +58,7 @@ export function Feedback() {
       )}
       <ul className="grid border-t border-line">
         {shown.map((message) => (
-          <Letter
+          <MessageRow
             key={message.id}
             message={message}
             open={open === message.id}

@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { versionAsPath } from '#contract/resume.ts';
+import { checkedEntries } from '#core/resume/json-resume/checked-entries.ts';
 import { fromJsonResume } from '#core/resume/json-resume/from-json-resume.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import { useSite } from '../../api/site-context.tsx';
@@ -34,7 +35,9 @@ export function InAndOut({
       return problemNotice(`${file.name} is no JSON. Only résumés in JSON Resume are taken in so far.`);
     }
     try {
-      const taken = fromJsonResume(said);
+      const { fit: taken, refused } = checkedEntries(fromJsonResume(said));
+      const [first] = refused;
+      const left = first ? ` ${refused.length} could not be: ${first.title}. ${first.why}` : '';
       // What this site does not have proves nothing here.
       const known = new Set(state.pages.map((one) => one.id));
       const own = taken.map((entry) => ({
@@ -46,14 +49,14 @@ export function InAndOut({
           proof: proof && known.has(proof.page) ? proof : null,
         })),
       }));
-      if (own.length === 0) return problemNotice(`${file.name} has no entries to take in.`);
+      if (own.length === 0) return problemNotice(`${file.name} has no entries to take in.${left}`);
       if (page.parts.length + own.length > mostParts)
         return problemNotice(
           `${file.name} has ${own.length} entries, and there is room for ${mostParts - page.parts.length} more. Take some off first.`,
         );
       steps.takeIn(own, version.id);
       notice(
-        `${own.length} entries taken in from ${file.name}. Look them through; undo takes them out again.`,
+        `${own.length} entries taken in from ${file.name}. Look them through; undo takes them out again.${left}`,
       );
     } catch (error) {
       problemNotice(error instanceof Error ? error.message : 'This file cannot be read.');

@@ -10,7 +10,7 @@ const mailed: Record<Received['mailed'], string> = {
   failed: 'The copy by mail could not be sent: the mail server did not take it.',
 };
 
-interface LetterProps {
+interface MessageRowProps {
   message: Received;
   open: boolean;
   onToggle: () => void;
@@ -20,7 +20,7 @@ interface LetterProps {
 }
 
 /** What somebody wrote: a line that opens in place. */
-export function Letter({ message, open, onToggle, onRead, onRemove, onPutBack }: LetterProps) {
+export function MessageRow({ message, open, onToggle, onRead, onRemove, onPutBack }: MessageRowProps) {
   const { id, name, from, words, site, page, at, read, deleted } = message;
   const where = page ? `${page}, ${site.title}` : site.title;
   return (
@@ -29,7 +29,7 @@ export function Letter({ message, open, onToggle, onRead, onRemove, onPutBack }:
         type="button"
         className="grid w-full grid-cols-[14px_minmax(0,1fr)_auto] items-baseline gap-x-3 px-2 py-3 text-left hover:bg-sunk"
         aria-expanded={open}
-        aria-controls={`letter-${id}`}
+        aria-controls={`message-${id}`}
         onClick={onToggle}
       >
         <svg
@@ -53,7 +53,7 @@ export function Letter({ message, open, onToggle, onRead, onRemove, onPutBack }:
         </time>
       </button>
       {open && (
-        <div id={`letter-${id}`} className="grid gap-4 py-2 pr-2 pb-6 pl-[34px]">
+        <div id={`message-${id}`} className="grid gap-4 py-2 pr-2 pb-6 pl-[34px]">
           <p className="note">
             From{' '}
             <a className="link" href={`mailto:${from}`}>
