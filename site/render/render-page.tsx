@@ -94,7 +94,8 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
   const { page, path, siteTitle, by, look, toRoot, base, preview, feed } = input;
   const { isFront, isWork } = rulesOfPage(page);
   const told = isWork ? creativeWork(input) : personOf(input);
-  const title = isFront || !page.title ? siteTitle : `${page.title}, by ${by}`;
+  const own = page.title.includes(by) ? page.title : `${page.title}, by ${by}`;
+  const title = isFront || !page.title ? siteTitle : own;
   const head = renderToStaticMarkup(
     <>
       <meta charSet="utf-8" />

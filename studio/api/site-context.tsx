@@ -27,6 +27,7 @@ import { type Direction, type StepQuestion, stepQuestion } from './step-question
 import { SaveQueue, type SaveState } from './save-queue.ts';
 import { applyPatch, received, seenRevision, type StudioSite, withChange, withWords } from './studio-site.ts';
 import { UnsentNotes } from './unsent-notes.ts';
+import { typesWords } from './types-words.ts';
 import { notice, problemNotice } from '../ui/notice.ts';
 
 const AskDialog = fetched(
@@ -198,7 +199,7 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
       const target = event.target as HTMLElement;
       // In words being typed, the editor's own undo comes first; it lets go when it has nothing left.
-      if (event.defaultPrevented || (target.closest('input, textarea') && !event.altKey)) return;
+      if (event.defaultPrevented || (typesWords(target) && !event.altKey)) return;
       event.preventDefault();
       void step(event.shiftKey ? 'redo' : 'undo');
     };

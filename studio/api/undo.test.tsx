@@ -20,6 +20,7 @@ function Room() {
           onChange={(event) => changeSite({ title: event.target.value }, 'Name of the site')}
         />
       </label>
+      <input type="checkbox" aria-label="In this version" />
     </>
   );
 }
@@ -122,6 +123,17 @@ describe('undo', () => {
     await user.click(screen.getByRole('button', { name: 'Take it out' }));
     await screen.findByText('Next: A');
     expect(asked.at(-1)?.body).toEqual({ step: 100, takeOut: true });
+  });
+
+  test('Ctrl-Z on a tick is the site’s, and in words being typed the browser’s', async () => {
+    const { state, answer } = withSteps('B', 'A');
+    const { user, asked } = await openSite(<Room />, answer, state);
+    await user.click(screen.getByRole('textbox', { name: 'Name' }));
+    await user.keyboard('{Control>}z{/Control}');
+    await user.click(screen.getByRole('checkbox'));
+    await user.keyboard('{Control>}z{/Control}');
+    await screen.findByText('Next: A');
+    expect(stepsIn(asked)).toEqual([100]);
   });
 
   test('any other refusal is said and nothing is asked', async () => {
