@@ -11,6 +11,7 @@ import { changePage, createPage } from '#contract/pages.ts';
 import { fitVersion, versionFilePath, versionAsPath, versionPicturePath } from '#contract/resume.ts';
 import { fromJsonResume } from '#core/resume/json-resume/from-json-resume.ts';
 import { changeSite, renewLink } from '#contract/sites.ts';
+import { sweep } from '../media/sweep.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 
@@ -250,6 +251,12 @@ describe('its maker', () => {
     expect(fit.spareMm).toBeGreaterThan(150);
     const picture = await wren.raw('GET', versionPicturePath(params, 0, fit.file));
     expect([picture.statusCode, picture.headers['content-type']]).toEqual([200, 'image/webp']);
+    // Also after the store was swept, which knows of no such file.
+    await sweep(
+      { db: server.database.db, blobs: server.blobs, assets: server.assets, limits: { maxTotalBytes: 1e9 } },
+      { freshFor: 0 },
+    );
+    expect((await wren.raw('GET', versionPicturePath(params, 0, fit.file))).statusCode).toBe(200);
     expect(await textOf((await wren.raw('GET', versionFilePath(params))).rawPayload)).toContain(
       'Saturday help',
     );

@@ -33,7 +33,7 @@ export function resumeRoutes(
   }: { db: Database; blobs: BlobStore; reading: Reading; assets: StoredAssets; publicOrigin: string },
 ): void {
   /** What was made of late, by all that it is made of. */
-  const made = new LRUCache<string, MadeResume & { stored: () => Promise<string> }>({ max: 40 });
+  const made = new LRUCache<string, MadeResume>({ max: 40 });
 
   async function versionAt(request: FastifyRequest) {
     const at = parsed(atVersion, request.params);
@@ -52,10 +52,10 @@ export function resumeRoutes(
     const known = made.get(key);
     if (known) return { key, resume, of, ...known };
     const fresh = madeResume(assets, resume, look, now, version.wants);
-    let storing: Promise<string> | undefined;
-    const stored = () => (storing ??= fresh.file().then((file) => blobs.put(file)));
-    made.set(key, { ...fresh, stored });
-    return { key, resume, of, ...fresh, stored };
+    let drawing: Promise<Buffer> | undefined;
+    const file = () => (drawing ??= fresh.file());
+    made.set(key, { ...fresh, file });
+    return { key, resume, of, ...fresh, file };
   }
 
   handle(app, fitVersion, async (_, request) => {
@@ -70,11 +70,11 @@ export function resumeRoutes(
   });
 
   app.get('/api/sites/:site/resumes/:page/:version/file', async (request, reply) => {
-    const { stored } = await versionAt(request);
+    const { file } = await versionAt(request);
     return reply
       .type('application/pdf')
       .header('content-disposition', 'attachment; filename="resume.pdf"')
-      .send(await blobs.read(await stored()));
+      .send(await file());
   });
 
   app.get('/api/sites/:site/resumes/:page/:version/as/:format', async (request, reply) => {
@@ -89,11 +89,12 @@ export function resumeRoutes(
 
   app.get('/api/sites/:site/resumes/:page/:version/picture/:at', async (request, reply) => {
     const { at } = parsed(pictureAt, request.params);
-    const { stored, resume, fitted } = await versionAt(request);
+    const { file, resume, fitted } = await versionAt(request);
     if (at >= fitted.pages.length) throw notFound('This page');
     const { width, height } = paperSizes[resume.version.paper];
     const source = {
-      ...{ original: await stored(), page: at, fixes: {} },
+      // Nothing names it there, so the sweep takes it away again; it is put there anew whenever it is looked at.
+      ...{ original: await blobs.put(await file()), page: at, fixes: {} },
       ...{ widthPx: Math.round(width * 2), heightPx: Math.round(height * 2) },
     };
     const { contents } = await reading.run('preview', { source, size: 1400 }, makerOf(request).id);
