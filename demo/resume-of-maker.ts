@@ -8,11 +8,16 @@ import { resume } from './resume-scenario.ts';
  * The résumé of the demo's maker: its entries, and a version for each whom it is for.
  *
  * @param pageOf the id of a project by its title; null of one that is not there
+ * @param partOf the id of the first part of a kind on a page
  */
-export function partsOfResume(pageOf: (title: string) => Id | null): Part[] {
-  const proofOf = (title: string | undefined) => {
-    const page = title === undefined ? null : pageOf(title);
-    return page === null ? null : { page, part: null };
+export function partsOfResume(
+  pageOf: (title: string) => Id | null,
+  partOf: (page: Id, kind: string) => Id | null,
+): Part[] {
+  const proofOf = (of = '') => {
+    const [title = '', kind] = of.split(': ');
+    const page = pageOf(title);
+    return page === null ? null : { page, part: kind === undefined ? null : partOf(page, kind) };
   };
   const ids = new Map<string, Id>();
   const lineIds = new Map<string, Id>();

@@ -12,8 +12,9 @@ interface DemoEntry {
   to?: string;
   /** A project by its title. */
   project?: string;
-  /** What each says, and the project that proves it. */
+  /** What each says, and what proves it. */
   lines?: [text: string, proof?: string][];
+  /** A project by its title; behind a colon a kind of part, of which the first on its page is meant. */
   proofs?: string[];
   height?: Height;
 }
@@ -77,10 +78,22 @@ const entries: DemoEntry[] = [
     ...{ from: '2020', to: '2025' },
     lines: [['Design and technology, mathematics, art, physics.']],
   },
-  { name: 'gears', section: 'skills', title: 'Gear trains, worked out first', proofs: ['Tide clock'] },
-  { name: 'flat', section: 'skills', title: 'Flat-pack in thin wood', proofs: ['Fold-flat bee hotel'] },
+  {
+    ...{ name: 'gears', section: 'skills', title: 'Gear trains, worked out first' },
+    proofs: ['Tide clock', 'Tide clock: gallery', 'Tide clock: evidence'],
+  },
+  {
+    ...{ name: 'flat', section: 'skills', title: 'Flat-pack in thin wood' },
+    proofs: ['Fold-flat bee hotel', 'Fold-flat bee hotel: gallery', 'Fold-flat bee hotel: document'],
+  },
+  {
+    ...{ name: 'plastic', section: 'skills', title: 'Melting plastic to a recipe' },
+    proofs: ['Float lamp', 'Float lamp: table'],
+  },
   { name: 'team', section: 'skills', title: 'Laying out a shared bench', proofs: ['Shared tool board'] },
+  { name: 'stitch', section: 'skills', title: 'Stitching sailcloth' },
   { name: 'varnish', section: 'skills', title: 'Varnishing' },
+  { name: 'drill', section: 'skills', title: 'Drilling clean holes' },
   { name: 'english', section: 'languages', title: 'English', level: 'first language' },
   { name: 'german', section: 'languages', title: 'German', level: 'B1' },
   { name: 'aid', section: 'certificates', title: 'First aid at work', from: '2026-03', height: 'unlisted' },

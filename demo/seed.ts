@@ -7,7 +7,7 @@ import { generateKeyBetween } from 'fractional-indexing';
 import { z } from 'zod';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Height } from '#core/access/height.ts';
-import type { Page } from '#core/pages/page.ts';
+import { isShown, type Page } from '#core/pages/page.ts';
 import { firstLook } from '#core/look/look.ts';
 import { themeChange } from '#core/look/theme-change.ts';
 import { firstArrangement } from '#core/sites/arrangement.ts';
@@ -332,12 +332,34 @@ export async function seedDemo(
     parts: await partsAboutMaker(bring, (title) => proofs.find((one) => one.title === title)?.id ?? null),
   } as Page;
   await commands.run(scope, { label: 'About you' }, (running) => running.insert('page', about));
+  const written = await draftAt(db, account, site);
   const resumePlace = await place('Résumé');
   const ofResume = {
     ...emptyPage('resume', resumePlace.rank, resumePlace.slug, 'Résumé'),
-    parts: partsOfResume((title) => proofs.find((one) => one.title === title)?.id ?? null),
+    parts: partsOfResume(
+      (title) => proofs.find((one) => one.title === title)?.id ?? null,
+      (page, kind) => {
+        const of = written.draft.pages.filter(isShown).find(({ id }) => id === page);
+        return of?.parts.find((part) => part.kind === kind)?.id ?? null;
+      },
+    ),
   } as Page;
   await commands.run(scope, { label: 'Résumé' }, (running) => running.insert('page', ofResume));
+  // A beginning that nobody is to see yet.
+  await addProject(draft, 'private');
+  // What proves a skill may fly too low for those who read of the skill.
+  const { draft: now } = await draftAt(db, account, site);
+  await commands.run(scope, { label: 'A proof tied' }, async (running) => {
+    const satchel = now.pages.find(({ title }) => title === draft.title);
+    const resume = now.pages.filter(isShown).find(({ kind }) => kind === 'resume');
+    if (!satchel || !resume) return;
+    const parts = resume.parts.map((part) =>
+      part.kind === 'entry' && part.title === 'Stitching sailcloth'
+        ? { ...part, proofs: [{ page: satchel.id, part: null }] }
+        : part,
+    );
+    await running.update('page', resume.id, { parts });
+  });
   await commands.run(scope, { label: 'Front page' }, async (running) => {
     const [home] = await running.tx
       .select({ id: pages.id })
@@ -363,8 +385,6 @@ export async function seedDemo(
     },
     new AbortController().signal,
   );
-  // As the studio does it in a site that is published: nothing new is shown before its maker has looked at it.
-  await addProject(draft, 'private');
   for (const file of loose) await bring(file);
   for (const page of looseLinks) await addLink(deps, scope, standIns + page, 'http://127.0.0.1');
   for (const { text, writtenOn } of notes) await addNote(deps, scope, text, writtenOn);

@@ -34,6 +34,10 @@ const ResumeDesk = fetched(
   () => import('./rooms/resume/resume-desk.tsx').then((module) => module.ResumeDesk),
   theRoom,
 );
+const EvidenceRoom = fetched(
+  () => import('./rooms/resume/evidence/evidence-room.tsx').then((module) => module.EvidenceRoom),
+  theRoom,
+);
 const Feedback = fetched(
   () => import('./rooms/feedback/feedback.tsx').then((module) => module.Feedback),
   theRoom,
@@ -63,7 +67,7 @@ function fetchRoomAt(path: string): void {
   const wanted = {
     projects: sheet ? ContactSheet : page ? Compose : Projects,
     gather: Gather,
-    about: page === 'resume' ? ResumeDesk : About,
+    about: { resume: ResumeDesk, evidence: EvidenceRoom }[page ?? ''] ?? About,
     arrange: Arrange,
     look: Look,
     share: Share,
@@ -118,6 +122,7 @@ export function App() {
         <Route path="projects/:page/sheet/:part" element={<ContactSheet />} />
         <Route path="about" element={<About />} />
         <Route path="about/resume" element={<ResumeDesk />} />
+        <Route path="about/evidence" element={<EvidenceRoom />} />
         <Route path="arrange" element={<Arrange />} />
         <Route path="look" element={<Look />} />
         <Route path="share" element={<Share />} />

@@ -213,7 +213,7 @@ const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
   entry: ({ id, said }) => ({
     ...{ section: 'work', title: `did ${said}`, place: '', from: '2025', to: 'now', level: '' },
     lines: [{ id: `${id}-line`, text: `line ${said}`, proof: { page: 'page-1', part: 'part-1-0' } }],
-    ...{ proofs: [], page: null },
+    ...{ proofs: [], refused: [{ page: `secret-refused-${id}`, part: null }], page: null },
   }),
 };
 

@@ -32,6 +32,8 @@ export const entrySchema = partBase.extend({
   lines: z.array(lineSchema).max(20, 'At most twenty lines fit here.').default([]),
   /** What proves the entry as a whole. */
   proofs: z.array(proofSchema).max(8, 'At most eight proofs fit here.').default([]),
+  /** What does not prove it, said when it was proposed: its maker's alone. */
+  refused: z.array(proofSchema).max(60).default([]),
   /** The page of a project. */
   page: idSchema.nullable().default(null),
   /** What came with it from a file and has no place here: its maker's alone, and given out again with it. */
@@ -59,7 +61,7 @@ export const entry = partRules<typeof entrySchema, SeenEntry>({
   ofPerson: 'resume',
   start: () => ({
     ...{ section: 'work', title: '', place: '', from: null, to: null, level: '' },
-    ...{ lines: [], proofs: [], page: null },
+    ...{ lines: [], proofs: [], refused: [], page: null },
   }),
   isEmpty: ({ title, page, lines }) => page === null && allBlank(title, ...lines.map(({ text }) => text)),
   seen: (part, { work, proves }) => {

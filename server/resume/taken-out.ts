@@ -26,7 +26,7 @@ function takenEntries(draft: Draft, page: string, version: PartOf<'version'>): T
   const work = new Map(draft.pages.filter(isWork).map((one) => [one.id, one]));
   return versionApplied([version, ...entries]).flatMap((part) => {
     if (part.kind !== 'entry') return [];
-    const { id: _, height: __, kind: ___, lines, ...entry } = part;
+    const { id: _, height: __, kind: ___, refused: ____, lines, ...entry } = part;
     const of = work.get(entry.page ?? '');
     return [
       {

@@ -1,5 +1,7 @@
 import {
+  BadgeCheck,
   ClipboardCheck,
+  FileUser,
   Hammer,
   type LucideIcon,
   MessageSquareQuote,
@@ -34,4 +36,10 @@ export const rooms: readonly Room[] = [
   },
   { path: 'share', name: 'Share', icon: Wind },
   { path: 'feedback', name: 'Feedback', icon: MessageSquareQuote },
+];
+
+/** Desks within a room, which the finder leads to as well. */
+export const desks: readonly Room[] = [
+  { path: 'about/resume', name: 'Résumé desk', icon: FileUser },
+  { path: 'about/evidence', name: 'Skills and evidence', icon: BadgeCheck },
 ];

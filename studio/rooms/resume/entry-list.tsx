@@ -1,10 +1,8 @@
 import { ChevronDown, ChevronUp, Plus } from 'lucide-react';
 import type { ShownPage } from '#core/pages/page.ts';
 import { isWork } from '#core/pages/page.ts';
-import { effectiveHeight } from '#core/access/effective-height.ts';
-import { reaches } from '#core/access/height.ts';
 import { type Verdict, verdictOf } from '#core/resume/evidence.ts';
-import type { Proof } from '#core/resume/proof.ts';
+import { proofOpens } from '#core/resume/proof-opens.ts';
 import { gaps, overlaps } from '#core/resume/gaps.ts';
 import { partialDateInWords } from '#core/dates/partial-date-in-words.ts';
 import { timeSpanForReaders } from '#core/dates/date-for-readers.ts';
@@ -52,10 +50,7 @@ export function EntryList({ page, version, selected, steps, onSelect }: EntryLis
     const found = version.entries.indexOf(id);
     return found < 0 ? Infinity : found;
   };
-  const own = effectiveHeight(state, { page: page.id, part: version.id }).height;
-  const opens = ({ page: of, part }: Proof) =>
-    own === 'private' ||
-    reaches(effectiveHeight(state, part === null ? { page: of } : { page: of, part }).height, own);
+  const opens = proofOpens(state, { page: page.id, version: version.id });
   const now = thisMonth();
   const open = gaps(all, now);
   const twice = overlaps(all, now);

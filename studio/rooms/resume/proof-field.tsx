@@ -2,26 +2,13 @@ import { effectiveHeight } from '#core/access/effective-height.ts';
 import { reaches } from '#core/access/height.ts';
 import { isShown } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
-import { isEmptyPart } from '#core/parts/is-empty-part.ts';
-import type { Part } from '#core/parts/parts.ts';
+import { showsProof } from '#core/resume/evidence-map/shows-proof.ts';
 import type { Proof } from '#core/resume/proof.ts';
 import { useSite } from '../../api/site-context.tsx';
-import { settingsOf } from '../../parts/parts.ts';
 import { Select } from '../../ui/select.tsx';
 import { heightNames } from '../../ui/height-names.ts';
+import { provingPartName } from './proving-part-name.ts';
 import type { Version } from './use-resume.ts';
-
-/** Parts that show something that somebody did. */
-const shows: readonly Part['kind'][] = [
-  'evidence',
-  'document',
-  'gallery',
-  'picture',
-  'clip',
-  'sound',
-  'compare',
-  'reflection',
-];
 
 const valueOf = (proof: Proof | null) => (proof ? `${proof.page} ${proof.part ?? ''}`.trim() : '');
 
@@ -31,6 +18,7 @@ export function ProofField({
   proof,
   page,
   version,
+  none = 'Nothing proves it yet',
   onChange,
 }: {
   label: string;
@@ -38,6 +26,8 @@ export function ProofField({
   /** The résumé's own, which proves nothing. */
   page: string;
   version: Version;
+  /** Said while nothing is chosen. */
+  none?: string;
   onChange: (proof: Proof | null) => void;
 }) {
   const { state } = useSite();
@@ -46,13 +36,10 @@ export function ProofField({
     .filter((one) => one.id !== page && !one.archived && !rulesOfPage(one).isFront);
   const options = pages.flatMap((one) => [
     { value: one.id, name: pageName(one) },
-    ...one.parts
-      .filter((part) => shows.includes(part.kind) && !isEmptyPart(part))
-      .map((part) => {
-        const { name, detail } = settingsOf(part);
-        const more = detail(part as never);
-        return { value: `${one.id} ${part.id}`, name: `   ${name}${more ? `: ${more}` : ''}`.slice(0, 90) };
-      }),
+    ...one.parts.filter(showsProof).map((part) => ({
+      value: `${one.id} ${part.id}`,
+      name: `   ${provingPartName(part, state.materials)}`.slice(0, 90),
+    })),
   ]);
   const value = valueOf(proof);
   const known = options.some((one) => one.value === value);
@@ -69,10 +56,7 @@ export function ProofField({
       <Select
         label={label}
         value={known ? value : ''}
-        options={[
-          { value: '', name: proof && !known ? 'What proved it is gone' : 'Nothing proves it yet' },
-          ...options,
-        ]}
+        options={[{ value: '', name: proof && !known ? 'What proved it is gone' : none }, ...options]}
         onChange={(next) => {
           const [to = '', part] = next.split(' ');
           onChange(to === '' ? null : { page: to, part: part ?? null });

@@ -94,7 +94,10 @@ function Desk({ page }: { page: ShownPage }) {
             onChange={setShown}
           />
         )}
-        <span className="ml-auto">
+        <span className="ml-auto flex items-center gap-4">
+          <Link className="link" to={`../about/evidence?version=${version.id}`} relative="path">
+            Skills and evidence
+          </Link>
           <SaveWords />
         </span>
       </header>

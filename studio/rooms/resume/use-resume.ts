@@ -2,6 +2,7 @@ import { newPart } from '#core/parts/new-part.ts';
 import type { Part, PartOf } from '#core/parts/parts.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import type { TakenEntry } from '#core/resume/json-resume/taken-entry.ts';
+import type { Proof } from '#core/resume/proof.ts';
 import type { ResumeSection } from '#core/resume/sections.ts';
 import { usePageParts } from '../../parts/use-page-parts.ts';
 import { useStable } from '../../ui/use-stable.ts';
@@ -44,6 +45,29 @@ export function useResume({ id: pageId }: ShownPage) {
         was?.height === version.height ? `version ${version.id}` : `height ${once()}`,
       );
     },
+    /** Ties what proves an entry to it. */
+    tie: (entry: Entry, proof: Proof) =>
+      put({ ...entry, proofs: [...entry.proofs, proof] }, 'A proof tied', `tie ${once()}`),
+    /** Unties what proves an entry, from it and from its lines. */
+    untie: (entry: Entry, proof: Proof) => {
+      const stays = (one: Proof | null) => one === null || one.page !== proof.page || one.part !== proof.part;
+      put(
+        {
+          ...entry,
+          proofs: entry.proofs.filter(stays),
+          lines: entry.lines.map((line) => (stays(line.proof) ? line : { ...line, proof: null })),
+        },
+        'A proof untied',
+        `untie ${once()}`,
+      );
+    },
+    /** Remembers that something does not prove an entry, so that it is not proposed again. */
+    refuse: (entry: Entry, proof: Proof) =>
+      put(
+        { ...entry, refused: [...entry.refused, proof].slice(-60) },
+        'A proposal put aside',
+        `refuse ${once()}`,
+      ),
     /** Ties in an entry, which stands in the version on show. @returns its id */
     addEntry: (section: ResumeSection, version: string, more: Partial<Entry> = {}): string => {
       const entry = { ...newPart('entry', newId()), section, ...more } as Entry;

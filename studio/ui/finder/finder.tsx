@@ -9,7 +9,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { DialogFrame, UnseenTitle } from '../dialog.tsx';
 import { kindNames } from '../kind-names.ts';
 import { materialName } from '../material-picture.tsx';
-import { rooms } from '../rooms.ts';
+import { desks, rooms } from '../rooms.ts';
 import type { Action } from './actions-context.tsx';
 
 interface FinderProps {
@@ -20,6 +20,7 @@ interface FinderProps {
 /** So many of one kind are shown; whoever looks for another types more of its name. */
 const most = 8;
 
+const places = [...rooms, ...desks];
 const label = 'Find a page, a material or something to do';
 
 const known = new WeakMap<object, Names>();
@@ -119,7 +120,7 @@ export function Finder({ actions, onClose }: FinderProps) {
               </Line>
             )}
           </Group>
-          <Group heading="Rooms" found={findNamed(rooms, query, ofRoom)}>
+          <Group heading="Rooms" found={findNamed(places, query, ofRoom)}>
             {({ path, name, icon: Icon }) => (
               <Line key={path} value={`room ${path}`} onSelect={() => go(path)}>
                 <Icon size={16} aria-hidden="true" />

@@ -1,0 +1,16 @@
+import type { Material } from '#core/materials/material.ts';
+import { materialsOf } from '#core/parts/materials-of.ts';
+import type { Part } from '#core/parts/parts.ts';
+import { settingsOf } from '../../parts/parts.ts';
+import { materialName } from '../../ui/material-picture.tsx';
+
+/** What a part that proves something is called: what it shows, if that is one thing, else its kind and how much of it. */
+export function provingPartName(part: Part, materials: readonly Material[]): string {
+  const shown = materialsOf(part);
+  const [first] = shown;
+  const material = shown.length === 1 ? materials.find(({ id }) => id === first) : undefined;
+  const { name, detail } = settingsOf(part);
+  if (material) return `${name}: ${materialName(material)}`;
+  const more = detail(part as never);
+  return more ? `${name}: ${more}` : name;
+}
