@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { lineRemarks } from './line-remarks.ts';
+import { noNumber } from './no-number.ts';
 import type { LineContext } from './remark.ts';
 
 const over: LineContext = { ended: '2025-06' };
@@ -57,5 +58,15 @@ describe('remarks on a line', () => {
         expect(text).toContain(words);
         expect(sentence).toMatch(/^.*\.$/);
       }
+  });
+});
+
+describe('lines without a number', () => {
+  test('are remarked on together', () => {
+    expect(noNumber(['Sanded oars.', 'Stitched sails.'], 'en')).toContain('How many');
+    expect(noNumber(['Sanded oars.', 'Stitched six sails.'], 'en')).toBeNull();
+    expect(noNumber(['Sanded oars.', 'Opened at 7.'], 'en')).toBeNull();
+    expect(noNumber(['Sanded oars.', ' '], 'en')).toBeNull();
+    expect(noNumber(['Ruder geschliffen.', 'Segel genäht.'], 'de')).toBeNull();
   });
 });

@@ -4,9 +4,11 @@ import { wordsTold } from '#core/about/words-told.ts';
 import { fontPairs } from '#core/look/font-pairs.ts';
 import { fontsOf } from '#core/look/fonts-of.ts';
 import type { ShownPage } from '#core/pages/page.ts';
+import { contradictions } from '#core/resume/contradictions/contradictions.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { TellingPanel } from '../../parts/person/telling-panel.tsx';
 import { fetchFonts } from '../../ui/fetch-fonts.ts';
+import { ReadingEaseNote } from '../../ui/reading-ease-note.tsx';
 import { ItemHeight } from './item-height.tsx';
 import { halfNames } from './item-name.ts';
 import { type PersonSteps, useOnly } from './use-person.ts';
@@ -54,7 +56,10 @@ function Balance({ told }: { told: Record<Half, number> }) {
 
 /** What the maker says of themselves: half biography, half why work with me. */
 export function InYourWords({ page, steps }: { page: ShownPage; steps: PersonSteps }) {
-  const { look } = useSite().state.site;
+  const { state } = useSite();
+  const { look, language } = state.site;
+  const told = page.parts.flatMap((part) => (part.kind === 'telling' ? part.answers : []));
+  const apart = contradictions(state).filter(({ entry }) => entry === null);
   const pair = fontsOf(look);
   useEffect(() => void fetchFonts(pair), [pair]);
   return (
@@ -67,6 +72,12 @@ export function InYourWords({ page, steps }: { page: ShownPage; steps: PersonSte
       <p className="note">
         Readers get your sentences and never the questions. What you leave empty is not there.
       </p>
+      <ReadingEaseNote text={told.map(({ text }) => text).join('\n')} language={page.language ?? language} />
+      {apart.map(({ sentence }) => (
+        <p key={sentence} className="flag straw">
+          {sentence}
+        </p>
+      ))}
       {halves.map((half) => (
         <HalfPage key={half} {...{ page, steps, half }} />
       ))}

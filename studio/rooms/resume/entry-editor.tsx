@@ -12,6 +12,7 @@ import { SelectField } from '../../ui/select.tsx';
 import { WhenFields } from '../../ui/when-fields.tsx';
 import { longestLine } from '#core/resume/json-resume/lines-of-text.ts';
 import { lineRemarks } from '#core/resume/remarks/line-remarks.ts';
+import { noNumber } from '#core/resume/remarks/no-number.ts';
 import type { LineContext } from '#core/resume/remarks/remark.ts';
 import { resumeSections } from '#core/resume/sections.ts';
 import { ProofField } from './proof-field.tsx';
@@ -51,6 +52,10 @@ function Lines({ page, entry, version, steps }: Omit<EntryEditorProps, 'onGone'>
   const { from, to } = project?.facts ?? entry;
   const ended = to ?? from;
   const words = new Map(version.words.map(({ line, text }) => [line, text]));
+  const withoutNumber = noNumber(
+    entry.lines.map(({ id, text }) => words.get(id) ?? text),
+    language,
+  );
   const reword = (line: string, text: string | null) =>
     steps.changeVersion({
       ...version,
@@ -132,6 +137,7 @@ function Lines({ page, entry, version, steps }: Omit<EntryEditorProps, 'onGone'>
           </div>
         );
       })}
+      {withoutNumber !== null && <p className="note">{withoutNumber}</p>}
       {entry.lines.length < 20 && (
         <Button
           small

@@ -2,6 +2,7 @@ import { ChevronDown, ChevronUp, Plus } from 'lucide-react';
 import type { ShownPage } from '#core/pages/page.ts';
 import { isWork } from '#core/pages/page.ts';
 import { type Verdict, verdictOf } from '#core/resume/evidence.ts';
+import { contradictions } from '#core/resume/contradictions/contradictions.ts';
 import { proofOpens } from '#core/resume/proof-opens.ts';
 import { gaps, overlaps } from '#core/resume/gaps.ts';
 import { partialDateInWords } from '#core/dates/partial-date-in-words.ts';
@@ -55,6 +56,7 @@ export function EntryList({ page, version, selected, steps, onSelect }: EntryLis
   const open = gaps(all, now);
   const twice = overlaps(all, now);
   const byId = new Map(all.map((entry) => [entry.id, entry]));
+  const apart = contradictions(state).filter(({ entry }) => byId.has(entry ?? ''));
   /** Moves an entry before or behind the next one of its section. */
   const move = (id: string, of: readonly Entry[], by: -1 | 1) => {
     const inVersion = of.filter((entry) => version.entries.includes(entry.id));
@@ -185,8 +187,18 @@ export function EntryList({ page, version, selected, steps, onSelect }: EntryLis
         ]}
         onChange={(section) => section !== '' && onSelect(steps.addEntry(section, version.id))}
       />
-      {(open.length > 0 || twice.length > 0) && (
-        <div className="grid gap-1" role="note" aria-label="What the dates say">
+      {(open.length > 0 || twice.length > 0 || apart.length > 0) && (
+        <div className="grid gap-1" role="note" aria-label="What may not be right">
+          {apart.map(({ entry, sentence }) => (
+            <p className="note" key={sentence}>
+              {sentence}{' '}
+              {entry !== null && (
+                <button type="button" className="link" onClick={() => onSelect(entry)}>
+                  Look at it
+                </button>
+              )}
+            </p>
+          ))}
           {open.map(({ from, to, months }) => (
             <p className="note" key={from}>
               Nothing from {partialDateInWords(from)} to {partialDateInWords(to)}: {months} months that

@@ -1,6 +1,7 @@
 import { Copy, Trash2 } from 'lucide-react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { ShownPage } from '#core/pages/page.ts';
+import { entryOf } from '#core/resume/version-applied.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
@@ -9,8 +10,9 @@ import { Field } from '../../ui/field.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { LanguageField } from '../../ui/language-field.tsx';
 import { SelectField } from '../../ui/select.tsx';
+import { ReadingEaseNote } from '../../ui/reading-ease-note.tsx';
 import { InAndOut } from './in-and-out.tsx';
-import { type ResumeSteps, type Version, versionsOf } from './use-resume.ts';
+import { entriesOf, type ResumeSteps, type Version, versionsOf } from './use-resume.ts';
 
 interface VersionSettingsProps {
   page: ShownPage;
@@ -18,6 +20,12 @@ interface VersionSettingsProps {
   steps: ResumeSteps;
   onShow: (version: string) => void;
 }
+
+/** What the lines of a version say, in its words. */
+const linesOf = (page: ShownPage, version: Version): string[] =>
+  entriesOf(page)
+    .filter(({ id }) => version.entries.includes(id))
+    .flatMap((entry) => entryOf(version, entry).lines.map(({ text }) => text));
 
 /** What a version is: whom it is for, how long, in what, and who gets it. */
 export function VersionSettings({ page, version, steps, onShow }: VersionSettingsProps) {
@@ -110,6 +118,10 @@ export function VersionSettings({ page, version, steps, onShow }: VersionSetting
         name="Readers can take it along as a PDF"
         checked={version.file}
         onChange={(file) => change({ file })}
+      />
+      <ReadingEaseNote
+        text={linesOf(page, version).join('\n')}
+        language={version.language ?? page.language ?? state.site.language}
       />
       <InAndOut {...{ page, version, steps }} />
       <div className="flex flex-wrap gap-2">
