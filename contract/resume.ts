@@ -40,8 +40,8 @@ export const fitVersion = route({
 /** Path of a version's file, and of the picture of one of its pages, counted from 0. */
 export const versionFilePath = ({ site, page, version }: z.infer<typeof atVersion>): string =>
   `/api/sites/${site}/resumes/${page}/${version}/file`;
-/** As something else than a PDF: JSON Resume, Markdown, plain text. */
-export const versionAsPath = (of: z.infer<typeof atVersion>, format: 'json' | 'md' | 'txt'): string =>
+/** As something else than a PDF: JSON Resume, Markdown, plain text, a file for word processors. */
+export const versionAsPath = (of: z.infer<typeof atVersion>, format: 'json' | 'md' | 'txt' | 'docx'): string =>
   `/api/sites/${of.site}/resumes/${of.page}/${of.version}/as/${format}`;
 export const versionPicturePath = (of: z.infer<typeof atVersion>, at: number, file: string): string =>
   `/api/sites/${of.site}/resumes/${of.page}/${of.version}/picture/${at}?of=${file}`;

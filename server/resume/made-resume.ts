@@ -2,19 +2,15 @@ import { format } from 'date-fns';
 import { fontsOf } from '#core/look/fonts-of.ts';
 import type { FontPairName } from '#core/look/font-pair-names.ts';
 import type { Look } from '#core/look/look.ts';
-import { wordsFor } from '#core/public-words/words-for.ts';
 import { type FittedPages, fittedResume } from '#core/resume/fitted-resume.ts';
-import type { ResumeContent } from '#core/resume/layout/resume-content.ts';
 import type { ResumeOnPage } from '#core/resume/resume-content-of.ts';
 import type { StoredAssets } from '../publish/site-assets.ts';
 import type { ResumeFonts } from './resume-fonts.ts';
+import { resumeTitle } from './resume-title.ts';
 import { resumePdf } from './resume-pdf.ts';
 
 /** The pair of fonts whose words stand for a plain set. */
 const plainPair: FontPairName = 'kite';
-
-/** What a file is called, for readers and for those who hear it. */
-const titleOf = ({ name, language }: ResumeContent): string => `${name}: ${wordsFor(language).kinds.resume}`;
 
 /** The pair of fonts that a version is set in. */
 export const pairOf = ({ version }: ResumeOnPage, look: Look): FontPairName =>
@@ -50,5 +46,5 @@ export function madeResume(
     now: format(now, 'yyyy-MM'),
   };
   const fitted = fittedResume(content, wanted, fonts.widthOf);
-  return { fitted, fonts, file: () => resumePdf(content, paper, fitted, fonts, titleOf(content), now) };
+  return { fitted, fonts, file: () => resumePdf(content, paper, fitted, fonts, resumeTitle(content), now) };
 }

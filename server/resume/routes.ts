@@ -80,7 +80,7 @@ export function resumeRoutes(
   app.get('/api/sites/:site/resumes/:page/:version/as/:format', async (request, reply) => {
     const { format } = parsed(outAs, request.params);
     const { resume, of } = await versionAt(request);
-    const { text, type } = takenOut(format, of.draft, of, resume);
+    const { text, type } = await takenOut(format, of.draft, of, resume);
     return reply
       .type(type)
       .header('content-disposition', `attachment; filename="resume.${format}"`)

@@ -7,16 +7,19 @@ import { toJsonResume } from '#core/resume/json-resume/to-json-resume.ts';
 import type { ResumeOnPage } from '#core/resume/resume-content-of.ts';
 import { versionApplied } from '#core/resume/version-applied.ts';
 import type { Draft } from '#core/sites/site.ts';
+import { resumeDocx } from './resume-docx.ts';
+import { resumeTitle } from './resume-title.ts';
 import { shownOn } from '#core/pages/page.ts';
 
 /** What a version can be taken out as, besides a PDF. */
-export const outFormats = ['json', 'md', 'txt'] as const;
+export const outFormats = ['json', 'md', 'txt', 'docx'] as const;
 export type OutFormat = (typeof outFormats)[number];
 
 const types: Record<OutFormat, string> = {
   json: 'application/json; charset=utf-8',
   md: 'text/markdown; charset=utf-8',
   txt: 'text/plain; charset=utf-8',
+  docx: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
 };
 
 /** The entries of a version with all that their maker has of them. */
@@ -39,15 +42,17 @@ function takenEntries(draft: Draft, page: string, version: PartOf<'version'>): T
 }
 
 /** A version as its maker takes it along, in a format of others. */
-export function takenOut(
+export async function takenOut(
   format: OutFormat,
   draft: Draft,
   at: { page: string; version: PartOf<'version'> },
-  { content }: ResumeOnPage,
-): { text: string; type: string } {
+  { content, version }: ResumeOnPage,
+): Promise<{ text: string | Buffer; type: string }> {
   const type = types[format];
   if (format === 'md') return { type, text: asMarkdown(content) };
   if (format === 'txt') return { type, text: asPlainText(content) };
+  if (format === 'docx')
+    return { type, text: await resumeDocx(content, version.paper, resumeTitle(content)) };
   const owner = {
     ...{ name: content.name, label: content.headline },
     url: content.contact.find(({ to }) => to !== null)?.to ?? null,

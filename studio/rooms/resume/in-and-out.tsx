@@ -81,6 +81,9 @@ export function InAndOut({
       {entriesOf(page).length > 0 && (
         <p className="flex flex-wrap gap-x-3 gap-y-1">
           Take this version out as
+          <a className="link" href={versionAsPath(at, 'docx')} download="resume.docx">
+            DOCX
+          </a>
           <a className="link" href={versionAsPath(at, 'txt')} download="resume.txt">
             plain text
           </a>
