@@ -41,7 +41,21 @@ export const fitVersion = route({
 export const versionFilePath = ({ site, page, version }: z.infer<typeof atVersion>): string =>
   `/api/sites/${site}/resumes/${page}/${version}/file`;
 /** As something else than a PDF: JSON Resume, Markdown, plain text, a file for word processors. */
-export const versionAsPath = (of: z.infer<typeof atVersion>, format: 'json' | 'md' | 'txt' | 'docx'): string =>
-  `/api/sites/${of.site}/resumes/${of.page}/${of.version}/as/${format}`;
+export const versionAsPath = (
+  of: z.infer<typeof atVersion>,
+  format: 'json' | 'md' | 'txt' | 'docx',
+): string => `/api/sites/${of.site}/resumes/${of.page}/${of.version}/as/${format}`;
 export const versionPicturePath = (of: z.infer<typeof atVersion>, at: number, file: string): string =>
   `/api/sites/${of.site}/resumes/${of.page}/${of.version}/picture/${at}?of=${file}`;
+
+/** A line of an old résumé, as it was read out of a file. */
+const sourceLineSchema = z.object({
+  text: z.string(),
+  as: z.enum(['heading', 'item', 'plain']),
+  strong: z.boolean(),
+  gap: z.boolean(),
+});
+/** What a file says, line by line. The file is sent to `resumeLinesPath` as it is; nothing of it is kept. */
+export const resumeLinesSchema = z.object({ lines: z.array(sourceLineSchema) });
+export const resumeLinesPath = (site: string, name: string): string =>
+  `/api/sites/${site}/resume-lines?name=${encodeURIComponent(name)}`;

@@ -28,6 +28,7 @@ import { publishRoutes } from './publish/routes.ts';
 import type { StoredAssets } from './publish/site-assets.ts';
 import { Preparing } from './publish/preparing.ts';
 import { Tidying } from './publish/tidying.ts';
+import { resumeLinesRoute } from './resume/lines-route.ts';
 import { resumeRoutes } from './resume/routes.ts';
 import { previewRoutes } from './serve/preview-plugin.ts';
 import type { Readers } from './readers/readers.ts';
@@ -153,6 +154,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     linkRoutes(maker, { ...gathering, outgoing });
     boxRoutes(maker, { db, sendsMail: mailing.sends });
     quickLinkRoutes(maker, { db, outgoing });
+    resumeLinesRoute(maker, { db, blobs, reading, maxPixels: config.maxPixels });
     resumeRoutes(maker, { db, blobs, reading, assets, publicOrigin: config.publicOrigin });
     publishRoutes(maker, { ...publishing, open });
     previewRoutes(maker, { db, assets, blobs, reading, publicOrigin: config.publicOrigin });
