@@ -6,6 +6,7 @@ import { partAnchor } from '../parts/part-anchor.ts';
 import type { SeenPart, SeenPartOf } from '../parts/parts.ts';
 import { wordsFor } from '../public-words/words-for.ts';
 import type { ResumeContent, ProofLink } from './layout/resume-content.ts';
+import { oneProofAPage } from './one-proof-a-page.ts';
 import type { Proof } from './proof.ts';
 import { type ResumeSection } from './sections.ts';
 
@@ -83,7 +84,7 @@ export function resumeContentOf(
           text,
           proof: proof && proof.page !== entry.page ? proofOf(proof) : null,
         })),
-        proofs: entry.proofs.flatMap((proof) => proofOf(proof) ?? []),
+        proofs: oneProofAPage(entry.proofs).flatMap((proof) => proofOf(proof) ?? []),
       })),
     })),
     newest: own === null ? null : { text: `${resume.newest} ${own.replace(/^https?:\/\//, '')}`, to: own },

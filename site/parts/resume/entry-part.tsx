@@ -2,6 +2,7 @@ import { useContext } from 'react';
 import { timeSpanForReaders } from '#core/dates/date-for-readers.ts';
 import { directionOf } from '#core/language/language.ts';
 import { partAnchor } from '#core/parts/part-anchor.ts';
+import { oneProofAPage } from '#core/resume/one-proof-a-page.ts';
 import type { Proof } from '#core/resume/proof.ts';
 import { useSpoken } from '../../render/words.ts';
 import { type Way, WaysContext } from '../../render/ways.ts';
@@ -38,7 +39,7 @@ export function EntryPart({ part, toRoot }: PartViewProps<'entry'>) {
     : section === 'education'
       ? 'p-education h-event'
       : '';
-  const shown = proofs.flatMap((proof) => {
+  const shown = oneProofAPage(proofs).flatMap((proof) => {
     const to = way(proof);
     return to ? [{ to, part: proof.part }] : [];
   });

@@ -81,7 +81,7 @@ function Desk({ page }: { page: ShownPage }) {
   return (
     <div className="grid min-h-full grid-rows-[auto_minmax(0,1fr)]">
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-line px-5 py-3">
-        <Link className="link inline-flex items-center gap-1.5" to="../about" relative="path">
+        <Link className="link inline-flex items-center gap-1.5" to=".." relative="path">
           <ArrowLeft size={15} aria-hidden="true" />
           About you
         </Link>
@@ -95,7 +95,7 @@ function Desk({ page }: { page: ShownPage }) {
           />
         )}
         <span className="ml-auto flex items-center gap-4">
-          <Link className="link" to={`../about/evidence?version=${version.id}`} relative="path">
+          <Link className="link" to={`../evidence?version=${version.id}`} relative="path">
             Skills and evidence
           </Link>
           <SaveWords />
