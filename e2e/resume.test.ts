@@ -69,6 +69,19 @@ describe('the résumé desk', () => {
     expect(await reader.page.content()).not.toContain('For the boatyard');
     await reader.page.setViewport({ width: 390, height: 844 });
     expect(await reader.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+
+    // On paper: all of it within the margins, and nothing that only leads on.
+    const printed = join(await mkdtemp(join(tmpdir(), 'kite-wall-printed-')), 'page.pdf');
+    await writeFile(printed, await reader.page.pdf({ format: 'A4' }));
+    const { stdout: boxes } = await run('pdftotext', ['-bbox', printed, '-']);
+    const edges = [...boxes.matchAll(/xMin="([\d.]+)"[^>]*xMax="([\d.]+)"/g)];
+    // 11 mm of 72 points to an inch.
+    expect(Math.min(...edges.map(([, left]) => Number(left)))).toBeGreaterThan(31);
+    expect(Math.max(...edges.map(([, , right]) => Number(right)))).toBeLessThan(595.3 - 31);
+    const { stdout: onPaper } = await run('pdftotext', [printed, '-']);
+    expect(onPaper).toContain('Second prize, harbour fair');
+    for (const way of ['As a PDF', 'Feed of new work', 'Book the workshop'])
+      expect(onPaper).not.toContain(way);
   }, 90_000);
 
   test('a line says something else in one version only', async () => {

@@ -114,7 +114,7 @@ export function TakenInDialog({
               </ul>
             </details>
           )}
-          <p className="sticky bottom-0 mt-4 flex flex-wrap gap-2 bg-paper py-2">
+          <p className="sticky -bottom-5.5 -mb-5.5 mt-4 flex flex-wrap gap-2 bg-paper py-3">
             <Button
               look="ink"
               disabled={chosen.length === 0}
