@@ -143,6 +143,19 @@ describe('readers', () => {
     expect(linked.text).not.toContain(link.split('/')[2]);
   });
 
+  test('are led to it from the page about its maker, as long as they can open it', async () => {
+    const button = /<p class="to-resume"><a href="([^"]*)"[^>]*>([^<]*)</;
+    const at = button.exec((await server.get('/wren/about/')).body);
+    expect(at?.slice(1)).toEqual(['../resume/', 'Résumé']);
+    // Below an entrance the same link stays below it, and leads to the version for those who came in there.
+    expect(button.exec((await server.get(`${link}about/`)).body)?.[1]).toBe('../resume/');
+    await change(resume, { height: 'private' });
+    expect((await server.get('/wren/about/')).body).not.toMatch(/to-resume|Résumé/);
+    await change(resume, { height: 'public' });
+    await wren.publish(site);
+    expect((await server.get('/wren/about/')).body).toMatch(button);
+  });
+
   test('whose program reads schema.org get a person, of what this page says', async () => {
     const told = /<script type="application\/ld\+json">(.*?)<\/script>/.exec(
       (await server.get('/wren/resume/')).body,

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { SeenPart } from '#core/parts/parts.ts';
 import type { PageInput } from '../render/page-input.ts';
+import { WayLink } from './way-link.tsx';
 import { useSpoken } from '../render/words.ts';
 
 interface WhoProps {
@@ -38,6 +39,11 @@ export function Who({ input, facts, drawn }: WhoProps) {
       <div className="is">
         <p className="maker">{input.by}</p>
         {withName.flatMap((name) => of((kind) => kind === name))}
+        {input.toResume && (
+          <p className="to-resume">
+            <WayLink way={input.toResume} toRoot={input.toRoot} />
+          </p>
+        )}
       </div>
       {others.length > 0 && <div className="facts-of">{others}</div>}
     </div>

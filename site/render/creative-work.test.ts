@@ -27,6 +27,7 @@ const input = (facts: Partial<PageInput['page']['facts']>): PageInput => ({
   belowLabel: '',
   tags: [],
   ways: {},
+  toResume: null,
   resume: null,
   page: {
     id: 'page-1',

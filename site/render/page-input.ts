@@ -89,6 +89,8 @@ export interface PageInput {
   belowLabel: string;
   /** Pages that its parts name, by their ids. */
   ways: Record<Id, Way>;
+  /** On the page about the maker: where their résumé is, for whoever can open it. */
+  toResume: Way | null;
   /** The résumé that stands on it, as it is set on paper. */
   resume: ResumeOnPage | null;
   /** Tags of the work on this page, each with the path of its page. */

@@ -134,6 +134,7 @@ export function pageInputs(
       below: linksBelow(view, page, paths),
       belowLabel: below(page),
       ways: waysOf(page, view, paths),
+      toResume: page.kind === 'about' ? wayToResume(page, view, paths) : null,
       resume: resumeContentOf(view, page, paths, base),
       tags: page.facts.tags
         .map((name) => ({ name, path: tagPath(name) }))
@@ -162,6 +163,7 @@ export function pageInputs(
       belowLabel: '',
       tags: [],
       ways: {},
+      toResume: null,
       resume: null,
       page,
       preview: null,
@@ -204,10 +206,22 @@ function waysOf(page: SeenPage, view: SiteView, paths: ReadonlyMap<Id, string>):
   for (const one of view.pages) {
     const path = paths.get(one.id);
     if (!named.has(one.id) || path === undefined || !rulesOfPage(one).opens) continue;
-    const title = one.title || wordsFor(page.language).untitled;
-    ways[one.id] = { title, path, language: one.language === page.language ? null : one.language };
+    ways[one.id] = wayTo(one, path, page);
   }
   return ways;
+}
+
+const wayTo = (to: SeenPage, path: string, { language }: SeenPage): Way => ({
+  title: to.title || wordsFor(language).untitled,
+  path,
+  language: to.language === language ? null : to.language,
+});
+
+/** Where the résumé is; null for whoever cannot open it. */
+function wayToResume(page: SeenPage, view: SiteView, paths: ReadonlyMap<Id, string>): Way | null {
+  const resume = view.pages.find(({ kind }) => kind === 'resume');
+  const path = resume && paths.get(resume.id);
+  return resume && path !== undefined ? wayTo(resume, path, page) : null;
 }
 
 /**

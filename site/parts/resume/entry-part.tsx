@@ -1,29 +1,16 @@
 import { useContext } from 'react';
 import { timeSpanForReaders } from '#core/dates/date-for-readers.ts';
-import { directionOf } from '#core/language/language.ts';
-import { partAnchor } from '#core/parts/part-anchor.ts';
 import { oneProofAPage } from '#core/resume/one-proof-a-page.ts';
 import type { Proof } from '#core/resume/proof.ts';
 import { useSpoken } from '../../render/words.ts';
-import { type Way, WaysContext } from '../../render/ways.ts';
+import { WayLink } from '../../components/way-link.tsx';
+import { WaysContext } from '../../render/ways.ts';
 import { ResumeLanguageContext } from '../../render/resume-language.ts';
 import type { PartViewProps } from '../part-drawing.ts';
 
 /** What a class of the microformat h-resume says of a section's entries. */
 const isWork: readonly string[] = ['work', 'volunteering', 'projects'];
 const skill: readonly string[] = ['skills', 'languages'];
-
-/** Leads to a page of the same site. */
-function WayLink({ way, part = null, toRoot }: { way: Way; part?: string | null; toRoot: string }) {
-  return (
-    <a
-      href={(toRoot + way.path || './') + (part === null ? '' : `#${partAnchor(part)}`)}
-      {...(way.language !== null && { lang: way.language, dir: directionOf(way.language) })}
-    >
-      {way.title}
-    </a>
-  );
-}
 
 /** One entry of a résumé: what, where and when, what there is to say of it, and where it shows. */
 export function EntryPart({ part, toRoot }: PartViewProps<'entry'>) {
