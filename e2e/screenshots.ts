@@ -49,23 +49,6 @@ await shot('about');
 await page.goto(`${rooms}/gather`, { waitUntil: 'networkidle0' });
 await driver.press('button', /^Dial and hand, from my phone/);
 await shot('gather');
-await page.goto(`${rooms}/gather`, { waitUntil: 'networkidle0' });
-await driver.press('button', /^Workshop test sheet: look at it/);
-await driver.press('button', 'Black out');
-await driver.press('button', 'Add a region');
-for (const [label, value] of [
-  ['From left', '38'],
-  ['From top', '18.5'],
-  ['Width', '14'],
-  ['Height', '4.2'],
-]) {
-  const field = await driver.named('spinbutton', new RegExp(`^${label}`));
-  await field.click({ count: 3 });
-  await page.keyboard.type(value ?? '');
-}
-await driver.saved();
-await shot('fixes');
-await driver.press('button', 'Close');
 await page.goto(`${rooms}/projects`);
 await driver.press('link', 'Tide clock');
 await driver.reads('Case facts');
@@ -81,6 +64,12 @@ await driver.reads('mm to spare');
 await driver.press('button', /^Saturday help/);
 await settle(1500);
 await shot('resume');
+await driver.press('button', 'For anyone');
+await driver.press('link', 'Skills and evidence');
+await driver.press('button', 'Drilling clean holes');
+await driver.reads('may show it');
+await settle(1500);
+await shot('evidence');
 await page.goto(`${rooms}/feedback`, { waitUntil: 'networkidle0' });
 await driver.press('button', /Marit Soll/);
 await shot('feedback');
