@@ -5,6 +5,7 @@ import { resumeLinesSchema } from '#contract/resume.ts';
 import { idSchema } from '#core/id.ts';
 import { documentContentSchema } from '#core/materials/document.ts';
 import { linesOfDocument } from '#core/resume/taken-in/lines-of-document.ts';
+import { mostSourceLines, tooManyLines } from '#core/resume/taken-in/source-line.ts';
 import { wellFormed } from '#core/words/well-formed.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
@@ -16,8 +17,6 @@ import { ownSite } from '../sites/load-draft.ts';
 
 /** Larger than any résumé, in bytes. */
 const mostBytes = 8 * 1024 * 1024;
-/** Longer than any résumé, in lines. */
-const mostLines = 1200;
 
 /**
  * Reads an old résumé line by line, for its maker to take entries from. It is read where all files from outside are, and no row points
@@ -58,12 +57,7 @@ export function resumeLinesRoute(
             'no-words',
             'No words were found in this file: it may be a picture of a page. Copy the words out of it and paste them here.',
           );
-        if (lines.length > mostLines)
-          throw new Problem(
-            413,
-            'too-long',
-            `This file has ${lines.length} lines, more than a résumé has. Save the pages with the résumé by themselves.`,
-          );
+        if (lines.length > mostSourceLines) throw new Problem(413, 'too-long', tooManyLines(lines.length));
         return resumeLinesSchema.parse({ lines });
       } finally {
         await blobs.discard(arrival);

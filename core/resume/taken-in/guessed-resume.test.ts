@@ -69,6 +69,19 @@ describe('an old résumé', () => {
         expect(sources.map((at) => lines[at]?.text).join(' ')).toContain(entry.title.split(',')[0]);
   });
 
+  test('what finds no room in an entry is counted', () => {
+    const many = Array.from({ length: 23 }, (_, at) => `- Tied ferry ${at}.`).join('\n');
+    const [one] = guessedResume(linesOfText(`Work\n\nDeckhand, 2024\n${many}`)).guesses;
+    expect(one?.entry.lines).toHaveLength(20);
+    expect(one?.beyond).toBe(3);
+    expect(guesses.every(({ beyond }) => beyond === 0)).toBe(true);
+  });
+
+  test('a line without an end is looked at as far as a line goes', () => {
+    expect(linesOfText(`Work\n${'*'.repeat(60_000)}`).length).toBeLessThanOrEqual(2);
+    expect(linesOfText(`Skills\n${'a** '.repeat(20_000)}`)[1]?.text.length).toBeLessThanOrEqual(4000);
+  });
+
   test('addresses are taken into no entry', () => {
     expect(JSON.stringify(guesses)).not.toContain('wren@kite.example');
     expect(JSON.stringify(guesses)).not.toContain('960 001');

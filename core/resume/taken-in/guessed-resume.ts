@@ -5,10 +5,16 @@ import { type Guess, guessOfSection, type NumberedLine } from './guess-of-sectio
 import { sectionNamed } from './section-named.ts';
 import type { SourceLine } from './source-line.ts';
 
+/** A guess as it can be taken in. */
+export interface FittedGuess extends Guess {
+  /** So many of its lines find no room in an entry. */
+  beyond: number;
+}
+
 export interface GuessedResume {
   /** Whose it seems to be; empty where no line is a name. */
   name: string;
-  guesses: Guess[];
+  guesses: FittedGuess[];
   /** Lines of which nothing was taken, by their numbers: addresses, headings that name nothing known. */
   leftOut: number[];
 }
@@ -18,19 +24,21 @@ const isContact = (text: string): boolean =>
 const isName = (text: string): boolean =>
   /^[\p{Lu}][\p{L}'’.-]*(?:\s+[\p{L}'’.-]+){0,4}$/u.test(text) && text.length < 50;
 
+/** So many lines an entry holds. */
+const mostLines = 20;
+
 /** As much of a guess as an entry can hold. */
-function fitted({ entry, sources }: Guess): Guess {
+function fitted({ entry, sources }: Guess): FittedGuess {
   const cut = (text: string) => text.slice(0, 160).trim();
+  const lines = entry.lines.flatMap(({ text, proof }) =>
+    (text.length > longestLine ? cutToFit(text) : [text]).map((piece) => ({ text: piece, proof })),
+  );
   return {
-    sources,
+    ...{ sources, beyond: Math.max(0, lines.length - mostLines) },
     entry: {
       ...entry,
       ...{ title: cut(entry.title), place: cut(entry.place), level: entry.level.slice(0, 80).trim() },
-      lines: entry.lines
-        .flatMap(({ text, proof }) =>
-          (text.length > longestLine ? cutToFit(text) : [text]).map((piece) => ({ text: piece, proof })),
-        )
-        .slice(0, 20),
+      lines: lines.slice(0, mostLines),
     },
   };
 }

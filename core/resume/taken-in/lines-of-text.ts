@@ -9,6 +9,8 @@ const rule = /^[\s\-=_*~–—]{3,}$/;
 const emphasis = /(\*\*|__|\*|_)(?=\S)(.+?)(?<=\S)\1/g;
 const unescaped = (text: string) => text.replace(/\\([\\`*_{}[\]()#+\-.!|<>~'"])/g, '$1');
 
+/** Longer ones are no lines of a résumé, in characters. */
+const longestRow = 4000;
 /** Below an item, and as far in as its words. */
 const hangsIn = /^\s{2,}\S/;
 /** A text whose lines are longer was not broken to a width. */
@@ -27,7 +29,11 @@ export function linesOfText(text: string): SourceLine[] {
   const lines: SourceLine[] = [];
   let gap = false;
   let before = '';
-  const rows = text.replace(/\r\n?/g, '\n').replace(/\t/g, '    ').split('\n');
+  const rows = text
+    .replace(/\r\n?/g, '\n')
+    .replace(/\t/g, '    ')
+    .split('\n')
+    .map((row) => row.slice(0, longestRow));
   // Rows in which something is set apart were not broken to the width of the others.
   const width = rows.reduce(
     (most, row) =>

@@ -8,3 +8,8 @@ export interface SourceLine {
   /** There is room above it. */
   gap: boolean;
 }
+
+/** No résumé has more lines. */
+export const mostSourceLines = 1200;
+export const tooManyLines = (lines: number): string =>
+  `This has ${lines} lines, more than a résumé has. Take the pages with the résumé by themselves.`;

@@ -5,7 +5,7 @@ import { fromJsonResume } from '#core/resume/json-resume/from-json-resume.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import type { TakenEntry } from '#core/resume/json-resume/taken-entry.ts';
 import { linesOfText } from '#core/resume/taken-in/lines-of-text.ts';
-import type { SourceLine } from '#core/resume/taken-in/source-line.ts';
+import { mostSourceLines, type SourceLine, tooManyLines } from '#core/resume/taken-in/source-line.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import { PasteDialog } from './paste-dialog.tsx';
@@ -45,7 +45,7 @@ export function InAndOut({
   const [busy, setBusy] = useState(false);
 
   /** Puts entries into the résumé, if there is room for all of them. */
-  const put = (taken: readonly TakenEntry[], name: string) => {
+  const put = (taken: readonly TakenEntry[], name: string): boolean => {
     const { fit: entries, refused } = checkedEntries(taken);
     const [first] = refused;
     const left = first ? ` ${refused.length} could not be: ${first.title}. ${first.why}` : '';
@@ -60,15 +60,21 @@ export function InAndOut({
         proof: proof && known.has(proof.page) ? proof : null,
       })),
     }));
-    if (own.length === 0) return problemNotice(`${name} has no entries to take in.${left}`);
-    if (page.parts.length + own.length > mostParts)
-      return problemNotice(
+    if (own.length === 0) {
+      problemNotice(`${name} has no entries to take in.${left}`);
+      return false;
+    }
+    if (page.parts.length + own.length > mostParts) {
+      problemNotice(
         `${name} has ${own.length} entries, and there is room for ${mostParts - page.parts.length} more. Take some off first.`,
       );
+      return false;
+    }
     steps.takeIn(own, version.id);
     notice(
       `${own.length} entries taken in from ${name}. Look them through; undo takes them out again.${left}`,
     );
+    return true;
   };
   const take = async (file: File | undefined) => {
     if (!file) return;
@@ -115,7 +121,9 @@ export function InAndOut({
           onClose={() => setPasting(false)}
           onText={(text) => {
             setPasting(false);
-            setRead({ name: 'what you pasted', lines: linesOfText(text) });
+            const lines = linesOfText(text);
+            if (lines.length > mostSourceLines) problemNotice(tooManyLines(lines.length));
+            else setRead({ name: 'what you pasted', lines });
           }}
         />
       )}

@@ -42,7 +42,8 @@ export function TakenInDialog({
   /** Of the file, or what stands for it. */
   name: string;
   lines: readonly SourceLine[];
-  onTake: (entries: TakenEntry[]) => void;
+  /** Whether they were taken in; they are not where there is no room for them. */
+  onTake: (entries: TakenEntry[]) => boolean;
   onClose: () => void;
 }) {
   const [{ guesses, leftOut }] = useState(() => guessedResume(lines));
@@ -71,7 +72,7 @@ export function TakenInDialog({
             can be corrected at the desk.
           </p>
           <ul className="taken-in">
-            {guesses.map(({ entry, sources }, at) => (
+            {guesses.map(({ entry, sources, beyond }, at) => (
               <li key={at} data-out={out.has(at) || undefined}>
                 <blockquote>
                   {sources.map((source) => (
@@ -90,6 +91,12 @@ export function TakenInDialog({
                     <div id={`${id}-${at}`}>
                       <AsEntry entry={entry} />
                     </div>
+                    {beyond > 0 && (
+                      <p className="flag straw">
+                        {plural(beyond, 'line')} more than an entry holds:{' '}
+                        {beyond === 1 ? 'it stays' : 'they stay'} out.
+                      </p>
+                    )}
                     <Select
                       label={`Section of ${entry.title || 'this entry'}`}
                       className="input w-auto max-w-full"
@@ -119,8 +126,7 @@ export function TakenInDialog({
               look="ink"
               disabled={chosen.length === 0}
               onClick={() => {
-                onTake(chosen);
-                onClose();
+                if (onTake(chosen)) onClose();
               }}
             >
               {`Take in ${chosen.length === 1 ? 'one entry' : `${chosen.length} entries`}`}

@@ -20,7 +20,6 @@ interface FinderProps {
 /** So many of one kind are shown; whoever looks for another types more of its name. */
 const most = 8;
 
-const places = [...rooms, ...desks];
 const label = 'Find a page, a material or something to do';
 
 const known = new WeakMap<object, Names>();
@@ -120,7 +119,10 @@ export function Finder({ actions, onClose }: FinderProps) {
               </Line>
             )}
           </Group>
-          <Group heading="Rooms" found={findNamed(places, query, ofRoom)}>
+          <Group
+            heading="Rooms"
+            found={findNamed(query === '' ? rooms : [...rooms, ...desks], query, ofRoom)}
+          >
             {({ path, name, icon: Icon }) => (
               <Line key={path} value={`room ${path}`} onSelect={() => go(path)}>
                 <Icon size={16} aria-hidden="true" />

@@ -13,6 +13,9 @@ import { provingPartName } from '../proving-part-name.ts';
 import { entriesOf, type ResumeSteps, type Version } from '../use-resume.ts';
 import { verdictMeaning, verdictWords } from './verdict-words.ts';
 
+/** So many proofs an entry holds. */
+const mostProofs = 8;
+
 /** A sentence with the words that were found in it standing out. */
 function Found({ sentence, shared }: Pick<ProposedProof, 'sentence' | 'shared'>) {
   const words = new Set(shared);
@@ -42,6 +45,7 @@ export function SkillPanel({
   const { state } = useSite();
   const entry = entriesOf(page).find(({ id }) => id === row.entry.id);
   if (!entry) return null;
+  const isFull = entry.proofs.length >= mostProofs;
   const of = (proof: Proof) => {
     const at = state.pages.filter(isShown).find(({ id }) => id === proof.page);
     const part = at?.parts.find(({ id }) => id === proof.part);
@@ -83,25 +87,26 @@ export function SkillPanel({
           })}
         </ul>
       )}
-      {proposals.map((proposal) => (
-        <div key={keyOfProof(proposal.proof)} className="proposal">
-          <p>
-            Your words on <b>{of(proposal.proof)}</b> may show it:
-          </p>
-          <blockquote>
-            <Found {...proposal} />
-          </blockquote>
-          <p className="flex flex-wrap gap-2">
-            <Button look="ink" small onClick={() => steps.tie(entry, proposal.proof)}>
-              Tie it
-            </Button>
-            <Button look="bare" small onClick={() => steps.refuse(entry, proposal.proof)}>
-              Not this one
-            </Button>
-          </p>
-        </div>
-      ))}
-      {entry.proofs.length < 8 && (
+      {!isFull &&
+        proposals.map((proposal) => (
+          <div key={keyOfProof(proposal.proof)} className="proposal">
+            <p>
+              Your words on <b>{of(proposal.proof)}</b> may show it:
+            </p>
+            <blockquote>
+              <Found {...proposal} />
+            </blockquote>
+            <p className="flex flex-wrap gap-2">
+              <Button look="ink" small onClick={() => steps.tie(entry, proposal.proof)}>
+                Tie it
+              </Button>
+              <Button look="bare" small onClick={() => steps.refuse(entry, proposal.proof)}>
+                Not this one
+              </Button>
+            </p>
+          </div>
+        ))}
+      {!isFull && (
         <ProofField
           label="Tie another proof"
           none={row.proofs.length === 0 ? 'Tie a proof…' : 'Tie another proof…'}
