@@ -7,6 +7,9 @@ import { weakOpening } from './weak-opening.ts';
 
 const rules: readonly RemarkRule[] = [emptyPhrase, weakOpening, passiveVoice, staleWords, verbFirst];
 
+/** Whether the rules know a language (BCP 47): they know English. */
+export const knowsWordsOf = (language: string): boolean => /^en\b/i.test(language);
+
 /**
  * What could be said better in a line of a résumé. Remarks and no faults: nothing waits for them. The rules know English; of lines in
  * another language nothing is said.
@@ -14,7 +17,7 @@ const rules: readonly RemarkRule[] = [emptyPhrase, weakOpening, passiveVoice, st
  * @param language what the line is written in (BCP 47)
  */
 export function lineRemarks(text: string, language: string, context: LineContext): Remark[] {
-  if (text.trim() === '' || !/^en\b/i.test(language)) return [];
+  if (text.trim() === '' || !knowsWordsOf(language)) return [];
   const remarks = rules.flatMap((rule) => rule(text, context) ?? []);
   // "Was responsible for" is weak; that it is passive as well helps nobody.
   return remarks.some(({ kind }) => kind === 'weak')

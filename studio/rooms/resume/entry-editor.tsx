@@ -8,10 +8,11 @@ import { CheckField } from '../../ui/check-field.tsx';
 import { Field } from '../../ui/field.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
+import { OtherLanguageNote } from '../../ui/reading-ease-note.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { WhenFields } from '../../ui/when-fields.tsx';
 import { longestLine } from '#core/resume/json-resume/lines-of-text.ts';
-import { lineRemarks } from '#core/resume/remarks/line-remarks.ts';
+import { knowsWordsOf, lineRemarks } from '#core/resume/remarks/line-remarks.ts';
 import { noNumber } from '#core/resume/remarks/no-number.ts';
 import type { LineContext } from '#core/resume/remarks/remark.ts';
 import { resumeSections } from '#core/resume/sections.ts';
@@ -137,6 +138,7 @@ function Lines({ page, entry, version, steps }: Omit<EntryEditorProps, 'onGone'>
           </div>
         );
       })}
+      {entry.lines.length > 0 && !knowsWordsOf(language) && <OtherLanguageNote language={language} />}
       {withoutNumber !== null && <p className="note">{withoutNumber}</p>}
       {entry.lines.length < 20 && (
         <Button
