@@ -8,6 +8,7 @@ import { z } from 'zod';
 import { benchEncoders } from './encoders.ts';
 import { benchFirstPublish } from './first-publish.ts';
 import { benchFit } from './fit.ts';
+import { benchLine } from './line.ts';
 import { benchGrowth } from './growth.ts';
 import { benchImport } from './import.ts';
 import { benchLargeStudio } from './large-studio.ts';
@@ -76,6 +77,7 @@ const benches: Record<string, () => Promise<Row | Row[]>> = {
   typing: benchTyping,
   large: benchLargeStudio,
   fit: benchFit,
+  line: benchLine,
   sizes: benchSizes,
   lighthouse: benchLighthouse,
 };
