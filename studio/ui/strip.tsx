@@ -82,12 +82,12 @@ export function Strip() {
     })),
   ]);
   return (
-    <header className="relative z-4 grid min-w-0 grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-center gap-4 border-b border-b-line bg-paper pr-4 pl-6 phone:grid-cols-[minmax(0,1fr)_auto] phone:gap-x-2 phone:gap-y-0 phone:pt-2 phone:pr-2 phone:pb-0.5 phone:pl-4">
+    <header className="relative z-4 grid min-w-0 grid-cols-[minmax(0,1fr)_auto_minmax(max-content,1fr)] items-center gap-4 border-b border-b-line bg-paper pr-4 pl-6 phone:grid-cols-[minmax(0,1fr)_auto] phone:gap-x-2 phone:gap-y-0 phone:pt-2 phone:pr-2 phone:pb-0.5 phone:pl-4">
       <div className="flex min-w-0 items-baseline gap-2 whitespace-nowrap">
         <SiteSwitcher />
         {path && (
           <a
-            className="truncate px-0.5 py-1 text-s text-ink-3 underline decoration-edge phone:hidden"
+            className="truncate px-0.5 py-1 text-s text-ink-3 underline decoration-edge max-[900px]:hidden"
             href={path}
             target="_blank"
             rel="noreferrer"
