@@ -33,6 +33,9 @@ export const de: PublicWords = {
   licence: 'Lizenz',
   since: (date) => `seit ${date}`,
   span: (from, to) => `${from} bis ${to}`,
+  weekOf: (date) => `Woche vom ${date}`,
+  seasons: { spring: 'Frühling', summer: 'Sommer', autumn: 'Herbst', winter: 'Winter' },
+  ofYear: (name, year) => `${name} ${year}`,
 
   credits: 'Nachweise',
   withMaker: (names) => `mit ${names}`,

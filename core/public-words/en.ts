@@ -33,6 +33,9 @@ export const en: PublicWords = {
   licence: 'Licence',
   since: (date) => `since ${date}`,
   span: (from, to) => `${from} to ${to}`,
+  weekOf: (date) => `week of ${date}`,
+  seasons: { spring: 'Spring', summer: 'Summer', autumn: 'Autumn', winter: 'Winter' },
+  ofYear: (name, year) => `${name} ${year}`,
 
   credits: 'Credits',
   withMaker: (names) => `with ${names}`,

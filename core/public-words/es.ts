@@ -33,6 +33,9 @@ export const es: PublicWords = {
   licence: 'Licencia',
   since: (date) => `desde ${date}`,
   span: (from, to) => `de ${from} a ${to}`,
+  weekOf: (date) => `semana del ${date}`,
+  seasons: { spring: 'Primavera', summer: 'Verano', autumn: 'Otoño', winter: 'Invierno' },
+  ofYear: (name, year) => `${name} de ${year}`,
 
   credits: 'Créditos',
   withMaker: (names) => `con ${names}`,

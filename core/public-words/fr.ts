@@ -36,6 +36,9 @@ export const fr: PublicWords = {
   licence: 'Licence',
   since: (date) => `depuis ${date}`,
   span: (from, to) => `${de(from)} à ${to}`,
+  weekOf: (date) => `semaine du ${date}`,
+  seasons: { spring: 'Printemps', summer: 'Été', autumn: 'Automne', winter: 'Hiver' },
+  ofYear: (name, year) => `${name} ${year}`,
 
   credits: 'Crédits',
   withMaker: (names) => `avec ${names}`,

@@ -44,6 +44,11 @@ export interface PublicWords {
   since: (date: string) => string;
   /** A stretch of time; the two are written out, the first one without its year where both have the same. */
   span: (from: string, to: string) => string;
+  /** A week, by the day it begins with. */
+  weekOf: (date: string) => string;
+  seasons: Record<'spring' | 'summer' | 'autumn' | 'winter', string>;
+  /** A season of a year. */
+  ofYear: (name: string, year: string) => string;
 
   credits: string;
   withMaker: (names: string) => string;

@@ -28,6 +28,7 @@ describe('the words of public pages', () => {
         'table',
         'document',
         'zoom',
+        'ofYear',
         'total',
         'with',
         'pages',
