@@ -25,8 +25,8 @@ const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
  * stands in the input where it is said.
  */
 function wordsAsText(language: string): string {
-  const { kinds: _, profiles, write, resume, ...words } = wordsFor(language);
-  return [...Object.values(words), Object.values(profiles), JSON.stringify([write, resume])]
+  const { kinds: _, profiles, write, resume, seasons, ...words } = wordsFor(language);
+  return [...Object.values(words), Object.values(profiles), JSON.stringify([write, resume, seasons])]
     .map((value: string | readonly string[] | ((...of: never[]) => string)) =>
       typeof value === 'function' ? (value as (...of: unknown[]) => string)('', '') : value.toString(),
     )
