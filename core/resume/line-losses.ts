@@ -1,4 +1,5 @@
 import type { Id } from '../id.ts';
+import { stemsIn } from '../words/stems.ts';
 import type { Month } from '../pages/case-facts.ts';
 import type { ContentEntry, ResumeContent } from './layout/resume-content.ts';
 import type { Losses } from './layout/set-resume.ts';
@@ -13,11 +14,7 @@ const oldAfterYears = 5;
 /** Of the words of two lines so many are the same where one repeats the other. */
 const sameShare = 0.5;
 
-/** Words that say something, by their beginnings, so that "welded" and "welding" are one. */
-const wordsIn = (text: string): Set<string> =>
-  new Set(
-    (text.toLowerCase().match(/\p{L}{4,}/gu) ?? []).map((word) => word.replace(/(ing|ed|es|s|en|er)$/u, '')),
-  );
+const wordsIn = (text: string): Set<string> => new Set(stemsIn(text));
 
 const shared = (a: ReadonlySet<string>, b: ReadonlySet<string>): number => {
   const both = [...a].filter((word) => b.has(word)).length;
