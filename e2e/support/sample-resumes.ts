@@ -124,230 +124,163 @@ const escaped = (html: string) => html.replace(/&/g, '&amp;').replace(/</g, '&lt
 const timedLists = ['work', 'volunteer', 'projects', 'education'] as const;
 const datedLists = ['awards', 'certificates', 'publications'] as const;
 const namedLists = ['skills', 'languages', 'interests'] as const;
+type Timed = (typeof timedLists)[number];
+type Dated = (typeof datedLists)[number];
+type Named = (typeof namedLists)[number];
 
-const what = (item: Item) => item.position ?? joined(item.studyType, item.area) ?? '';
-const called = (item: Item) => what(item) || (item.name ?? '');
+const called = (item: Item) =>
+  (item.position ?? joined(item.studyType, item.area)) || (item.name ?? item.title ?? '');
 const where = (item: Item) =>
   item.organization ?? item.institution ?? (item.position ? item.name : item.entity) ?? '';
+const givenBy = (item: Item) => item.awarder ?? item.issuer ?? item.publisher ?? '';
+const dateOf = (item: Item) => item.date ?? item.releaseDate;
 const said = (item: Item) => item.summary ?? item.description ?? '';
+const lines = (item: Item) => item.highlights ?? item.courses ?? [];
 
-interface Layout {
+/** A way in which people set a résumé. */
+interface Setting {
   format: 'markdown' | 'html';
-  write: (of: SampleResume) => string;
+  /** What its sections are called. */
+  names: Record<Timed | Dated | Named | 'references', string>;
+  top: (of: SampleResume) => string;
+  heading: (name: string) => string;
+  timed: (item: Item) => string;
+  /** All of a list, from its first item to its last. */
+  dated: (items: readonly Item[]) => string;
+  named: (items: readonly Item[], key: Named) => string;
+  reference: (item: Item) => string;
 }
 
+const ways = ({ basics }: SampleResume, between: string) =>
+  [basics.email, basics.phone].filter(Boolean).join(between);
+
 /** The same résumé as people set it: what stands where is common practice. */
-export const layouts: Record<string, Layout> = {
+const settings: Record<string, Setting> = {
   headings: {
     format: 'markdown',
-    write: (of) => `# ${of.basics.name}
-
-${[of.basics.email, of.basics.phone].filter(Boolean).join(' · ')}
-
-${of.basics.summary ?? ''}
-
-${timedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (
-      key,
-    ) => `## ${{ work: 'Work', volunteer: 'Volunteering', projects: 'Projects', education: 'Education' }[key]}
-
-${(of[key] ?? [])
-  .map(
-    (item) =>
-      `### ${joined(called(item), where(item))}\n\n*${span(item, inWords)}*\n\n${said(item)}\n${list(item.highlights ?? item.courses)}`,
-  )
-  .join('\n')}`,
-  )
-  .join('\n')}
-${datedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (key) => `## ${{ awards: 'Awards', certificates: 'Certificates', publications: 'Publications' }[key]}
-
-${(of[key] ?? [])
-  .map(
-    (item) =>
-      `**${joined(item.title ?? item.name)}**, ${joined(item.awarder ?? item.issuer ?? item.publisher, inWords(item.date ?? item.releaseDate))}\n\n${item.summary ?? ''}`,
-  )
-  .join('\n\n')}`,
-  )
-  .join('\n\n')}
-
-${namedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (key) => `## ${{ skills: 'Skills', languages: 'Languages', interests: 'Interests' }[key]}
-
-${(of[key] ?? [])
-  .map((item) =>
-    key === 'languages'
-      ? `- ${item.language} (${item.fluency})`
-      : `- **${item.name}**${item.level ? ` (${item.level})` : ''}${item.keywords?.length ? `: ${item.keywords.join(', ')}` : ''}`,
-  )
-  .join('\n')}`,
-  )
-  .join('\n\n')}
-
-${of.references?.length ? `## References\n\n${of.references.map((one) => `“${one.reference}” — ${one.name}`).join('\n\n')}` : ''}
-`,
+    names: {
+      ...{ work: 'Work', volunteer: 'Volunteering', projects: 'Projects', education: 'Education' },
+      ...{ awards: 'Awards', certificates: 'Certificates', publications: 'Publications' },
+      ...{ skills: 'Skills', languages: 'Languages', interests: 'Interests', references: 'References' },
+    },
+    top: (of) => `# ${of.basics.name}\n\n${ways(of, ' · ')}\n\n${of.basics.summary ?? ''}`,
+    heading: (name) => `## ${name}`,
+    timed: (item) =>
+      `### ${joined(called(item), where(item))}\n\n*${span(item, inWords)}*\n\n${said(item)}\n${list(lines(item))}`,
+    dated: (items) =>
+      items
+        .map(
+          (item) =>
+            `**${called(item)}**, ${joined(givenBy(item), inWords(dateOf(item)))}\n\n${item.summary ?? ''}`,
+        )
+        .join('\n\n'),
+    named: (items, key) =>
+      items
+        .map((item) =>
+          key === 'languages'
+            ? `- ${item.language} (${item.fluency})`
+            : `- **${item.name}**${item.level ? ` (${item.level})` : ''}${item.keywords?.length ? `: ${item.keywords.join(', ')}` : ''}`,
+        )
+        .join('\n'),
+    reference: (item) => `“${item.reference}” — ${item.name}`,
   },
   lines: {
     format: 'markdown',
-    write: (of) => `**${of.basics.name}**\\
-${of.basics.label ?? ''}\\
-${[of.basics.email, of.basics.phone].filter(Boolean).join(' | ')}
-
-**PROFILE**
-
-${of.basics.summary ?? ''}
-
-${timedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (
-      key,
-    ) => `**${{ work: 'PROFESSIONAL EXPERIENCE', volunteer: 'VOLUNTEER WORK', projects: 'PERSONAL PROJECTS', education: 'EDUCATION' }[key]}**
-
-${(of[key] ?? [])
-  .map(
-    (item) =>
-      `**${where(item) || called(item)}**${where(item) ? ` — ${called(item)}` : ''} (${span(item, inIso)})\n\n${said(item)}\n${list(item.highlights ?? item.courses)}`,
-  )
-  .join('\n')}`,
-  )
-  .join('\n')}
-${datedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (
-      key,
-    ) => `**${{ awards: 'HONORS AND AWARDS', certificates: 'CERTIFICATIONS', publications: 'PUBLICATIONS' }[key]}**
-
-${(of[key] ?? [])
-  .map(
-    (item) =>
-      `- ${item.title ?? item.name} — ${item.awarder ?? item.issuer ?? item.publisher} (${inIso(item.date ?? item.releaseDate)})`,
-  )
-  .join('\n')}`,
-  )
-  .join('\n\n')}
-
-${namedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (key) => `**${{ skills: 'TECHNICAL SKILLS', languages: 'LANGUAGES', interests: 'HOBBIES' }[key]}**
-
-${
-  key === 'languages'
-    ? (of[key] ?? []).map((item) => `${item.language} – ${item.fluency}`).join('\\\n')
-    : key === 'interests'
-      ? (of[key] ?? []).map((item) => item.name).join(', ')
-      : (of[key] ?? []).map((item) => `${item.name}: ${item.keywords?.join(', ')}`).join('\\\n')
-}`,
-  )
-  .join('\n\n')}
-
-${of.references?.length ? `**REFERENCES**\n\n${of.references.map((one) => `${one.name}: “${one.reference}”`).join('\n\n')}` : ''}
-`,
+    names: {
+      ...{ work: 'PROFESSIONAL EXPERIENCE', volunteer: 'VOLUNTEER WORK', projects: 'PERSONAL PROJECTS' },
+      ...{ education: 'EDUCATION', awards: 'HONORS AND AWARDS', certificates: 'CERTIFICATIONS' },
+      ...{ publications: 'PUBLICATIONS', skills: 'TECHNICAL SKILLS', languages: 'LANGUAGES' },
+      ...{ interests: 'HOBBIES', references: 'REFERENCES' },
+    },
+    top: (of) =>
+      `**${of.basics.name}**\\\n${of.basics.label ?? ''}\\\n${ways(of, ' | ')}\n\n**PROFILE**\n\n${of.basics.summary ?? ''}`,
+    heading: (name) => `**${name}**`,
+    timed: (item) =>
+      `**${where(item) || called(item)}**${where(item) ? ` — ${called(item)}` : ''} (${span(item, inIso)})\n\n${said(item)}\n${list(lines(item))}`,
+    dated: (items) =>
+      items.map((item) => `- ${called(item)} — ${givenBy(item)} (${inIso(dateOf(item))})`).join('\n'),
+    named: (items, key) =>
+      key === 'languages'
+        ? items.map((item) => `${item.language} – ${item.fluency}`).join('\\\n')
+        : key === 'interests'
+          ? items.map((item) => item.name).join(', ')
+          : items.map((item) => `${item.name}: ${item.keywords?.join(', ')}`).join('\\\n'),
+    reference: (item) => `${item.name}: “${item.reference}”`,
   },
   'dates first': {
     format: 'markdown',
-    write: (of) => `# ${of.basics.name}
-
-Email: ${of.basics.email}
-
-## Summary
-
-${of.basics.summary ?? ''}
-
-${timedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (
-      key,
-    ) => `## ${{ work: 'Employment History', volunteer: 'Community', projects: 'Selected Projects', education: 'Academic Background' }[key]}
-
-${(of[key] ?? [])
-  .map(
-    (item) =>
-      `${[span(item, inNumbers), called(item), where(item)].filter(Boolean).join(' | ')}\n${list([said(item), ...(item.highlights ?? item.courses ?? [])].filter(Boolean))}`,
-  )
-  .join('\n')}`,
-  )
-  .join('\n')}
-${datedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (
-      key,
-    ) => `## ${{ awards: 'Honours', certificates: 'Licenses & Certifications', publications: 'Selected publications' }[key]}
-
-${(of[key] ?? [])
-  .map(
-    (item) =>
-      `${inNumbers(item.date ?? item.releaseDate)} | ${item.title ?? item.name} | ${item.awarder ?? item.issuer ?? item.publisher}`,
-  )
-  .join('\\\n')}`,
-  )
-  .join('\n\n')}
-
-${namedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (key) => `## ${{ skills: 'Skills & Tools', languages: 'Language skills', interests: 'Interests' }[key]}
-
-${(of[key] ?? []).map((item) => (key === 'languages' ? `${item.language} (${item.fluency})` : item.name)).join(' · ')}`,
-  )
-  .join('\n\n')}
-
-${of.references?.length ? `## Referees\n\n${of.references.map((one) => `**${one.name}**\n\n${one.reference}`).join('\n\n')}` : ''}
-`,
+    names: {
+      ...{ work: 'Employment History', volunteer: 'Community', projects: 'Selected Projects' },
+      ...{ education: 'Academic Background', awards: 'Honours', certificates: 'Licenses & Certifications' },
+      ...{ publications: 'Selected publications', skills: 'Skills & Tools', languages: 'Language skills' },
+      ...{ interests: 'Interests', references: 'Referees' },
+    },
+    top: ({ basics }) =>
+      `# ${basics.name}\n\nEmail: ${basics.email}\n\n## Summary\n\n${basics.summary ?? ''}`,
+    heading: (name) => `## ${name}`,
+    timed: (item) =>
+      `${[span(item, inNumbers), called(item), where(item)].filter(Boolean).join(' | ')}\n${list([said(item), ...lines(item)].filter(Boolean))}`,
+    dated: (items) =>
+      items.map((item) => `${inNumbers(dateOf(item))} | ${called(item)} | ${givenBy(item)}`).join('\\\n'),
+    named: (items, key) =>
+      items
+        .map((item) => (key === 'languages' ? `${item.language} (${item.fluency})` : item.name))
+        .join(' · '),
+    reference: (item) => `**${item.name}**\n\n${item.reference}`,
   },
   'two columns': {
     format: 'html',
-    write: (of) => {
-      const row = (left: string, right: string) =>
-        `<tr><td style="width:80%">${left}</td><td style="text-align:right;white-space:nowrap">${right}</td></tr>`;
-      const items = (lines: readonly string[] | undefined) =>
-        lines?.length ? `<ul>${lines.map((one) => `<li>${escaped(one)}</li>`).join('')}</ul>` : '';
-      return `<h1>${escaped(of.basics.name)}</h1><p>${of.basics.email}</p><p>${escaped(of.basics.summary ?? '')}</p>
-${timedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (
-      key,
-    ) => `<h2>${{ work: 'Experience', volunteer: 'Volunteer experience', projects: 'Projects', education: 'Studies' }[key]}</h2>
-${(of[key] ?? [])
-  .map(
-    (item) =>
-      `<table style="width:100%">${row(`<b>${escaped(joined(called(item), where(item)))}</b>`, span(item, inWords))}</table><p>${escaped(said(item))}</p>${items(item.highlights ?? item.courses)}`,
-  )
-  .join('\n')}`,
-  )
-  .join('\n')}
-${datedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (
-      key,
-    ) => `<h2>${{ awards: 'Awards', certificates: 'Certifications', publications: 'Publications' }[key]}</h2>
-<table style="width:100%">${(of[key] ?? []).map((item) => row(escaped(joined(item.title ?? item.name, item.awarder ?? item.issuer ?? item.publisher)), inWords(item.date ?? item.releaseDate))).join('')}</table>`,
-  )
-  .join('\n')}
-${namedLists
-  .filter((key) => of[key]?.length)
-  .map(
-    (key) =>
-      `<h2>${{ skills: 'Skills', languages: 'Languages', interests: 'Interests' }[key]}</h2>${items(
-        (of[key] ?? []).map((item) =>
-          key === 'languages' ? `${item.language}: ${item.fluency}` : (item.name ?? ''),
-        ),
-      )}`,
-  )
-  .join('\n')}
-${of.references?.length ? `<h2>References</h2>${of.references.map((one) => `<p>“${escaped(one.reference ?? '')}” — ${escaped(one.name ?? '')}</p>`).join('')}` : ''}`;
+    names: {
+      ...{
+        work: 'Experience',
+        volunteer: 'Volunteer experience',
+        projects: 'Projects',
+        education: 'Studies',
+      },
+      ...{ awards: 'Awards', certificates: 'Certifications', publications: 'Publications' },
+      ...{ skills: 'Skills', languages: 'Languages', interests: 'Interests', references: 'References' },
     },
+    top: ({ basics }) =>
+      `<h1>${escaped(basics.name)}</h1><p>${basics.email}</p><p>${escaped(basics.summary ?? '')}</p>`,
+    heading: (name) => `<h2>${escaped(name)}</h2>`,
+    timed: (item) =>
+      `${table([[`<b>${escaped(joined(called(item), where(item)))}</b>`, span(item, inWords)]])}<p>${escaped(said(item))}</p>${htmlList(lines(item))}`,
+    dated: (items) =>
+      table(items.map((item) => [escaped(joined(called(item), givenBy(item))), inWords(dateOf(item))])),
+    named: (items, key) =>
+      htmlList(
+        items.map((item) => (key === 'languages' ? `${item.language}: ${item.fluency}` : (item.name ?? ''))),
+      ),
+    reference: (item) => `<p>“${escaped(item.reference ?? '')}” — ${escaped(item.name ?? '')}</p>`,
   },
 };
+
+function table(rows: readonly (readonly [left: string, right: string])[]): string {
+  const cells = rows.map(
+    ([left, right]) =>
+      `<tr><td style="width:80%">${left}</td><td style="text-align:right;white-space:nowrap">${right}</td></tr>`,
+  );
+  return `<table style="width:100%">${cells.join('')}</table>`;
+}
+const htmlList = (all: readonly string[]): string =>
+  all.length > 0 ? `<ul>${all.map((one) => `<li>${escaped(one)}</li>`).join('')}</ul>` : '';
+
+function written(of: SampleResume, setting: Setting): string {
+  const section = (key: keyof Setting['names'], body: string) =>
+    body === '' ? [] : [setting.heading(setting.names[key]), body];
+  return [
+    setting.top(of),
+    ...timedLists.flatMap((key) => section(key, (of[key] ?? []).map(setting.timed).join('\n'))),
+    ...datedLists.flatMap((key) => (of[key]?.length ? section(key, setting.dated(of[key])) : [])),
+    ...namedLists.flatMap((key) => (of[key]?.length ? section(key, setting.named(of[key], key)) : [])),
+    ...section('references', (of.references ?? []).map(setting.reference).join('\n\n')),
+  ].join('\n\n');
+}
+
+/** How the samples are set: in which format they are written for pandoc, and how. */
+export const layouts = Object.fromEntries(
+  Object.entries(settings).map(([name, setting]) => [
+    name,
+    { format: setting.format, write: (of: SampleResume) => written(of, setting) },
+  ]),
+);
