@@ -62,7 +62,11 @@ await shot('share');
 await page.goto(`${rooms}/about/resume`);
 await driver.reads('mm to spare');
 await driver.press('button', /^Saturday help/);
-await settle(1500);
+// The page of the file is drawn on the server.
+await page.waitForFunction(
+  () => (document.querySelector<HTMLImageElement>('.resume-paper img')?.naturalWidth ?? 0) > 500,
+);
+await settle(300);
 await shot('resume');
 await driver.press('button', 'For anyone');
 await driver.press('link', 'Skills and evidence');
