@@ -99,7 +99,8 @@ function linesOfPage(words: readonly PageWord[]): SourceLine[] {
     }),
   );
   const edge = Math.min(...rows.map(({ left }) => left));
-  const right = Math.max(...rows.map((row) => row.right));
+  // Where words end at the right: as far from the edge as at the left, if none reaches further.
+  const right = Math.max(1 - edge, ...rows.map((row) => row.right));
   const lines: (SourceLine & { last: Row })[] = [];
   for (const row of rows) {
     const before = lines.at(-1);
@@ -116,7 +117,9 @@ function linesOfPage(words: readonly PageWord[]): SourceLine[] {
       // The next word had no room in the row before, and nothing was set apart in it.
       before.last.right + row.first + 0.004 > right &&
       !before.last.text.includes('    ') &&
-      row.left >= before.last.left - 0.005;
+      row.left >= before.last.left - 0.005 &&
+      // Behind the end of a sentence an item is as likely as the rest of one, and two lines say no less than one.
+      !(isItem && /[.!?]$/.test(before.last.text) && /^\p{Lu}/u.test(row.text));
     if (isRest) {
       before.text += ` ${row.text}`;
       before.last = row;
