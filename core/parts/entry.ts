@@ -8,6 +8,10 @@ import { line } from '../words/line.ts';
 import { partBase } from './part-base.ts';
 import { allBlank, holdsNothing, partRules, showsNoMaterial } from './part-rules.ts';
 
+/** So many lines an entry holds, and so many things that prove it as a whole. */
+export const mostLines = 20;
+export const mostProofs = 8;
+
 const lineSchema = z.object({
   id: idSchema,
   text: line(longestLine).default(''),
@@ -29,9 +33,9 @@ export const entrySchema = partBase.extend({
     .default(null),
   /** How well: of a skill or a language. */
   level: line(80).default(''),
-  lines: z.array(lineSchema).max(20, 'At most twenty lines fit here.').default([]),
+  lines: z.array(lineSchema).max(mostLines, 'At most twenty lines fit here.').default([]),
   /** What proves the entry as a whole. */
-  proofs: z.array(proofSchema).max(8, 'At most eight proofs fit here.').default([]),
+  proofs: z.array(proofSchema).max(mostProofs, 'At most eight proofs fit here.').default([]),
   /** What does not prove it, said when it was proposed: its maker's alone. */
   refused: z.array(proofSchema).max(60).default([]),
   /** The page of a project. */

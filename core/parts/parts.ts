@@ -87,7 +87,10 @@ export const partSchema = z.discriminatedUnion(
   Object.values(partKinds).map(({ schema }): PartSchema => schema) as [PartSchema, ...PartSchema[]],
 );
 
+/** So many parts a page holds. */
+export const mostParts = 200;
+
 export const partsSchema = z
   .array(partSchema)
-  .max(200, 'A page holds at most 200 parts. Start another page for the rest.')
+  .max(mostParts, `A page holds at most ${mostParts} parts. Start another page for the rest.`)
   .refine((parts) => new Set(parts.map((part) => part.id)).size === parts.length, 'Two parts share one id.');

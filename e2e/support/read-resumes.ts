@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { createHash } from 'node:crypto';
-import { linesOfDocument } from '#core/resume/taken-in/lines-of-document.ts';
-import { linesOfText } from '#core/resume/taken-in/lines-of-text.ts';
+import { sourceLinesOfDocument } from '#core/resume/taken-in/source-lines-of-document.ts';
+import { sourceLinesOfText } from '#core/resume/taken-in/source-lines-of-text.ts';
 import { guessedResume, type GuessedResume } from '#core/resume/taken-in/guessed-resume.ts';
 import type { SourceLine } from '#core/resume/taken-in/source-line.ts';
 import { readDocument } from '#server/documents/read-document.ts';
@@ -61,8 +61,8 @@ export async function readResumes(): Promise<ReadSample[]> {
         for (const kind of fileKinds) {
           const lines =
             kind === 'text'
-              ? linesOfText(await readFile(`${at}.txt`, 'utf8'))
-              : linesOfDocument(
+              ? sourceLinesOfText(await readFile(`${at}.txt`, 'utf8'))
+              : sourceLinesOfDocument(
                   (
                     await readDocument(
                       `${at}.${kind}`,

@@ -1,7 +1,9 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { readdir } from 'node:fs/promises';
 import { resumeLinesPath } from '#contract/resume.ts';
 import { guessedResume } from '#core/resume/taken-in/guessed-resume.ts';
 import type { SourceLine } from '#core/resume/taken-in/source-line.ts';
+import { sweep } from '../media/sweep.ts';
 import { sampleResume } from './sample-resume.ts';
 import { resumeDocx } from './resume-docx.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
@@ -52,12 +54,37 @@ describe('lines of an old résumé', () => {
     );
     expect((await problemOf(wren, 'me.png', png))[1]).toContain('This is no document.');
     expect((await problemOf(wren, 'old.pdf', Buffer.from('%PDF-1.7\nnothing')))[0]).toBe(422);
-    expect((await problemOf(wren, 'empty.txt', Buffer.from('  \n')))[0]).toBeGreaterThanOrEqual(400);
+    expect((await problemOf(wren, 'empty.txt', Buffer.from('  \n')))[1]).toContain('No words were found');
     expect((await problemOf(wren, 'large.pdf', Buffer.alloc(9 * 1024 * 1024, 'x')))[0]).toBe(413);
   });
 
   test('are nobody else’s to ask for, and nothing of the file is added to what was gathered', async () => {
     expect((await problemOf(other, 'old.txt', Buffer.from('Work\n\nHelp, 2024')))[0]).toBe(404);
     expect((await wren.state(site)).materials).toEqual([]);
+  });
+
+  test('and what the reading left in the store is gone with the next sweep', async () => {
+    const stored = async () =>
+      (await readdir(server.folder, { recursive: true, withFileTypes: true }))
+        .filter((one) => one.isFile() && one.parentPath.includes('blobs'))
+        .map(({ name }) => name);
+    const tidy = () =>
+      sweep(
+        {
+          db: server.database.db,
+          blobs: server.blobs,
+          assets: server.assets,
+          limits: { maxTotalBytes: 1e9 },
+        },
+        { freshFor: 0 },
+      );
+    await tidy();
+    const before = await stored();
+    expect(
+      (await send(wren, 'old.md', Buffer.from('# Work\n\nDeckhand, the ferry, 2024\n'))).statusCode,
+    ).toBe(200);
+    expect((await stored()).length).toBeGreaterThan(before.length);
+    await tidy();
+    expect((await stored()).sort()).toEqual(before.sort());
   });
 });

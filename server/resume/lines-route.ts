@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { resumeLinesSchema } from '#contract/resume.ts';
 import { idSchema } from '#core/id.ts';
 import { documentContentSchema } from '#core/materials/document.ts';
-import { linesOfDocument } from '#core/resume/taken-in/lines-of-document.ts';
+import { sourceLinesOfDocument } from '#core/resume/taken-in/source-lines-of-document.ts';
 import { mostSourceLines, tooManyLines } from '#core/resume/taken-in/source-line.ts';
 import { wellFormed } from '#core/words/well-formed.ts';
 import { makerOf } from '../accounts/sessions.ts';
@@ -50,7 +50,7 @@ export function resumeLinesRoute(
         const read = documentContentSchema.parse(
           JSON.parse((await blobs.read(content.hash)).toString('utf8')),
         );
-        const lines = linesOfDocument(read);
+        const lines = sourceLinesOfDocument(read);
         if (lines.length === 0)
           throw new Problem(
             422,

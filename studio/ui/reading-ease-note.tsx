@@ -1,4 +1,4 @@
-import { knowsWordsOf } from '#core/resume/remarks/line-remarks.ts';
+import { knowsWordsOf } from '#core/words/knows-words-of.ts';
 import { readingEase } from '#core/words/reading-ease.ts';
 import { readingEaseInWords } from '#core/words/reading-ease-in-words.ts';
 

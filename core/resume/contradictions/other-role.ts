@@ -1,3 +1,4 @@
+import { knowsWordsOf } from '../../words/knows-words-of.ts';
 import type { ContradictionRule } from './contradiction.ts';
 
 const alone = /\b(?:alone|single-handed(?:ly)?|by myself|on my own|solo)\b/i;
@@ -8,7 +9,7 @@ const helps = /\b(?:help(?:er|ed|ing)?|assist(?:ant|ed|ing)?|support(?:ed|ing)?|
 
 /** In English: did alone what others took part in, or led what the page says was help, or the other way round. */
 export const otherRole: ContradictionRule = ({ text, entry, language }, { title, facts }) => {
-  if (!/^en\b/i.test(language)) return null;
+  if (!knowsWordsOf(language)) return null;
   const found = (words: string, page: string) =>
     ({
       kind: 'role',

@@ -9,7 +9,7 @@ import { newPart } from '../../parts/new-part.ts';
 import type { Part, PartKind, PartOf } from '../../parts/parts.ts';
 import { firstArrangement } from '../../sites/arrangement.ts';
 import type { Draft } from '../../sites/site.ts';
-import { evidenceMap } from './evidence-map.ts';
+import { evidenceMap, withProposed } from './evidence-map.ts';
 
 const part = (kind: PartKind, id: string, more: object = {}): Part =>
   ({ ...newPart(kind, id), height: 'public', ...more }) as Part;
@@ -87,6 +87,42 @@ describe('the map of skills and evidence', () => {
       ['clock', [null, 'sums', 'hidden']],
       ['low', [null]],
       ['hotel', [null]],
+    ]);
+  });
+
+  test('what is proposed stands in order beside what is there, and what is gone is not proposed', () => {
+    const proposed = [
+      { page: 'clock', part: 'sums' },
+      { page: 'hotel', part: 'q' },
+      { page: 'away', part: null },
+      { page: 'clock', part: 'nothing' },
+    ];
+    const known = pages.filter(({ page: { id } }) => id !== 'low');
+    const found = withProposed(
+      known,
+      draft,
+      [...proposed, { page: 'low', part: null }],
+      ({ page: of }) => of !== 'low',
+    );
+    expect(
+      found.map(({ page: { id }, things }) => [id, things.map(({ part: at, opens }) => [at, opens])]),
+    ).toEqual([
+      [
+        'clock',
+        [
+          [null, true],
+          ['sums', true],
+          ['hidden', false],
+        ],
+      ],
+      [
+        'hotel',
+        [
+          [null, true],
+          ['q', true],
+        ],
+      ],
+      ['low', [[null, false]]],
     ]);
   });
 

@@ -38,6 +38,34 @@ export interface EvidenceMap {
 
 export const keyOfProof = ({ page, part }: Proof): string => `${page} ${part ?? ''}`;
 
+/** What a proof is, of the page that it names; gone where that or its part is not there any more. */
+function kindOfProof({ part: of }: Proof, page: ShownPage | undefined): ProofKind {
+  if (!page || page.archived) return 'gone';
+  if (of === null) return 'page';
+  const part = page.parts.find((one) => one.id === of);
+  return part ? (part.kind === 'document' ? 'document' : 'part') : 'gone';
+}
+
+/** The proving pages with others that may prove something, behind those that are there, and in order on each page. */
+export function withProposed(
+  proving: readonly ProvingPage[],
+  draft: Pick<Draft, 'pages'>,
+  proposed: readonly Proof[],
+  opens: (proof: Proof) => boolean,
+): ProvingPage[] {
+  const all = new Map(proving.map((one) => [one.page.id, one]));
+  for (const proof of proposed) {
+    const page = draft.pages.filter(isShown).find(({ id }) => id === proof.page);
+    const kind = kindOfProof(proof, page);
+    const things = all.get(proof.page)?.things ?? [];
+    if (!page || kind === 'gone' || things.some(({ part }) => part === proof.part)) continue;
+    const order = [null, ...page.parts.map(({ id }) => id)];
+    const more = [...things, { part: proof.part, kind, opens: opens(proof) }];
+    all.set(page.id, { page, things: more.sort((a, b) => order.indexOf(a.part) - order.indexOf(b.part)) });
+  }
+  return [...all.values()];
+}
+
 /**
  * Skills of a version with what proves each, for the readers of that version.
  *
@@ -50,13 +78,7 @@ export function evidenceMap(
 ): EvidenceMap {
   const opens = proofOpens(draft, { page: resume.id, version: version.id });
   const pages = new Map(draft.pages.filter(isShown).map((page) => [page.id, page]));
-  const kindOf = ({ page: id, part: of }: Proof): ProofKind => {
-    const page = pages.get(id);
-    if (!page || page.archived) return 'gone';
-    if (of === null) return 'page';
-    const part = page.parts.find((one) => one.id === of);
-    return part ? (part.kind === 'document' ? 'document' : 'part') : 'gone';
-  };
+  const kindOf = (proof: Proof) => kindOfProof(proof, pages.get(proof.page));
   const entries = new Map(resume.parts.flatMap((part) => (part.kind === 'entry' ? [[part.id, part]] : [])));
   const rows = version.entries.flatMap((id): SkillRow[] => {
     const found = entries.get(id);

@@ -1,3 +1,4 @@
+import { knowsWordsOf } from '../../words/knows-words-of.ts';
 import { emptyPhrase } from './empty-phrase.ts';
 import { passiveVoice } from './passive-voice.ts';
 import type { LineContext, Remark, RemarkRule } from './remark.ts';
@@ -6,9 +7,6 @@ import { verbFirst } from './verb-first.ts';
 import { weakOpening } from './weak-opening.ts';
 
 const rules: readonly RemarkRule[] = [emptyPhrase, weakOpening, passiveVoice, staleWords, verbFirst];
-
-/** Whether the rules know a language (BCP 47): they know English. */
-export const knowsWordsOf = (language: string): boolean => /^en\b/i.test(language);
 
 /**
  * What could be said better in a line of a résumé. Remarks and no faults: nothing waits for them. The rules know English; of lines in

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { checkedEntries } from '../json-resume/checked-entries.ts';
 import { guessedResume } from './guessed-resume.ts';
-import { linesOfText } from './lines-of-text.ts';
+import { sourceLinesOfText } from './source-lines-of-text.ts';
 import { sectionNamed } from './section-named.ts';
 
 const text = `Wren Tolliver
@@ -34,7 +34,7 @@ English – first language
 My favourite quotes
 Nothing of this is known.
 `;
-const lines = linesOfText(text);
+const lines = sourceLinesOfText(text);
 const { name, guesses, leftOut } = guessedResume(lines);
 const of = (section: string) =>
   guesses.filter(({ entry }) => entry.section === section).map(({ entry }) => entry);
@@ -71,15 +71,15 @@ describe('an old résumé', () => {
 
   test('what finds no room in an entry is counted', () => {
     const many = Array.from({ length: 23 }, (_, at) => `- Tied ferry ${at}.`).join('\n');
-    const [one] = guessedResume(linesOfText(`Work\n\nDeckhand, 2024\n${many}`)).guesses;
+    const [one] = guessedResume(sourceLinesOfText(`Work\n\nDeckhand, 2024\n${many}`)).guesses;
     expect(one?.entry.lines).toHaveLength(20);
     expect(one?.beyond).toBe(3);
     expect(guesses.every(({ beyond }) => beyond === 0)).toBe(true);
   });
 
   test('a line without an end is looked at as far as a line goes', () => {
-    expect(linesOfText(`Work\n${'*'.repeat(60_000)}`).length).toBeLessThanOrEqual(2);
-    expect(linesOfText(`Skills\n${'a** '.repeat(20_000)}`)[1]?.text.length).toBeLessThanOrEqual(4000);
+    expect(sourceLinesOfText(`Work\n${'*'.repeat(60_000)}`).length).toBeLessThanOrEqual(2);
+    expect(sourceLinesOfText(`Skills\n${'a** '.repeat(20_000)}`)[1]?.text.length).toBeLessThanOrEqual(4000);
   });
 
   test('addresses are taken into no entry', () => {
@@ -121,7 +121,7 @@ describe('an old résumé', () => {
     );
     fc.assert(
       fc.property(pasted, (rows) => {
-        const read = linesOfText(rows.join('\n'));
+        const read = sourceLinesOfText(rows.join('\n'));
         const guessed = guessedResume(read);
         const entries = guessed.guesses.map(({ entry }) => entry);
         expect(checkedEntries(entries).refused).toEqual([]);

@@ -1,3 +1,4 @@
+import { mostLines } from '../../parts/entry.ts';
 import { longestLine } from '../json-resume/lines-of-text.ts';
 import { linesOfText as cutToFit } from '../json-resume/lines-of-text.ts';
 import type { ResumeSection } from '../sections.ts';
@@ -23,9 +24,6 @@ const isContact = (text: string): boolean =>
   /@|https?:|www\.|\+?\d[\d\s()-]{6,}\d|\b(?:phone|e-?mail|tel|address)\b/i.test(text);
 const isName = (text: string): boolean =>
   /^[\p{Lu}][\p{L}'’.-]*(?:\s+[\p{L}'’.-]+){0,4}$/u.test(text) && text.length < 50;
-
-/** So many lines an entry holds. */
-const mostLines = 20;
 
 /** As much of a guess as an entry can hold. */
 function fitted({ entry, sources }: Guess): FittedGuess {

@@ -4,11 +4,11 @@ import { wordsTold } from '#core/about/words-told.ts';
 import { fontPairs } from '#core/look/font-pairs.ts';
 import { fontsOf } from '#core/look/fonts-of.ts';
 import type { ShownPage } from '#core/pages/page.ts';
-import { contradictions } from '#core/resume/contradictions/contradictions.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { TellingPanel } from '../../parts/person/telling-panel.tsx';
 import { fetchFonts } from '../../ui/fetch-fonts.ts';
 import { ReadingEaseNote } from '../../ui/reading-ease-note.tsx';
+import { useContradictions } from '../../pages/use-contradictions.ts';
 import { ItemHeight } from './item-height.tsx';
 import { halfNames } from './item-name.ts';
 import { type PersonSteps, useOnly } from './use-person.ts';
@@ -59,7 +59,7 @@ export function InYourWords({ page, steps }: { page: ShownPage; steps: PersonSte
   const { state } = useSite();
   const { look, language } = state.site;
   const told = page.parts.flatMap((part) => (part.kind === 'telling' ? part.answers : []));
-  const apart = contradictions(state).filter(({ entry }) => entry === null);
+  const apart = useContradictions().filter(({ entry }) => entry === null);
   const pair = fontsOf(look);
   useEffect(() => void fetchFonts(pair), [pair]);
   return (

@@ -1,6 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { ShownPage } from '#core/pages/page.ts';
+import { mostLines, mostProofs } from '#core/parts/entry.ts';
 import { isWork } from '#core/pages/page.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -12,7 +13,8 @@ import { OtherLanguageNote } from '../../ui/reading-ease-note.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { WhenFields } from '../../ui/when-fields.tsx';
 import { longestLine } from '#core/resume/json-resume/lines-of-text.ts';
-import { knowsWordsOf, lineRemarks } from '#core/resume/remarks/line-remarks.ts';
+import { lineRemarks } from '#core/resume/remarks/line-remarks.ts';
+import { knowsWordsOf } from '#core/words/knows-words-of.ts';
 import { noNumber } from '#core/resume/remarks/no-number.ts';
 import type { LineContext } from '#core/resume/remarks/remark.ts';
 import { resumeSections } from '#core/resume/sections.ts';
@@ -140,7 +142,7 @@ function Lines({ page, entry, version, steps }: Omit<EntryEditorProps, 'onGone'>
       })}
       {entry.lines.length > 0 && !knowsWordsOf(language) && <OtherLanguageNote language={language} />}
       {withoutNumber !== null && <p className="note">{withoutNumber}</p>}
-      {entry.lines.length < 20 && (
+      {entry.lines.length < mostLines && (
         <Button
           small
           className="w-fit"
@@ -163,7 +165,7 @@ export function EntryEditor({ page, entry, version, steps, onGone }: EntryEditor
   ).length;
   const proofs: (Entry['proofs'][number] | null)[] = [
     ...entry.proofs,
-    ...(entry.proofs.length < 8 ? [null] : []),
+    ...(entry.proofs.length < mostProofs ? [null] : []),
   ];
   return (
     <section aria-labelledby="entry-title" className="grid content-start gap-4">

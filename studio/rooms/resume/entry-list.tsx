@@ -2,7 +2,6 @@ import { ChevronDown, ChevronUp, Plus } from 'lucide-react';
 import type { ShownPage } from '#core/pages/page.ts';
 import { isWork } from '#core/pages/page.ts';
 import { type Verdict, verdictOf } from '#core/resume/evidence.ts';
-import { contradictions } from '#core/resume/contradictions/contradictions.ts';
 import { proofOpens } from '#core/resume/proof-opens.ts';
 import { gaps, overlaps } from '#core/resume/gaps.ts';
 import { partialDateInWords } from '#core/dates/partial-date-in-words.ts';
@@ -12,6 +11,7 @@ import { type ResumeSection, resumeSections } from '#core/resume/sections.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { Select } from '../../ui/select.tsx';
+import { useContradictions } from '../../pages/use-contradictions.ts';
 import { sectionNames } from './resume-words.ts';
 import { entriesOf, type Entry, type ResumeSteps, type Version } from './use-resume.ts';
 
@@ -56,7 +56,7 @@ export function EntryList({ page, version, selected, steps, onSelect }: EntryLis
   const open = gaps(all, now);
   const twice = overlaps(all, now);
   const byId = new Map(all.map((entry) => [entry.id, entry]));
-  const apart = contradictions(state).filter(({ entry }) => byId.has(entry ?? ''));
+  const apart = useContradictions().filter(({ entry }) => byId.has(entry ?? ''));
   /** Moves an entry before or behind the next one of its section. */
   const move = (id: string, of: readonly Entry[], by: -1 | 1) => {
     const inVersion = of.filter((entry) => version.entries.includes(entry.id));

@@ -1,10 +1,11 @@
 import { useId, useState } from 'react';
 import { versionAsPath } from '#contract/resume.ts';
+import { mostParts } from '#core/parts/parts.ts';
 import { checkedEntries } from '#core/resume/json-resume/checked-entries.ts';
 import { fromJsonResume } from '#core/resume/json-resume/from-json-resume.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import type { TakenEntry } from '#core/resume/json-resume/taken-entry.ts';
-import { linesOfText } from '#core/resume/taken-in/lines-of-text.ts';
+import { sourceLinesOfText } from '#core/resume/taken-in/source-lines-of-text.ts';
 import { mostSourceLines, type SourceLine, tooManyLines } from '#core/resume/taken-in/source-line.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
@@ -13,8 +14,6 @@ import { readLines } from './read-lines.ts';
 import { TakenInDialog } from './taken-in-dialog.tsx';
 import { entriesOf, type ResumeSteps, type Version } from './use-resume.ts';
 
-/** So many parts a page holds; entries are parts of it. */
-const mostParts = 200;
 const mostBytes = 8 * 1024 * 1024;
 
 function parsedJson(text: string, name: string): unknown {
@@ -42,6 +41,8 @@ export function InAndOut({
   const at = { site: state.site.id, page: page.id, version: version.id };
   const [read, setRead] = useState<{ name: string; lines: SourceLine[] } | null>(null);
   const [pasting, setPasting] = useState(false);
+  /** Kept until entries were taken from it. */
+  const [pasted, setPasted] = useState('');
   const [busy, setBusy] = useState(false);
 
   /** Puts entries into the résumé, if there is room for all of them. */
@@ -118,10 +119,12 @@ export function InAndOut({
       </button>
       {pasting && (
         <PasteDialog
+          start={pasted}
           onClose={() => setPasting(false)}
           onText={(text) => {
             setPasting(false);
-            const lines = linesOfText(text);
+            setPasted(text);
+            const lines = sourceLinesOfText(text);
             if (lines.length > mostSourceLines) problemNotice(tooManyLines(lines.length));
             else setRead({ name: 'what you pasted', lines });
           }}
@@ -130,7 +133,11 @@ export function InAndOut({
       {read && (
         <TakenInDialog
           {...read}
-          onTake={(entries) => put(entries, read.name)}
+          onTake={(entries) => {
+            const isIn = put(entries, read.name);
+            if (isIn) setPasted('');
+            return isIn;
+          }}
           onClose={() => setRead(null)}
         />
       )}

@@ -144,7 +144,11 @@ export function OnPaper({ page, version, steps }: { page: ShownPage; version: Ve
     placeholderData: keepPreviousData,
   });
   if (version.entries.length === 0)
-    return <p className="note px-4 py-6">Nothing is ticked yet. Tick entries at the left, or add one.</p>;
+    return (
+      <p className="note px-4 py-6">
+        Nothing is ticked yet. Tick entries, add one, or take in an old résumé under In and out.
+      </p>
+    );
   if (fit.isPending) return <Loading what="Setting the pages" />;
   if (fit.error) return <Trouble error={fit.error} again={() => void fit.refetch()} />;
   const { pages, file, missing } = fit.data;

@@ -3,9 +3,18 @@ import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 
 /** A place for the words of an old résumé. */
-export function PasteDialog({ onText, onClose }: { onText: (text: string) => void; onClose: () => void }) {
+export function PasteDialog({
+  start,
+  onText,
+  onClose,
+}: {
+  /** What was pasted before, and not taken in. */
+  start: string;
+  onText: (text: string) => void;
+  onClose: () => void;
+}) {
   const id = useId();
-  const [text, setText] = useState('');
+  const [text, setText] = useState(start);
   return (
     <Dialog title="Paste a résumé" onClose={onClose}>
       <label className="field-name" htmlFor={id}>

@@ -1,8 +1,8 @@
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import { reaches } from '#core/access/height.ts';
 import { isShown } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { showsProof } from '#core/resume/evidence-map/shows-proof.ts';
+import { proofOpens } from '#core/resume/proof-opens.ts';
 import type { Proof } from '#core/resume/proof.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Select } from '../../ui/select.tsx';
@@ -50,7 +50,7 @@ export function ProofField({
       state,
       proof.part === null ? { page: proof.page } : { page: proof.page, part: proof.part },
     );
-  const outOfReach = its && own.height !== 'private' && !reaches(its.height, own.height);
+  const outOfReach = proof && its && !proofOpens(state, { page, version: version.id })(proof);
   return (
     <div className="grid gap-1">
       <Select

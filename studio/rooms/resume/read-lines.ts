@@ -1,12 +1,12 @@
 import { resumeLinesPath, resumeLinesSchema } from '#contract/resume.ts';
-import { linesOfText } from '#core/resume/taken-in/lines-of-text.ts';
+import { sourceLinesOfText } from '#core/resume/taken-in/source-lines-of-text.ts';
 import { mostSourceLines, type SourceLine, tooManyLines } from '#core/resume/taken-in/source-line.ts';
 import { Refusal, refusalFrom } from '../../api/call.ts';
 
 /** What an old résumé says, line by line: text is read here, other files where all files from outside are. */
 export async function readLines(site: string, file: File): Promise<SourceLine[]> {
   if (/\.(?:txt|text|md|markdown)$/i.test(file.name)) {
-    const lines = linesOfText(await file.text());
+    const lines = sourceLinesOfText(await file.text());
     if (lines.length > mostSourceLines) throw new Error(tooManyLines(lines.length));
     return lines;
   }

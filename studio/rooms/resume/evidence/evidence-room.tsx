@@ -2,7 +2,12 @@ import { ArrowLeft } from 'lucide-react';
 import { useMemo, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
-import { evidenceMap, keyOfProof, type ProvingPage } from '#core/resume/evidence-map/evidence-map.ts';
+import {
+  type EvidenceMap,
+  evidenceMap,
+  keyOfProof,
+  withProposed,
+} from '#core/resume/evidence-map/evidence-map.ts';
 import { proposedProofs, sentenceIndex } from '#core/resume/evidence-map/proposed-proofs.ts';
 import { writtenSentences } from '#core/resume/evidence-map/written-sentences.ts';
 import { proofOpens } from '#core/resume/proof-opens.ts';
@@ -19,27 +24,13 @@ import { useKnots } from './use-knots.ts';
 import { verdictWords } from './verdict-words.ts';
 import './evidence.css';
 
-/** What is proposed, as pages that the picture does not have yet or has without it. */
-function withProposed(pages: readonly ProvingPage[], proposed: readonly ProvingPage[]): ProvingPage[] {
-  const all = new Map(pages.map((one) => [one.page.id, one]));
-  for (const { page, things } of proposed) {
-    const before = all.get(page.id)?.things ?? [];
-    const fresh = things.filter(({ part }) => before.every((one) => one.part !== part));
-    const order = [null, ...page.parts.map(({ id }) => id)];
-    const joined = [...before, ...fresh].sort((a, b) => order.indexOf(a.part) - order.indexOf(b.part));
-    all.set(page.id, { page, things: joined });
-  }
-  return [...all.values()];
-}
-
-function Picture({ page, version }: { page: ShownPage; version: Version }) {
+function Picture({ page, version, map }: { page: ShownPage; version: Version; map: EvidenceMap }) {
   const { state } = useSite();
   const steps = useResume(page);
   const [asked, setAsked] = useSearchParams();
   const box = useRef<HTMLDivElement>(null);
   const knots = useKnots(box);
-  const map = useMemo(() => evidenceMap(state, page, version), [state, page, version]);
-  // What was written on other pages is read once, and not at each tie.
+  // Read when a page or a material changes, and not when another skill is looked at.
   const index = useMemo(() => {
     const materials = new Map(state.materials.map((one) => [one.id, one]));
     const others = state.pages
@@ -57,12 +48,9 @@ function Picture({ page, version }: { page: ShownPage; version: Version }) {
   const opens = proofOpens(state, { page: page.id, version: version.id });
   const pages = withProposed(
     map.pages,
-    proposals.flatMap(({ proof }) => {
-      const of = state.pages.filter(isShown).find(({ id }) => id === proof.page);
-      const part = of?.parts.find(({ id }) => id === proof.part);
-      const kind = part ? (part.kind === 'document' ? ('document' as const) : ('part' as const)) : 'page';
-      return of ? [{ page: of, things: [{ part: proof.part, kind, opens: opens(proof) }] }] : [];
-    }),
+    state,
+    proposals.map(({ proof }) => proof),
+    opens,
   );
   if (!row)
     return (
@@ -106,14 +94,18 @@ function Picture({ page, version }: { page: ShownPage; version: Version }) {
 }
 
 /** How many skills there are of each verdict, in words. */
-function Summary({ page, version }: { page: ShownPage; version: Version }) {
-  const { state } = useSite();
-  const { rows } = evidenceMap(state, page, version);
+function summary({ rows }: EvidenceMap): string {
   const said = (Object.keys(verdictWords) as Verdict[]).flatMap((verdict) => {
     const all = rows.filter((row) => row.verdict === verdict).length;
     return all === 0 ? [] : [`${all} ${verdictWords[verdict]}`];
   });
-  return <p className="text-ink-2">{said.join(', ')}</p>;
+  return said.join(', ');
+}
+
+/** What shows the skills of a version, worked out again when the site changes; null without a version. */
+function useMap(page: ShownPage | undefined, version: Version | undefined): EvidenceMap | null {
+  const { state } = useSite();
+  return useMemo(() => (page && version ? evidenceMap(state, page, version) : null), [state, page, version]);
 }
 
 /** Skills and evidence: what shows each skill of a version to the version's readers. */
@@ -123,6 +115,7 @@ export function EvidenceRoom() {
   const page = state.pages.filter(isShown).find(({ kind, archived }) => kind === 'resume' && !archived);
   const versions = page ? versionsOf(page) : [];
   const version = versions.find(({ id }) => id === asked.get('version')) ?? versions[0];
+  const map = useMap(page, version);
   return (
     <div className="grid content-start">
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-line px-5 py-3">
@@ -131,7 +124,7 @@ export function EvidenceRoom() {
           Résumé desk
         </Link>
         <h1>Skills and evidence</h1>
-        {page && version && <Summary page={page} version={version} />}
+        {map && <p className="text-ink-2">{summary(map)}</p>}
         <span className="ml-auto flex flex-wrap items-center gap-3">
           <SaveWords />
           {version && (
@@ -145,8 +138,8 @@ export function EvidenceRoom() {
           )}
         </span>
       </header>
-      {page && version ? (
-        <Picture key={version.id} page={page} version={version} />
+      {page && version && map ? (
+        <Picture key={version.id} {...{ page, version, map }} />
       ) : (
         <p className="px-5 py-10 text-ink-2">
           There is no résumé yet.{' '}

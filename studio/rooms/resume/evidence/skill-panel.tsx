@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import { Link } from 'react-router';
+import { mostProofs } from '#core/parts/entry.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { keyOfProof, type SkillRow } from '#core/resume/evidence-map/evidence-map.ts';
@@ -12,9 +13,6 @@ import { ProofField } from '../proof-field.tsx';
 import { provingPartName } from '../proving-part-name.ts';
 import { entriesOf, type ResumeSteps, type Version } from '../use-resume.ts';
 import { verdictMeaning, verdictWords } from './verdict-words.ts';
-
-/** So many proofs an entry holds. */
-const mostProofs = 8;
 
 /** A sentence with the words that were found in it standing out. */
 function Found({ sentence, shared }: Pick<ProposedProof, 'sentence' | 'shared'>) {

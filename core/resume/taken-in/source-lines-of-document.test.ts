@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { PageWord } from '../../materials/document.ts';
-import { linesOfDocument } from './lines-of-document.ts';
+import { sourceLinesOfDocument } from './source-lines-of-document.ts';
 
 /** Rows of a page, each from its left edge: a letter is a hundredth of the page wide, a row two hundredths high. */
 const page = (rows: readonly [left: number, text: string, height?: number][]): PageWord[] =>
@@ -20,7 +20,7 @@ const page = (rows: readonly [left: number, text: string, height?: number][]): P
     });
   });
 const read = (...rows: Parameters<typeof page>[0]) =>
-  linesOfDocument({ pages: [page(rows)], pieces: [], leftOut: 0 });
+  sourceLinesOfDocument({ pages: [page(rows)], pieces: [], leftOut: 0 });
 const wide = 'a row of words that runs from one edge of the page to the other one right';
 
 describe('the lines of a PDF', () => {

@@ -25,7 +25,7 @@ const wasBroken = (before: string, next: string, width: number): boolean =>
  * Lines of pasted text or of a text file, also of Markdown: signs of lists and headings are taken away and kept as what they say.
  * Lines that were only broken for their length are joined.
  */
-export function linesOfText(text: string): SourceLine[] {
+export function sourceLinesOfText(text: string): SourceLine[] {
   const lines: SourceLine[] = [];
   let gap = false;
   let before = '';

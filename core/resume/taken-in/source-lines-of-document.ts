@@ -136,7 +136,7 @@ function linesOfPage(words: readonly PageWord[]): SourceLine[] {
 }
 
 /** The lines of a document that was read: by its structure where it has one, of a PDF by where its words stand. */
-export function linesOfDocument({ pages, pieces }: DocumentContent): SourceLine[] {
+export function sourceLinesOfDocument({ pages, pieces }: DocumentContent): SourceLine[] {
   const found =
     pages.length > 0
       ? pages.flatMap(linesOfPage)
