@@ -153,17 +153,6 @@ I write it down on the day it happens. A week later every mistake sounds like a 
     kind: 'plain',
     title: 'Failures, by date',
     below: 'Workshop notes',
-    text: `# 9 October
-
-The first dial was cut from a drawing at half size. It is a good coaster now.
-
-# 3 November
-
-Steam bends ash. It does not bend oak that has stood in a loft for twenty years, it breaks it.
-
-# 17 March
-
-Two rivets instead of a hinge: it folds once.`,
   },
   { kind: 'heading', title: 'Elsewhere' },
   {

@@ -19,7 +19,7 @@ import { pageSlug } from '#core/pages/page-slug.ts';
 import type { Block, Inline, RichText } from '#core/words/rich-text.ts';
 import { demoEmail } from '#server/accounts/routes.ts';
 import { newId } from '#server/db/new-id.ts';
-import { accounts, pages, parts } from '#server/db/schema.ts';
+import { accounts, materials, pages, parts } from '#server/db/schema.ts';
 import { changeIn, putIn } from '#server/messages/box.ts';
 import { addLink } from '#server/links/link-material.ts';
 import { addNote } from '#server/links/note-material.ts';
@@ -31,6 +31,7 @@ import { publish } from '#server/publish/publish.ts';
 import { draftAt } from '#server/sites/load-draft.ts';
 import { makeSite } from '#server/sites/make-site.ts';
 import { partsAboutMaker } from './about-maker.ts';
+import { partsWithMoments } from './moments-of-pages.ts';
 import { partsOfResume } from './resume-of-maker.ts';
 import {
   aboutMaker,
@@ -322,6 +323,17 @@ export async function seedDemo(
   for (const group of groups) await addPage('group', { kind: 'plain', ...group });
   for (const project of live) await addProject(project);
   for (const page of beside) await addPage(page.kind, page);
+  const { draft: begun } = await draftAt(db, account, site);
+  const withMoments = await partsWithMoments(begun.pages, async (page, file) => {
+    const folder = live.find(({ title }) => title === page)?.folder ?? '';
+    const id = await bring(`${folder}/${file}`);
+    const [row] = await db.select({ takenOn: materials.takenOn }).from(materials).where(eq(materials.id, id));
+    return { id, day: row?.takenOn?.slice(0, 10) ?? null };
+  });
+  for (const { page, parts } of withMoments)
+    await commands.run(scope, { label: `Moments of ${page.title}` }, async (running) => {
+      await running.update('page', page.id, { parts });
+    });
   const proofs = await db
     .select({ id: pages.id, title: pages.title })
     .from(pages)

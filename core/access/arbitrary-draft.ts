@@ -128,7 +128,11 @@ const partSpec = fc.record({
   height: mostlyOpen,
   form: fc.constantFrom(...linkForms),
   inside: mostlyOpen,
-  kind: fc.constantFrom(...(Object.keys(partKinds) as PartKind[])),
+  kind: fc.oneof(
+    { weight: 3, arbitrary: fc.constantFrom(...(Object.keys(partKinds) as PartKind[])) },
+    // What is drawn elsewhere than where it is kept: seldom both are there by chance.
+    { weight: 1, arbitrary: fc.constantFrom<PartKind>('moment', 'process') },
+  ),
   materials: fc.uniqueArray(materialId, { maxLength: 3 }),
   ground: fc.option(groundSpec, { nil: undefined, freq: 2 }),
 });
@@ -214,6 +218,16 @@ const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
     ...{ section: 'work', title: `did ${said}`, place: '', from: '2025', to: 'now', level: '' },
     lines: [{ id: `${id}-line`, text: `line ${said}`, proof: { page: 'page-1', part: 'part-1-0' } }],
     ...{ proofs: [], refused: [{ page: `secret-refused-${id}`, part: null }], page: null },
+  }),
+  process: ({ said, form }) => ({
+    ...{ title: `process ${said}`, pages: null, phase: null, chosen: [], form: 'story', spacing: 'true' },
+    // Of every other one readers are told less.
+    ...{ reasons: form === 'card', company: form === 'card', time: form === 'card' },
+  }),
+  moment: ({ id, said, materials }) => ({
+    ...{ date: '2024-W07', title: `moment ${said}`, happened: `happened ${said}`, decided: `decided ${id}` },
+    ...{ why: `why ${id}`, turnedDown: `instead ${id}`, next: `next ${id}`, with: `with ${id}` },
+    ...{ phase: 'phase-build', minutes: 7001, materials, ledTo: null },
   }),
 };
 

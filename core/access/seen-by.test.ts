@@ -5,6 +5,7 @@ import { materialsOn } from '../pages/materials-on.ts';
 import { newPart } from '../parts/new-part.ts';
 import { type Page, shownOn } from '../pages/page.ts';
 import { materialsOf } from '../parts/materials-of.ts';
+import type { Moment } from '../parts/moment.ts';
 import type { Part } from '../parts/parts.ts';
 import type { Draft } from '../sites/site.ts';
 import { draftArbitrary, mixedDraftArbitrary, marker, noteId } from './arbitrary-draft.ts';
@@ -75,8 +76,19 @@ const isEmpty = (part: Part): boolean => {
   }
 };
 
+/** Moments that a page of a view draws, told a second time: those of the page and of what hangs below it that the view may have. */
+function momentsOn(shown: readonly Page[], levels: Map<string, number>, least: number, on: Page): Moment[] {
+  const below = shown.filter(({ parent }) => parent === on.id);
+  return [
+    ...shownOn(on).parts.filter(
+      (part): part is Moment => part.kind === 'moment' && (levels.get(part.id) ?? 0) >= least,
+    ),
+    ...below.flatMap((page) => momentsOn(shown, levels, least, page)),
+  ];
+}
+
 /** The rules of scope and reach written a second time: page by page, and each way in by itself. */
-function expectedOf(draft: Draft, viewer: Viewer): Record<string, string[]> {
+function expectedOf(draft: Draft, viewer: Viewer): Record<string, { parts: string[]; moments: Moment[] }> {
   const levels = everyLevel(draft);
   const site = heightLevel(draft.site.height);
   const least = needed[viewer.kind];
@@ -100,11 +112,15 @@ function expectedOf(draft: Draft, viewer: Viewer): Record<string, string[]> {
   const shown = draft.pages.filter((page) => (levels.get(page.id) ?? 0) >= least && covered(page));
   if (site < least) return {};
   if (viewer.kind === 'page-link' && !shown.some(({ id }) => id === viewer.page)) return {};
+  const everything = shown.flatMap((page) => momentsOn([], levels, least, page));
   return Object.fromEntries(
     shown.map((page) => {
       const { opening, ...own } = shownOn(page);
+      const all = page.kind === 'home' ? everything : momentsOn(shown, levels, least, page);
       const parts = own.parts
         .filter((part) => !isEmpty(part) && (levels.get(part.id) ?? 0) >= least)
+        // Moments stand in process parts, and those where there are any.
+        .filter(({ kind }) => kind !== 'moment' && (kind !== 'process' || all.length > 0))
         // Of portraits and versions the first; the places here are all equally exact.
         .filter(
           ({ kind }, at, all) =>
@@ -116,22 +132,26 @@ function expectedOf(draft: Draft, viewer: Viewer): Record<string, string[]> {
           const entries = all.filter(({ kind }) => kind === 'entry');
           return part.kind === 'entry' ? [] : part.kind === 'version' ? [part, ...entries] : [part];
         });
+      const moments = parts.some(({ kind }) => kind === 'process') ? all : [];
       const cover = own.cover.picture;
       const elsewhere = own.parts.flatMap(materialsOf);
       const keptCover =
         cover !== null &&
         (opening.pictures.includes(cover) ||
           parts.flatMap(materialsOf).includes(cover) ||
+          momentsOn([], levels, least, page).flatMap(materialsOf).includes(cover) ||
           !elsewhere.includes(cover));
       // All but the note are somebody else's work, so a page that shows anything has somebody to name.
       const ground = draft.site.look.ground.picture;
       const isPicture = draft.materials.some(({ id, kind }) => id === ground && kind === 'picture');
       const names = [
         ...[...opening.pictures, ...parts.flatMap(materialsOf)],
+        ...moments.flatMap(materialsOf),
         ...(keptCover ? [cover] : []),
         ...(ground !== null && isPicture ? [ground] : []),
       ].some((id) => id !== noteId);
-      return [page.id, parts.filter(({ kind }) => kind !== 'credits' || names).map(({ id }) => id)];
+      const ids = parts.filter(({ kind }) => kind !== 'credits' || names).map(({ id }) => id);
+      return [page.id, { parts: ids, moments }];
     }),
   );
 }
@@ -144,7 +164,9 @@ describe('seenBy', () => {
         const bytes = JSON.stringify(view);
         const levels = everyLevel(draft);
         const isOpen = (id: string) => (levels.get(id) ?? 0) >= needed[viewer.kind];
-        const shown = new Set<string>();
+        const drawn = Object.values(expectedOf(draft, viewer)).flatMap(({ moments }) => moments);
+        const isDrawn = new Set(drawn.map(({ id }) => id));
+        const shown = new Set(drawn.flatMap(materialsOf));
         // Neither file names nor the questions behind a reflection, for anybody.
         const secrets = ['secret-', '2026-01-01', 'hasGps'];
         for (const page of draft.pages) {
@@ -152,7 +174,8 @@ describe('seenBy', () => {
           if (!isOpen(page.id)) secrets.push(marker.page(page.id));
           else [...opening.pictures, cover.picture ?? ''].forEach((id) => shown.add(id));
           for (const part of parts) {
-            if (!isOpen(part.id)) secrets.push(marker.part(part.id));
+            const isThere = part.kind === 'moment' ? isDrawn.has(part.id) : isOpen(part.id);
+            if (!isThere) secrets.push(marker.part(part.id));
             else materialsOf(part).forEach((id) => shown.add(id));
             if (part.kind !== 'table') continue;
             for (const { id } of part.columns) if (!isOpen(id)) secrets.push(marker.part(id));
@@ -180,7 +203,13 @@ describe('seenBy', () => {
         const view = seenBy(draft, viewer);
         expect(
           Object.fromEntries((view?.pages ?? []).map((page) => [page.id, page.parts.map(({ id }) => id)])),
-        ).toEqual(expected);
+        ).toEqual(Object.fromEntries(Object.entries(expected).map(([id, { parts }]) => [id, parts])));
+        for (const page of view?.pages ?? [])
+          for (const part of page.parts)
+            if (part.kind === 'process') {
+              const moments = part.moments.map(({ id }) => id).sort();
+              expect(moments).toEqual(expected[page.id]?.moments.map(({ id }) => id).sort());
+            }
         for (const page of view?.pages ?? []) {
           const own = page.parts.some(({ kind }) => kind === 'credits');
           if (own) expect(page.credits).toEqual([]);

@@ -4,6 +4,7 @@ import { lowest, reaches } from './height.ts';
 import { linkedTo } from './linked-to.ts';
 import type { Id } from '../id.ts';
 import { withGroundPicture } from '../look/ground-picture.ts';
+import { isMoment, momentsOf } from '../moments/moments-of.ts';
 import { standsInMenu } from '../menu/stands-in-menu.ts';
 import { materialsById } from '../materials/materials-by-id.ts';
 import { materialsOn } from '../pages/materials-on.ts';
@@ -21,6 +22,7 @@ import { pathOfPages } from './path-of-pages.ts';
 import { heightsOf } from './heights-of.ts';
 import { ownHeight } from './own-height.ts';
 import { seenMaterial, type SeenMaterial } from './seen-material.ts';
+import { seenMoments } from './seen-moments.ts';
 import { withHeld } from '../parts/held-in.ts';
 import { preferredParts } from '../parts/preferred-parts.ts';
 import { rulesOf, type SeenPart } from '../parts/parts.ts';
@@ -152,8 +154,17 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     const page = openIds.has(id) ? open.find((one) => one.id === id) : undefined;
     return page && isWork(page) ? { title: page.title, from: page.facts.from, to: page.facts.to } : null;
   };
+  const partReaches = (page: Id, part: Id) => reaches(heights.parts.get(page)?.get(part) ?? 'private', reach);
+  const moments = new Map(
+    open.map((page) => [page.id, seenMoments(page, { open, reaches: partReaches, show })]),
+  );
+  const kept = new Set(open.flatMap((page) => momentsOf(shownOn(page).parts).map(({ id }) => id)));
+  /** A moment is there for a reader where its own page draws it. */
+  const isDrawn = (page: Id, moment: Id) =>
+    [...(moments.get(page)?.values() ?? [])].some((drawn) => drawn.some(({ id }) => id === moment));
   const proves = ({ page, part }: Proof) =>
-    openIds.has(page) && (part === null || reaches(heights.parts.get(page)?.get(part) ?? 'private', reach));
+    openIds.has(page) &&
+    (part === null || (partReaches(page, part) && (!kept.has(part) || isDrawn(page, part))));
   const offWall = new Set(draft.site.offWall);
   const isPictureId = (id: Id | null): id is Id => id !== null && known.get(id)?.kind === 'picture';
 
@@ -162,8 +173,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const onGround = look.ground.picture === null ? [] : [look.ground.picture];
 
   const pages = inReadingOrder(open).map((page): SeenPage => {
-    const ofParts = heights.parts.get(page.id);
-    const isOpen = ({ id }: { id: Id }) => reaches(ofParts?.get(id) ?? 'private', reach);
+    const isOpen = ({ id }: { id: Id }) => partReaches(page.id, id);
     const shown = shownOn(page);
     const parts = versionApplied(
       preferredParts(
@@ -172,16 +182,21 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
           .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
           // The link of a version opens no other one.
           .filter(({ kind, id }) => kind !== 'version' || !linked?.version || id === linked.version)
+          // Moments are drawn by process parts and by nothing else.
+          .filter((part) => !isMoment(part))
           // Kinds that nobody here knows are empty, too.
           .filter((part) => !isEmptyPart(part)),
       ),
     );
     for (const part of parts) materialsOf(part).forEach(show);
-    const cover = coverFor(shown, parts);
-    const credited = parts.some((part) => rulesOf(part).givesCredits);
+    const drawn = moments.get(page.id);
+    const inMoments = [...(drawn?.values() ?? [])].flatMap((all) => all.flatMap((one) => one.materials));
+    const cover = coverFor(shown, [...parts, ...momentsOf(shown.parts).filter(isOpen)]);
+    const isCredited = parts.some((part) => rulesOf(part).givesCredits);
     // Only what this viewer is shown is credited: a hidden part's sources would tell of it.
     const language = page.language ?? draft.site.language;
-    const credits = creditsOf([...materialsOn({ ...shown, parts, cover }), ...onGround], known, language);
+    const credited = [...materialsOn({ ...shown, parts, cover }), ...inMoments, ...onGround];
+    const credits = creditsOf(credited, known, language);
     return {
       id: page.id,
       kind: page.kind,
@@ -200,9 +215,14 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
         pictures: shown.opening.pictures.filter(show),
       },
       parts: parts
-        .map((part) => seenPart(part, { credits, opens: isOpenId, work: openWork, proves }))
+        .map((part) =>
+          seenPart(part, {
+            ...{ credits, opens: isOpenId, work: openWork, proves, phases: draft.site.phases },
+            moments: ({ id }) => drawn?.get(id) ?? [],
+          }),
+        )
         .filter((part) => part !== null),
-      credits: credited ? [] : credits,
+      credits: isCredited ? [] : credits,
     };
   });
   const { title, by, menu, wall, wallLabels, wallDates, wallTags, welcome } = draft.site;

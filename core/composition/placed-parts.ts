@@ -17,7 +17,7 @@ export interface PlacedPart {
 
 /** What a part is drawn together with, where such follow each other: facts about the maker, or what makes up a résumé. */
 export function drawnWith(part: { kind: PartKind }): 'facts' | 'resume' | null {
-  const of = isKnownPart(part) ? rulesOf(part).ofPerson : undefined;
+  const of = isKnownPart(part) ? rulesOf(part).tiedIn : undefined;
   return of === 'facts' || of === 'resume' ? of : null;
 }
 

@@ -29,6 +29,17 @@ export const dateForReaders = (date: string, language: string): string =>
   formatOf(localeOf(language), shapeOf(date)).format(parseISO(date));
 
 /**
+ * A day as it stands where there is little room: "13 Nov", and with its year where that is not plain from what stands around it.
+ *
+ * @param day see ISO 8601: "2025-11-13"
+ */
+export const shortDayForReaders = (day: string, language: string, withYear: boolean): string =>
+  formatOf(localeOf(language), {
+    ...{ day: 'numeric', month: 'short' },
+    ...(withYear && { year: 'numeric' }),
+  }).format(parseISO(day));
+
+/**
  * How long something took, in words of the page's language: "September to December 2025", "seit März 2026". Where nobody has
  * written words in it, the dates stand for themselves. Empty when no beginning is known; a last month before the first is read
  * as no last month.

@@ -1,6 +1,7 @@
 import { cut } from '../words/cut.ts';
 import type { Id } from '../id.ts';
 import { copyOfPart } from '../parts/copy-of-part.ts';
+import type { Part } from '../parts/parts.ts';
 import { isShown, type Page, type PageBase } from './page.ts';
 import { pageTree, type PageNode } from './page-tree.ts';
 
@@ -26,12 +27,24 @@ export function copyOfPage<P extends Page>(page: P, at: Pick<PageBase, 'rank' | 
     const { beside } = part;
     const other = beside && ids.get(beside.with);
     return {
-      ...copyOfPart(part, newId),
+      ...withNamesOf(copyOfPart(part, newId), ids, new Map([[page.id, copy.id]])),
       id: ids.get(part.id) ?? newId(),
       ...(beside && other ? { beside: { ...beside, with: other } } : {}),
     };
   });
   return { ...copy, parts };
+}
+
+/** A part that names others of its page, with those of the copy in their place; what it names on other pages stays. */
+function withNamesOf(part: Part, parts: ReadonlyMap<Id, Id>, pages: ReadonlyMap<Id, Id>): Part {
+  if (part.kind === 'moment')
+    return { ...part, ledTo: part.ledTo === null ? null : (parts.get(part.ledTo) ?? null) };
+  if (part.kind !== 'process') return part;
+  return {
+    ...part,
+    chosen: part.chosen.map((id) => parts.get(id) ?? id),
+    pages: part.pages && part.pages.map((id) => pages.get(id) ?? id),
+  };
 }
 
 interface Taking {

@@ -18,7 +18,7 @@ export const availability = partRules<typeof availabilitySchema, Pick<Availabili
   ...holdsNothing,
   schema: availabilitySchema,
   noun: 'what its maker is free for',
-  ofPerson: 'facts',
+  tiedIn: 'facts',
   start: () => ({ text: '', from: null, to: null }),
   isEmpty: ({ text }) => allBlank(text),
   seen: ({ text, from, to }) => ({ text: text.trim(), from, to }),

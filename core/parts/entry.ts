@@ -62,7 +62,7 @@ export const entry = partRules<typeof entrySchema, SeenEntry>({
   ...holdsNothing,
   schema: entrySchema,
   noun: 'an entry of the résumé',
-  ofPerson: 'resume',
+  tiedIn: 'resume',
   start: () => ({
     ...{ section: 'work', title: '', place: '', from: null, to: null, level: '' },
     ...{ lines: [], proofs: [], refused: [], page: null },

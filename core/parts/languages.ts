@@ -24,7 +24,7 @@ export const languages = partRules<typeof languagesSchema, { list: Spoken[] }>({
   ...holdsNothing,
   schema: languagesSchema,
   noun: 'languages',
-  ofPerson: 'facts',
+  tiedIn: 'facts',
   start: () => ({ list: [] }),
   isEmpty: ({ list }) => list.length === 0,
   seen: ({ list }) => ({ list }),

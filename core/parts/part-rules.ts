@@ -3,6 +3,8 @@ import type { CreditPiece } from '../credits/credit.ts';
 import type { Height } from '../access/height.ts';
 import type { Id } from '../id.ts';
 import type { Material } from '../materials/material.ts';
+import type { Phase } from '../moments/phases.ts';
+import type { SeenMoment } from '../moments/seen-moment.ts';
 import type { Month } from '../pages/case-facts.ts';
 import type { Proof } from '../resume/proof.ts';
 import type { PartBase } from './part-base.ts';
@@ -23,6 +25,10 @@ export interface SeenContext {
   work: (page: Id) => { title: string; from: Month | null; to: Month | 'now' | null } | null;
   /** Whether they can open what proves something. */
   proves: (proof: Proof) => boolean;
+  /** Of a process part on this page the moments that they may have, in time. */
+  moments: (process: { id: Id }) => SeenMoment[];
+  /** The site's, in the maker's order. */
+  phases: readonly Phase[];
 }
 
 /** What there is to know of one kind of part, but for how it is drawn and set. */
@@ -60,10 +66,10 @@ export interface PartRules<P extends PartBase & { kind: string }, Seen extends o
   /** Materials whose own file readers may download. */
   downloads(part: Seen): Id[];
   /**
-   * It tells of the maker and is tied in the rooms about them: facts, which are drawn together, words of their own, or what makes
-   * up the résumé.
+   * It is tied in a room of its own and not in Compose. It tells of the maker: facts, which are drawn together, words of their own, or
+   * what makes up the résumé. Or it is a moment, which process parts draw.
    */
-  ofPerson?: 'facts' | 'words' | 'resume';
+  tiedIn?: 'facts' | 'words' | 'resume' | 'moments';
   /** How high it flies at most while its maker is under 18. */
   mostUnderAge?(part: P): Height;
   /** How high it is tied in, where that is not as high as the page. */

@@ -1,10 +1,12 @@
 import equal from 'fast-deep-equal';
 import { z } from 'zod';
 import { idSchema, type Id } from '../id.ts';
-import { type Part, partSchema } from './parts.ts';
+import { mostMoments, mostParts, type Part, partSchema } from './parts.ts';
 
-const someParts = z.array(partSchema).max(400);
-const order = z.array(idSchema).max(400).nullable();
+/** Twice what a page holds: before and after. */
+const most = 2 * (mostParts + mostMoments);
+const someParts = z.array(partSchema).max(most);
+const order = z.array(idSchema).max(most).nullable();
 
 /**
  * What was done to the parts of a page, told by itself: it can be laid over a page that somebody else has changed

@@ -10,12 +10,14 @@ import { evidence } from './evidence.ts';
 import { gallery } from './gallery.ts';
 import { languages } from './languages.ts';
 import { link } from './link.ts';
+import { moment } from './moment.ts';
 import type { PartBase } from './part-base.ts';
 import type { PartRules } from './part-rules.ts';
 import { personLine } from './person-line.ts';
 import { picture } from './picture.ts';
 import { place } from './place.ts';
 import { portrait } from './portrait.ts';
+import { process } from './process.ts';
 import { profiles } from './profiles.ts';
 import { quote } from './quote.ts';
 import { reflection } from './reflection.ts';
@@ -56,6 +58,8 @@ export const partKinds = {
   telling,
   version,
   entry,
+  process,
+  moment,
 };
 type Kinds = typeof partKinds;
 export type PartKind = keyof Kinds;
@@ -87,10 +91,20 @@ export const partSchema = z.discriminatedUnion(
   Object.values(partKinds).map(({ schema }): PartSchema => schema) as [PartSchema, ...PartSchema[]],
 );
 
-/** So many parts a page holds. */
+/** So many parts stand on a page. */
 export const mostParts = 200;
+/** So many moments are kept on one. */
+export const mostMoments = 2000;
 
+const isMoment = ({ kind }: Part): boolean => kind === 'moment';
 export const partsSchema = z
   .array(partSchema)
-  .max(mostParts, `A page holds at most ${mostParts} parts. Start another page for the rest.`)
+  .refine(
+    (parts) => parts.filter((part) => !isMoment(part)).length <= mostParts,
+    `A page holds at most ${mostParts} parts. Start another page for the rest.`,
+  )
+  .refine(
+    (parts) => parts.filter(isMoment).length <= mostMoments,
+    `A page keeps at most ${mostMoments} moments. Keep the rest on another page.`,
+  )
   .refine((parts) => new Set(parts.map((part) => part.id)).size === parts.length, 'Two parts share one id.');

@@ -18,7 +18,7 @@ export const personLine = <K extends string>(kind: K, noun: string, most: number
     ...holdsNothing,
     schema: schema as z.ZodType<Line> & typeof schema,
     noun,
-    ofPerson: 'facts',
+    tiedIn: 'facts',
     start: () => ({ text: '' }) as never,
     isEmpty: ({ text }) => allBlank(text),
     seen: ({ text }) => ({ text: text.trim() }),

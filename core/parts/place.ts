@@ -20,7 +20,7 @@ export const place = partRules<typeof placeSchema, Pick<Place, 'exactness' | 'te
   ...holdsNothing,
   schema: placeSchema,
   noun: 'place',
-  ofPerson: 'facts',
+  tiedIn: 'facts',
   // Whoever may know the town need not be told the country as well.
   preferred: ({ exactness }) => exactnesses.indexOf(exactness),
   mostUnderAge: ({ exactness }) => (exactness === 'street' || exactness === 'town' ? 'invited' : 'public'),

@@ -29,7 +29,7 @@ export const portrait = partRules<typeof portraitSchema, SeenPortrait>({
   ...holdsNothing,
   schema: portraitSchema,
   noun: 'portrait',
-  ofPerson: 'facts',
+  tiedIn: 'facts',
   preferred: () => 0,
   mostUnderAge: ({ form, face }) => (form === 'photo' && face ? 'invited' : 'public'),
   materials: shows,

@@ -22,7 +22,7 @@ export const profiles = partRules<typeof profilesSchema, { list: Profile[] }>({
   ...holdsNothing,
   schema: profilesSchema,
   noun: 'links',
-  ofPerson: 'facts',
+  tiedIn: 'facts',
   start: () => ({ list: [] }),
   isEmpty: ({ list }) => whole(list).length === 0,
   seen: ({ list }) => ({ list: whole(list) }),

@@ -4,7 +4,10 @@ import type { Part } from './parts.ts';
 import { seenPart } from './seen-part.ts';
 
 /** On a page that names nobody, with nothing beside it. */
-const alone = { credits: [], opens: () => false, work: () => null, proves: () => false };
+const alone = {
+  ...{ credits: [], opens: () => false, work: () => null, proves: () => false },
+  ...{ moments: () => [], phases: [] },
+};
 
 test('a part keeps its place beside another one, and nothing of what its maker was asked', () => {
   const beside = { with: 'part-0', share: 0.4 };

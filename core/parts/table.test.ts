@@ -7,7 +7,10 @@ import { type PartOf, partSchema } from './parts.ts';
 import { seenPart } from './seen-part.ts';
 
 /** On a page that names nobody, with nothing beside it. */
-const alone = { credits: [], opens: () => false, work: () => null, proves: () => false };
+const alone = {
+  ...{ credits: [], opens: () => false, work: () => null, proves: () => false },
+  ...{ moments: () => [], phases: [] },
+};
 
 const table: PartOf<'table'> = {
   id: 'part-one',

@@ -41,7 +41,7 @@ export const telling = partRules<
   ...holdsNothing,
   schema: tellingSchema,
   noun: 'what its maker says of themselves',
-  ofPerson: 'words',
+  tiedIn: 'words',
   start: () => ({ half: 'biography', answers: [] }),
   isEmpty: ({ answers }) => allBlank(...answers.map(({ text }) => text)),
   // What proves it is named only to whoever can open it.

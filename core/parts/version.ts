@@ -42,7 +42,7 @@ export const version = partRules<typeof versionSchema, SeenVersion>({
   ...holdsNothing,
   schema: versionSchema,
   noun: 'a version of the résumé',
-  ofPerson: 'resume',
+  tiedIn: 'resume',
   // Readers get the first that they may have.
   preferred: () => 0,
   startsAt: 'private',

@@ -37,6 +37,24 @@ export const de: PublicWords = {
   seasons: { spring: 'Frühling', summer: 'Sommer', autumn: 'Herbst', winter: 'Winter' },
   ofYear: (name, year) => `${name} ${year}`,
 
+  process: {
+    title: 'Wie es entstand',
+    phases: {
+      ...{ research: 'Recherche', sketch: 'Skizze', prototype: 'Prototyp' },
+      ...{ build: 'Bau', test: 'Probe', finished: 'Fertig' },
+    },
+    phase: 'Abschnitt',
+    quiet: (days) => `${days} stille Tage`,
+    later: (days) => (days === 1 ? '1 Tag später' : `${days} Tage später`),
+    moments: (count) => (count === 1 ? '1 Moment' : `${count} Momente`),
+    untitled: 'Ein Moment',
+    decided: 'Entschieden',
+    why: 'Warum',
+    turnedDown: 'Verworfen',
+    next: 'Nächste Frage',
+    spent: 'Aufgewendete Zeit',
+  },
+
   credits: 'Nachweise',
   withMaker: (names) => `mit ${names}`,
   makerUnknown: 'Urheber unbekannt',

@@ -37,6 +37,24 @@ export const en: PublicWords = {
   seasons: { spring: 'Spring', summer: 'Summer', autumn: 'Autumn', winter: 'Winter' },
   ofYear: (name, year) => `${name} ${year}`,
 
+  process: {
+    title: 'How it came about',
+    phases: {
+      ...{ research: 'Research', sketch: 'Sketch', prototype: 'Prototype' },
+      ...{ build: 'Build', test: 'Test', finished: 'Finished' },
+    },
+    phase: 'Phase',
+    quiet: (days) => `${days} quiet days`,
+    later: (days) => (days === 1 ? '1 day later' : `${days} days later`),
+    moments: (count) => (count === 1 ? '1 moment' : `${count} moments`),
+    untitled: 'Moment',
+    decided: 'Decided',
+    why: 'Why',
+    turnedDown: 'Turned down',
+    next: 'Next question',
+    spent: 'Time spent',
+  },
+
   credits: 'Credits',
   withMaker: (names) => `with ${names}`,
   makerUnknown: 'maker unknown',

@@ -37,6 +37,24 @@ export const es: PublicWords = {
   seasons: { spring: 'Primavera', summer: 'Verano', autumn: 'Otoño', winter: 'Invierno' },
   ofYear: (name, year) => `${name} de ${year}`,
 
+  process: {
+    title: 'Cómo se hizo',
+    phases: {
+      ...{ research: 'Investigación', sketch: 'Boceto', prototype: 'Prototipo' },
+      ...{ build: 'Construcción', test: 'Pruebas', finished: 'Terminado' },
+    },
+    phase: 'Fase',
+    quiet: (days) => `${days} días tranquilos`,
+    later: (days) => (days === 1 ? '1 día después' : `${days} días después`),
+    moments: (count) => (count === 1 ? '1 momento' : `${count} momentos`),
+    untitled: 'Un momento',
+    decided: 'Decidido',
+    why: 'Por qué',
+    turnedDown: 'Descartado',
+    next: 'Siguiente pregunta',
+    spent: 'Tiempo dedicado',
+  },
+
   credits: 'Créditos',
   withMaker: (names) => `con ${names}`,
   makerUnknown: 'autoría desconocida',

@@ -40,6 +40,24 @@ export const fr: PublicWords = {
   seasons: { spring: 'Printemps', summer: 'Été', autumn: 'Automne', winter: 'Hiver' },
   ofYear: (name, year) => `${name} ${year}`,
 
+  process: {
+    title: 'Comment c’est né',
+    phases: {
+      ...{ research: 'Recherche', sketch: 'Esquisse', prototype: 'Prototype' },
+      ...{ build: 'Réalisation', test: 'Essais', finished: 'Terminé' },
+    },
+    phase: 'Étape',
+    quiet: (days) => `${days} jours calmes`,
+    later: (days) => (days === 1 ? '1 jour plus tard' : `${days} jours plus tard`),
+    moments: (count) => (count === 1 ? '1 moment' : `${count} moments`),
+    untitled: 'Un moment',
+    decided: 'Décidé',
+    why: 'Pourquoi',
+    turnedDown: 'Écarté',
+    next: 'Question suivante',
+    spent: 'Temps passé',
+  },
+
   credits: 'Crédits',
   withMaker: (names) => `avec ${names}`,
   makerUnknown: 'auteur inconnu',

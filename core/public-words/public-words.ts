@@ -1,3 +1,4 @@
+import type { PhaseWord } from '../moments/phases.ts';
 import type { ProfileKind } from '../about/profile-kinds.ts';
 import type { ResumeSection } from '../resume/sections.ts';
 import type { MessageFault, MessageField } from '../messages/message.ts';
@@ -49,6 +50,24 @@ export interface PublicWords {
   seasons: Record<'spring' | 'summer' | 'autumn' | 'winter', string>;
   /** A season of a year. */
   ofYear: (name: string, year: string) => string;
+
+  /** How the work came about, from its moments. */
+  process: {
+    /** Over a process without a title of its own. */
+    title: string;
+    phases: Record<PhaseWord, string>;
+    /** A phase of the maker's own without a name. */
+    phase: string;
+    quiet: (days: number) => string;
+    later: (days: number) => string;
+    moments: (count: number) => string;
+    untitled: string;
+    decided: string;
+    why: string;
+    turnedDown: string;
+    next: string;
+    spent: string;
+  };
 
   credits: string;
   withMaker: (names: string) => string;

@@ -3,6 +3,8 @@ import { heightsOf } from '../access/heights-of.ts';
 import { type Height, reaches } from '../access/height.ts';
 import type { Draft } from '../sites/site.ts';
 import { withGroundPicture } from '../look/ground-picture.ts';
+import { allDrawnMoments } from '../moments/drawn-moments.ts';
+import { isMoment } from '../moments/moments-of.ts';
 import { withHeld } from '../parts/held-in.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { isShown, type Page, shownOn } from '../pages/page.ts';
@@ -24,7 +26,7 @@ export function releasable(draft: Draft): Draft {
     };
   const heights = heightsOf(draft);
   const kept = (height: Height | undefined) => height !== undefined && reaches(height, 'invited');
-  const pages = draft.pages
+  const open = draft.pages
     .filter(({ id }) => kept(heights.pages.get(id)))
     .map((page): Page => {
       const ofParts = heights.parts.get(page.id);
@@ -34,6 +36,13 @@ export function releasable(draft: Draft): Draft {
         .map((part) => withHeld(part, (held) => (kept(ofParts?.get(held.id)) ? held : null)));
       return { ...page, parts, cover: coverFor(page, parts) };
     });
+  // What no page draws is its maker's notebook, and no release has it.
+  const drawn = allDrawnMoments(open);
+  const pages = open.map((page): Page =>
+    isShown(page) && page.parts.some(isMoment)
+      ? { ...page, parts: page.parts.filter((part) => !isMoment(part) || drawn.has(part.id)) }
+      : page,
+  );
   const used = new Set(pages.flatMap((page) => materialsOn(shownOn(page))));
   const look = withGroundPicture(draft.site.look, () => pages.length > 0);
   if (look.ground.picture !== null) used.add(look.ground.picture);

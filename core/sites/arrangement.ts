@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema } from '../id.ts';
 import { licences } from '../credits/licence.ts';
 import { languageSchema } from '../language/language.ts';
+import { firstPhases, phasesSchema } from '../moments/phases.ts';
 import { webAddress } from '../parts/web-address.ts';
 import { quickLinkSchema } from './quick-link.ts';
 import { wallArrangementSchema } from './wall-arrangement.ts';
@@ -36,6 +37,8 @@ export const arrangementSchema = z.object({
   underAge: z.boolean(),
   /** Under which terms its maker's own work stands, where a page does not say otherwise; null: nothing is said. */
   rights: z.enum(licences).nullable(),
+  /** What work goes through, in the maker's order. */
+  phases: phasesSchema,
 });
 export type Arrangement = z.infer<typeof arrangementSchema>;
 
@@ -56,4 +59,5 @@ export const firstArrangement: Arrangement = {
   linkPictures: false,
   underAge: false,
   rights: null,
+  phases: firstPhases,
 };

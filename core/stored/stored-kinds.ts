@@ -49,12 +49,22 @@ const noMailInPart: StoredKind<object>['upgrades'][number] = ({ email, ...part }
 
 export const storedSite: StoredKind<Site> = {
   schema: siteSchema,
-  upgrades: [asItWas, themeToLook, unarranged, unarranged, plainLook, unarranged, unarranged, noMailAddress],
+  upgrades: [
+    asItWas,
+    themeToLook,
+    unarranged,
+    unarranged,
+    plainLook,
+    unarranged,
+    unarranged,
+    noMailAddress,
+    unarranged,
+  ],
 };
 /** What of a site says how it is arranged, as its row keeps it. */
 export const storedArrangement: StoredKind<Arrangement> = {
   schema: arrangementSchema,
-  upgrades: [unarranged, unarranged, unarranged, unarranged, noMailAddress],
+  upgrades: [unarranged, unarranged, unarranged, unarranged, noMailAddress, unarranged],
 };
 export const storedLook: StoredKind<Look> = { schema: lookSchema, upgrades: [asItWas, plain] };
 export const storedMaterial: StoredKind<Material> = {

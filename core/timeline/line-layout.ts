@@ -40,6 +40,8 @@ export interface LineOptions {
   px: number;
   /** Keys of quiet stretches that are opened. */
   open: ReadonlySet<number>;
+  /** How wide a folded stretch is at most; `foldPx` if it is not said. */
+  foldedPx?: number;
   /** Of labels that are drawn. */
   rows: number;
   /** How wide the label of a moment is. */
@@ -91,7 +93,7 @@ export function lineLayout(items: readonly LineItem[], options: LineOptions): Li
       labels: labelsOf(bundles, options),
     };
   }
-  const { xOf, width, folds } = lineScale(sorted, options.px, options.open);
+  const { xOf, width, folds } = lineScale(sorted, options.px, options.open, options.foldedPx);
   const knots = sorted.map(({ id, first, last }) => ({ id, x: xOf(first), to: xOf(last + 1) }));
   const bundles = bundlesOf(knots);
   return { width, knots, bundles, labels: labelsOf(bundles, options), folds };

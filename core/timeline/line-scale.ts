@@ -31,11 +31,13 @@ export interface LineScale {
  *
  * @param pxPerDay how wide a day is
  * @param open keys of stretches that are opened
+ * @param folded how wide a folded stretch is at most, in px
  */
 export function lineScale(
   items: readonly LineItem[],
   pxPerDay: number,
   open: ReadonlySet<number>,
+  folded = foldPx,
 ): LineScale {
   if (items.length === 0) return { xOf: () => 0, width: 0, folds: [] };
   const start = items.reduce((least, { first }) => Math.min(least, first), Infinity);
@@ -51,7 +53,7 @@ export function lineScale(
     add(quiet.first - 1, (quiet.first - day) * pxPerDay);
     const whole = quiet.days * pxPerDay;
     // A fold is never wider than what it folds.
-    const px = open.has(quiet.key) ? whole : Math.min(foldPx, whole);
+    const px = open.has(quiet.key) ? whole : Math.min(folded, whole);
     folds.push({ ...quiet, x, px, open: px === whole });
     add(quiet.last, px);
   }

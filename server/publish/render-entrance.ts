@@ -25,8 +25,13 @@ const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
  * stands in the input where it is said.
  */
 function wordsAsText(language: string): string {
-  const { kinds: _, profiles, write, resume, seasons, ...words } = wordsFor(language);
-  return [...Object.values(words), Object.values(profiles), JSON.stringify([write, resume, seasons])]
+  const { kinds: _, profiles, write, resume, seasons, process, ...words } = wordsFor(language);
+  const { quiet, later, moments } = process;
+  return [
+    ...Object.values({ ...words, quiet, later, moments }),
+    Object.values(profiles),
+    JSON.stringify([write, resume, seasons, process]),
+  ]
     .map((value: string | readonly string[] | ((...of: never[]) => string)) =>
       typeof value === 'function' ? (value as (...of: unknown[]) => string)('', '') : value.toString(),
     )

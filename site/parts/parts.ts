@@ -16,6 +16,7 @@ import { PortraitPart } from './person/portrait-part.tsx';
 import { ProfilesPart } from './person/profiles-part.tsx';
 import { TellingPart } from './person/telling-part.tsx';
 import { PicturePart } from './picture/picture-part.tsx';
+import { ProcessPart } from './process/process-part.tsx';
 import { QuotePart } from './quote/quote-part.tsx';
 import { ReflectionPart } from './reflection/reflection-part.tsx';
 import { EntryPart } from './resume/entry-part.tsx';
@@ -51,6 +52,9 @@ const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
   // What there is to draw of a version are its entries.
   version: drawing(() => null),
   entry: drawing(EntryPart),
+  process: drawing(ProcessPart),
+  // Moments are drawn by process parts.
+  moment: drawing(() => null),
 };
 
 /** A kind that only a newer version knows: nothing of it is drawn. */

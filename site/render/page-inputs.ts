@@ -194,6 +194,7 @@ export function pageInputs(
 /** The pages that a part names: what proves what it says, and projects of a résumé. */
 function namedBy(part: SeenPart): (Id | null)[] {
   if (part.kind === 'telling') return part.answers.map(({ proof }) => proof);
+  if (part.kind === 'process') return part.moments.map(({ page }) => page);
   if (part.kind !== 'entry') return [];
   const proofs = [...part.proofs, ...part.lines.map(({ proof }) => proof)];
   return [part.page, ...proofs.map((proof) => proof?.page ?? null)];

@@ -5,16 +5,18 @@ import { resumeFacts } from '#core/resume/resume-content-of.ts';
 import { noCover } from '#core/pages/cover.ts';
 import { workBeside, workOn } from '#core/menu/work-on.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
+import { isMoment } from '#core/moments/moments-of.ts';
+import type { Part, PartKind } from '#core/parts/parts.ts';
 import type { Draft } from '#core/sites/site.ts';
 
-/** What stands on a page, left out; but for what a résumé on another page says of its maker, where one is drawn. */
-const bare = (page: Page, withFacts: boolean): Page =>
+/** What stands on a page, left out; but for what another page draws of it. */
+const bare = (page: Page, isDrawn: (part: Part) => boolean): Page =>
   isShown(page)
     ? {
         ...page,
         cover: noCover,
         opening: { ...page.opening, pictures: [] },
-        parts: withFacts ? page.parts.filter(({ kind }) => resumeFacts.includes(kind)) : [],
+        parts: page.parts.filter(isDrawn),
       }
     : page;
 
@@ -27,13 +29,17 @@ export function viewAround(draft: Draft, id: Id): SiteView | null {
   const page = draft.pages.find((one) => one.id === id);
   // All work hangs on the front page.
   if (!page || rulesOfPage(page).isFront) return seenBy(draft, { kind: 'maker' });
-  const hasResume = shownOn(page).parts.some(({ kind }) => kind === 'version');
+  const has = (kind: PartKind) => shownOn(page).parts.some((part) => part.kind === kind);
+  // A résumé says of its maker what stands on other pages, and a process draws moments of them.
+  const [hasResume, hasProcess] = [has('version'), has('process')];
+  const isDrawn = (part: Part) =>
+    (hasResume && resumeFacts.includes(part.kind)) || (hasProcess && isMoment(part));
   const only = (whole: ReadonlySet<Id>): SiteView | null =>
     seenBy(
       {
         ...draft,
         pages: draft.pages.map((one) =>
-          whole.has(one.id) || one.kind === 'group' ? one : bare(one, hasResume),
+          whole.has(one.id) || one.kind === 'group' ? one : bare(one, isDrawn),
         ),
       },
       { kind: 'maker' },

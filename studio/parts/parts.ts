@@ -22,6 +22,7 @@ import {
   Table2,
   Undo2,
   Video,
+  Waypoints,
 } from 'lucide-react';
 import { allBlank } from '#core/parts/part-rules.ts';
 import { isKnownPart, type Part, type PartKind, rulesOf } from '#core/parts/parts.ts';
@@ -236,6 +237,14 @@ export const partSettings: { [K in PartKind]: PartSettings<K> } = {
     detail: ({ answers }) => plural(filled(...answers.map(({ text }) => text)), 'answer'),
     Panel: fetched(() => import('./person/telling-panel.tsx').then(({ TellingPanel }) => TellingPanel)),
   },
+  process: {
+    ...inPanel,
+    name: 'Process',
+    icon: Waypoints,
+    empty: 'Moments stand here in time, once there are any: how the work came about.',
+    detail: ({ form }) => ({ line: 'on a line', columns: 'by phase', story: 'as a story' })[form],
+    Panel: fetched(() => import('./process/process-panel.tsx').then(({ ProcessPanel }) => ProcessPanel)),
+  },
   version: {
     ...inPanel,
     name: 'Version of the résumé',
@@ -253,11 +262,19 @@ export const partSettings: { [K in PartKind]: PartSettings<K> } = {
     detail: ({ title }) => title,
     Panel: atTheDesk,
   },
+  moment: {
+    ...inPanel,
+    name: 'Moment',
+    icon: Waypoints,
+    empty: 'A moment is drawn by the process of a page.',
+    detail: ({ title }) => title,
+    Panel: null,
+  },
 };
 
 /** In the order in which they are offered. What tells of the maker is tied in the room About you. */
 export const offeredKinds = (Object.keys(partSettings) as PartKind[]).filter(
-  (kind) => rulesOf({ kind }).ofPerson === undefined,
+  (kind) => rulesOf({ kind }).tiedIn === undefined,
 );
 
 /** Fetches what parts are edited with in the page, where a first letter may come at once. */

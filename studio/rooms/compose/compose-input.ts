@@ -36,8 +36,12 @@ export function composeInput(
     page.language ?? draft.site.language,
   );
   const pages = new Set(draft.pages.map(({ id }) => id));
+  const inView = view.pages.find(({ id }) => id === page.id)?.parts ?? [];
   const context = {
     credits,
+    phases: draft.site.phases,
+    moments: ({ id }: { id: Id }) =>
+      inView.flatMap((part) => (part.kind === 'process' && part.id === id ? part.moments : [])),
     opens: (id: Id) => pages.has(id),
     work: (id: Id) => {
       const of = draft.pages.find((one) => one.id === id);

@@ -7,6 +7,7 @@ import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { drawnWith } from '#core/composition/placed-parts.ts';
 import { movedPart, placeAfter, standingBeside } from '#core/parts/beside.ts';
+import { standingParts } from '#core/moments/moments-of.ts';
 import type { Opening } from '#core/pages/opening.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
@@ -64,7 +65,8 @@ const pulled = { activationConstraint: { distance: 6 } };
 export function Compose() {
   const { page: id } = useParams();
   const { state } = useSite();
-  const page = state.pages.filter(isShown).find((one) => one.id === id);
+  const kept = state.pages.filter(isShown).find((one) => one.id === id);
+  const page = useMemo(() => kept && { ...kept, parts: standingParts(kept.parts) }, [kept]);
   if (!page)
     return (
       <div className="grid gap-3 p-6">
@@ -181,10 +183,11 @@ function ComposePage({ page }: { page: ShownPage }) {
   };
   const placeAfterPart = (id: string | null, made: readonly Part[]) => {
     if (made.length === 0) return;
-    const list =
+    const list = standingParts(
       now()
         .pages.filter(isShown)
-        .find((one) => one.id === page.id)?.parts ?? [];
+        .find((one) => one.id === page.id)?.parts ?? [],
+    );
     const there = list.findIndex((one) => one.id === id);
     selectAndShow(parts.insertParts(made, there < 0 ? list.length : placeAfter(list, there)));
   };

@@ -3,6 +3,7 @@ import type { Material } from '#core/materials/material.ts';
 import { placeAfter } from '#core/parts/beside.ts';
 import { copyOfPart } from '#core/parts/copy-of-part.ts';
 import { heldIn } from '#core/parts/held-in.ts';
+import { momentsOf, standingParts } from '#core/moments/moments-of.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import { isShown, type PageBase } from '#core/pages/page.ts';
 import type { Part, PartKind } from '#core/parts/parts.ts';
@@ -24,9 +25,15 @@ export function useParts({ id: pageId }: Pick<PageBase, 'id'>) {
     now()
       .pages.filter(isShown)
       .find(({ id }) => id === pageId);
-  const partsNow = (): readonly Part[] => page()?.parts ?? [];
+  // Moments are kept on the page and stand nowhere on it; they stay behind all that does.
+  const partsNow = (): readonly Part[] => standingParts(page()?.parts ?? []);
   const set = (parts: Part[], label: string, step: string) =>
-    changePage(pageId, { parts }, `${label} in ${page()?.title || 'a page'}`, `${pageId} ${step}`);
+    changePage(
+      pageId,
+      { parts: [...parts, ...momentsOf(page()?.parts ?? [])] },
+      `${label} in ${page()?.title || 'a page'}`,
+      `${pageId} ${step}`,
+    );
   const insert = (made: readonly Part[], at: number): string => {
     const [first] = made;
     set(
