@@ -56,6 +56,10 @@ const Compose = fetched(
     ),
   theRoom,
 );
+const MomentsRoom = fetched(
+  () => import('./rooms/moments/moments-room.tsx').then((module) => module.MomentsRoom),
+  theRoom,
+);
 const ContactSheet = fetched(
   () => import('./rooms/contact-sheet/contact-sheet.tsx').then((module) => module.ContactSheet),
   theRoom,
@@ -65,7 +69,7 @@ const ContactSheet = fetched(
 function fetchRoomAt(path: string): void {
   const [, , room = 'projects', page, sheet] = path.replace(/^\/studio/, '').split('/');
   const wanted = {
-    projects: sheet ? ContactSheet : page ? Compose : Projects,
+    projects: sheet === 'moments' ? MomentsRoom : sheet ? ContactSheet : page ? Compose : Projects,
     gather: Gather,
     about: { resume: ResumeDesk, evidence: EvidenceRoom }[page ?? ''] ?? About,
     arrange: Arrange,
@@ -119,6 +123,7 @@ export function App() {
         <Route path="gather" element={<Gather />} />
         <Route path="projects" element={<Projects />} />
         <Route path="projects/:page" element={<Compose />} />
+        <Route path="projects/:page/moments" element={<MomentsRoom />} />
         <Route path="projects/:page/sheet/:part" element={<ContactSheet />} />
         <Route path="about" element={<About />} />
         <Route path="about/resume" element={<ResumeDesk />} />

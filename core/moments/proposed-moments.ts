@@ -35,7 +35,7 @@ export interface ProposedMoment {
 
 const dayMs = 24 * 60 * 60 * 1000;
 /** A time of the camera's own clock, which has no zone, as if it were of UTC: only differences count. A day alone is its noon. */
-const timeOf = (takenOn: string): number =>
+export const timeOf = (takenOn: string): number =>
   Date.parse(takenOn.length === 10 ? `${takenOn}T12:00:00Z` : `${takenOn}Z`);
 const dayOf = (time: number): string => new Date(time).toISOString().slice(0, 10);
 

@@ -18,7 +18,7 @@ export function releasable(draft: Draft): Draft {
     return {
       site: {
         ...draft.site,
-        ...{ wallOrder: [], offWall: [], quickLinks: [] },
+        ...{ wallOrder: [], offWall: [], quickLinks: [], notMoments: [] },
         look: withGroundPicture(draft.site.look, () => false),
       },
       pages: [],
@@ -53,7 +53,7 @@ export function releasable(draft: Draft): Draft {
   const site = {
     ...draft.site,
     look,
-    ...{ wallOrder: wallOrder.filter(isKept), offWall: offWall.filter(isKept), quickLinks },
+    ...{ wallOrder: wallOrder.filter(isKept), offWall: offWall.filter(isKept), quickLinks, notMoments: [] },
   };
   return { site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };
 }

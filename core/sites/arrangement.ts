@@ -39,6 +39,8 @@ export const arrangementSchema = z.object({
   rights: z.enum(licences).nullable(),
   /** What work goes through, in the maker's order. */
   phases: phasesSchema,
+  /** Materials that were said to be no moment, so that they are not proposed again: their maker's alone. */
+  notMoments: z.array(idSchema).max(20_000),
 });
 export type Arrangement = z.infer<typeof arrangementSchema>;
 
@@ -60,4 +62,5 @@ export const firstArrangement: Arrangement = {
   underAge: false,
   rights: null,
   phases: firstPhases,
+  notMoments: [],
 };

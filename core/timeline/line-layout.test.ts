@@ -51,6 +51,15 @@ describe('the line', () => {
     expect(folds).toEqual([]);
   });
 
+  test('one label can be asked for, and none stands over it', () => {
+    const items = [day('a', 0), day('b', 5), day('c', 8), day('d', 18)];
+    const labels = (labelled: string | null) =>
+      lineLayout(items, options({ rows: 1, labelled })).labels.map(({ id }) => id);
+    expect(labels(null)).toEqual(['a', 'd']);
+    expect(labels('b')).toEqual(['b', 'd']);
+    expect(labels('c')).toEqual(['c', 'd']);
+  });
+
   test('of nothing is nothing', () => {
     for (const spacing of ['true', 'even'] as const)
       expect(lineLayout([], options({ spacing }))).toEqual({

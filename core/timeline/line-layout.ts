@@ -46,6 +46,8 @@ export interface LineOptions {
   rows: number;
   /** How wide the label of a moment is. */
   labelPx: (id: Id) => number;
+  /** This one has its label whatever stands before it. */
+  labelled?: Id | null;
 }
 
 /** Closer than this two knots cannot be hit one by one (WCAG 2.2, 2.5.8: 24 CSS pixels). */
@@ -68,12 +70,21 @@ function bundlesOf(knots: readonly Knot[]): Bundle[] {
  * Labels from the left, each in the first row that is free where its knot is. A label that finds no room is left out rather than moved:
  * where it would stand then, it would say another time.
  */
-function labelsOf(bundles: readonly Bundle[], { rows, labelPx }: LineOptions): Label[] {
+function labelsOf(bundles: readonly Bundle[], { rows, labelPx, labelled }: LineOptions): Label[] {
   const ends = Array<number>(rows).fill(-Infinity);
-  return bundles.flatMap(({ ids: [id], x }): Label[] => {
-    const row = ends.findIndex((end) => end + labelGapPx <= x);
-    if (id === undefined || row < 0) return [];
+  const kept = bundles.find(
+    ({ ids }) => labelled !== null && labelled !== undefined && ids.includes(labelled),
+  );
+  return bundles.flatMap((bundle): Label[] => {
+    const { ids, x } = bundle;
+    const [id] = ids;
+    if (id === undefined) return [];
     const width = labelPx(id);
+    // The first row is left free for the one that has its label anyway.
+    const isFree = (end: number, row: number) =>
+      end + labelGapPx <= x && !(row === 0 && kept && x < kept.x && x + width + labelGapPx > kept.x);
+    const row = bundle === kept ? 0 : ends.findIndex(isFree);
+    if (row < 0) return [];
     ends[row] = x + width;
     return [{ id, row, x, width }];
   });

@@ -86,7 +86,7 @@ function Line({ id, moments, phases, spacing, labelOf, form }: AxisProps & { for
               x={at(x)}
               width={at(to - x)}
               height={stringAt - 8}
-              className={`band of-${phase % 6}`}
+              className={`phase-band of-${phase % 6}`}
             >
               <line x1="0" x2="0" y1="0" y2="100%" />
               {name.length * letterPx + 8 < to - x && (

@@ -97,7 +97,7 @@ export function MomentView(props: MomentProps) {
           </span>
         )}
       </p>
-      <div className="say">
+      <div className="told">
         <Heading
           {...(moment.addressed && { id: partAnchor(moment.id) })}
           {...(moment.title === '' && { className: 'unnamed', ...lang })}

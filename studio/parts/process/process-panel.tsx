@@ -14,6 +14,7 @@ import { Field } from '../../ui/field.tsx';
 import { Segments } from '../../ui/segments.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
+import { ChooseMoments } from './choose-moments.tsx';
 
 const forms = [
   { value: 'story', name: 'Story', icon: Milestone },
@@ -30,7 +31,6 @@ export function ProcessPanel({ part, page, onChange }: PartPanelProps<'process'>
   const { site = '' } = useParams();
   const { state } = useSite();
   const kept = state.pages.find(({ id }) => id === page.id);
-  const drawn = kept ? drawnMoments(state.pages, kept, part) : [];
   const withMoments = state.pages
     .filter(isShown)
     .filter((one) => !one.archived && momentsOf(shownOn(one).parts).length > 0);
@@ -117,31 +117,11 @@ export function ProcessPanel({ part, page, onChange }: PartPanelProps<'process'>
           onChange={(time) => onChange({ ...part, time })}
         />
       </fieldset>
-      {drawn.length > 0 && (
-        <details>
-          <summary className="field-name">
-            {part.chosen.length === 0
-              ? `All ${plural(drawn.length, 'moment')}`
-              : `${plural(part.chosen.length, 'chosen moment')}`}
-          </summary>
-          <div className="grid gap-1.5 pt-2">
-            {drawnMoments(state.pages, kept ?? page, { ...part, chosen: [] }).map(({ moment }) => (
-              <CheckField
-                key={moment.id}
-                name={`${moment.date} ${moment.title || 'Moment'}`}
-                checked={part.chosen.length === 0 || part.chosen.includes(moment.id)}
-                onChange={(wanted) => {
-                  const all = drawnMoments(state.pages, kept ?? page, { ...part, chosen: [] }).map(
-                    (one) => one.moment.id,
-                  );
-                  const was = part.chosen.length === 0 ? all : part.chosen;
-                  const next = wanted ? [...was, moment.id] : was.filter((id) => id !== moment.id);
-                  onChange({ ...part, chosen: next.length === all.length ? [] : next });
-                }}
-              />
-            ))}
-          </div>
-        </details>
+      {kept && (
+        <ChooseMoments
+          {...{ part, onChange }}
+          all={drawnMoments(state.pages, kept, { ...part, chosen: [] })}
+        />
       )}
       <p>
         <Button asChild small>

@@ -1,4 +1,4 @@
-import { ArrowLeft, BookOpen, Monitor, Smartphone, Tablet } from 'lucide-react';
+import { ArrowLeft, BookOpen, Monitor, Smartphone, Tablet, Waypoints } from 'lucide-react';
 import { Link } from 'react-router';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { ShownPage } from '#core/pages/page.ts';
@@ -59,6 +59,12 @@ export function ComposeBar({
         options={pageWidths.map(({ name, icon }) => ({ value: name, name, icon }))}
         onChange={onWidth}
       />
+      <Button asChild small>
+        <Link to="moments">
+          <Waypoints size={16} aria-hidden="true" />
+          <span className="max-md:sr-only">Moments</span>
+        </Link>
+      </Button>
       <Button asChild small className="max-md:hidden">
         <a href={seenAt(state.site.id, page)} target="_blank" rel="noreferrer">
           <BookOpen size={16} aria-hidden="true" />

@@ -1,7 +1,7 @@
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { movePart } from '#contract/pages.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
@@ -87,6 +87,7 @@ function ComposePage({ page }: { page: ShownPage }) {
   const { add } = useUploads();
   const { link } = useTypedIn();
   const parts = useParts(page);
+  const navigate = useNavigate();
   const [selected, setSelected] = useState<string | null>(null);
   const [clickedAt, setClickedAt] = useState<Point | null>(null);
   const [width, setWidth] = useState<PageWidth>('Desktop');
@@ -278,6 +279,7 @@ function ComposePage({ page }: { page: ShownPage }) {
       also: 'part add insert',
       run: () => tie(kind, after),
     })),
+    { name: 'Moments of this page', also: 'process line', run: () => void navigate('moments') },
     ...page.parts.map((part, at) => ({
       name: `Go to part ${at + 1}: ${settingsOf(part).name}`,
       also: settingsOf(part).detail(part),

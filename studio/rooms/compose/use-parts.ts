@@ -1,4 +1,3 @@
-import { closeNow, shownNow } from '#contract/closing.ts';
 import type { Material } from '#core/materials/material.ts';
 import { placeAfter } from '#core/parts/beside.ts';
 import { copyOfPart } from '#core/parts/copy-of-part.ts';
@@ -8,11 +7,10 @@ import { newPart } from '#core/parts/new-part.ts';
 import { isShown, type PageBase } from '#core/pages/page.ts';
 import type { Part, PartKind } from '#core/parts/parts.ts';
 import { partsFor } from '#core/parts/parts-for.ts';
-import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useStable } from '../../ui/use-stable.ts';
 import { settingsOf } from '../../parts/parts.ts';
-import { notice } from '../../ui/notice.ts';
+import { useTellTakenOff } from '../../parts/use-tell-taken-off.ts';
 import { newId } from '../../parts/new-id.ts';
 
 /**
@@ -20,7 +18,8 @@ import { newId } from '../../parts/new-id.ts';
  * that moment, so that what was typed while something was being fetched stays.
  */
 export function useParts({ id: pageId }: Pick<PageBase, 'id'>) {
-  const { changePage, now, run } = useSite();
+  const { changePage, now } = useSite();
+  const tellTakenOff = useTellTakenOff();
   const page = () =>
     now()
       .pages.filter(isShown)
@@ -42,24 +41,6 @@ export function useParts({ id: pageId }: Pick<PageBase, 'id'>) {
       `insert ${first?.id ?? ''}`,
     );
     return first?.id ?? '';
-  };
-  /** Where readers can see it, the notice also offers to take it from them at once. */
-  const tellTakenOff = async (part: Part) => {
-    const said = `${settingsOf(part).name} taken off.`;
-    const params = { site: now().site.id };
-    const things = [part.id];
-    const shown = await call(shownNow, { params, body: { things } }).catch(() => null);
-    if (!shown || shown.things.length === 0) return notice(`${said} Undo brings it back.`);
-    return notice(`${said} Readers see it until you publish. Undo brings it back.`, {
-      duration: 12_000,
-      action: {
-        label: 'Take it from readers now',
-        onClick: () =>
-          void run(() => call(closeNow, { params, body: { things } })).then((closed) => {
-            if (closed) notice('Readers cannot see it any more.');
-          }),
-      },
-    });
   };
   const heightsIn = (part: Part) =>
     JSON.stringify([part, ...heldIn(part)].map(({ id, height }) => [id, height]));
@@ -128,7 +109,7 @@ export function useParts({ id: pageId }: Pick<PageBase, 'id'>) {
         `${settingsOf(part).name} taken off`,
         `remove ${id}`,
       );
-      void tellTakenOff(part);
+      tellTakenOff(part.id, settingsOf(part).name);
     },
   });
 }

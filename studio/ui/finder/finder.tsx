@@ -1,9 +1,12 @@
 import { Command } from 'cmdk';
 import { type ComponentProps, type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { roughDateForReaders } from '#core/dates/rough-date-for-readers.ts';
 import type { Material } from '#core/materials/material.ts';
+import { momentsOf } from '#core/moments/moments-of.ts';
 import { type Page, shownOn } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
+import type { Moment } from '#core/parts/moment.ts';
 import { findNamed, type Names } from '#core/words/find-named.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { DialogFrame, UnseenTitle } from '../dialog.tsx';
@@ -33,6 +36,10 @@ const once = <T extends object>(namesOf: (thing: T) => Names) => {
 };
 const ofAction = once(({ name, also = '' }: Action) => ({ name, also }));
 const ofPage = once((page: Page) => ({ name: pageName(page), also: shownOn(page).summary }));
+const ofMoment = once(({ title, date, ...said }: Moment) => ({
+  name: title || roughDateForReaders(date, 'en'),
+  also: [roughDateForReaders(date, 'en'), said.happened, said.decided, said.turnedDown, said.with].join(' '),
+}));
 const ofRoom = once(({ name }: (typeof rooms)[number]) => ({ name, also: '' }));
 const ofMaterial = once((material: Material) => ({
   name: materialName(material),
@@ -80,6 +87,8 @@ export function Finder({ actions, onClose }: FinderProps) {
   };
   const pages = state.pages.filter((page) => rulesOfPage(page).opens);
   const { materials } = state;
+  const moments = query === '' ? [] : pages.flatMap((page) => momentsOf(shownOn(page).parts));
+  const pageOf = (moment: Moment) => pages.find((page) => shownOn(page).parts.includes(moment));
   // Read before the first letter is typed, so that it does not wait for thousands of names.
   useEffect(() => {
     const timer = setTimeout(() => findNamed(materials, 'a', ofMaterial));
@@ -118,6 +127,23 @@ export function Finder({ actions, onClose }: FinderProps) {
                 {page.archived && <small className="ml-auto text-ink-3">put away</small>}
               </Line>
             )}
+          </Group>
+          <Group heading="Moments" found={findNamed(moments, query, ofMoment)}>
+            {(moment) => {
+              const page = pageOf(moment);
+              return (
+                page && (
+                  <Line
+                    key={moment.id}
+                    value={moment.id}
+                    onSelect={() => go(`projects/${page.id}/moments?moment=${moment.id}`)}
+                  >
+                    {ofMoment(moment).name}
+                    <small className="ml-auto text-ink-3">{pageName(page)}</small>
+                  </Line>
+                )
+              );
+            }}
           </Group>
           <Group
             heading="Rooms"
