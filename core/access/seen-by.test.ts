@@ -134,12 +134,12 @@ function expectedOf(draft: Draft, viewer: Viewer): Record<string, { parts: strin
         });
       const moments = parts.some(({ kind }) => kind === 'process') ? all : [];
       const cover = own.cover.picture;
-      const elsewhere = own.parts.flatMap(materialsOf);
+      // Moments do not count for covers.
+      const elsewhere = own.parts.filter(({ kind }) => kind !== 'moment').flatMap(materialsOf);
       const keptCover =
         cover !== null &&
         (opening.pictures.includes(cover) ||
           parts.flatMap(materialsOf).includes(cover) ||
-          momentsOn([], levels, least, page).flatMap(materialsOf).includes(cover) ||
           !elsewhere.includes(cover));
       // All but the note are somebody else's work, so a page that shows anything has somebody to name.
       const ground = draft.site.look.ground.picture;

@@ -182,8 +182,9 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
           .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
           // The link of a version opens no other one.
           .filter(({ kind, id }) => kind !== 'version' || !linked?.version || id === linked.version)
-          // Moments are drawn by process parts and by nothing else.
+          // Moments are drawn by process parts and by nothing else, and those that draw none are not there.
           .filter((part) => !isMoment(part))
+          .filter(({ kind, id }) => kind !== 'process' || moments.get(page.id)?.get(id)?.length)
           // Kinds that nobody here knows are empty, too.
           .filter((part) => !isEmptyPart(part)),
       ),
@@ -191,7 +192,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     for (const part of parts) materialsOf(part).forEach(show);
     const drawn = moments.get(page.id);
     const inMoments = [...(drawn?.values() ?? [])].flatMap((all) => all.flatMap((one) => one.materials));
-    const cover = coverFor(shown, [...parts, ...momentsOf(shown.parts).filter(isOpen)]);
+    const cover = coverFor(shown, parts);
     const isCredited = parts.some((part) => rulesOf(part).givesCredits);
     // Only what this viewer is shown is credited: a hidden part's sources would tell of it.
     const language = page.language ?? draft.site.language;

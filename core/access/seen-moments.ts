@@ -2,6 +2,7 @@ import type { Id } from '../id.ts';
 import { drawnMoments, type KeptMoment } from '../moments/drawn-moments.ts';
 import type { SeenMoment } from '../moments/seen-moment.ts';
 import { type Page, shownOn } from '../pages/page.ts';
+import { isEmptyPart } from '../parts/is-empty-part.ts';
 import type { PartOf } from '../parts/parts.ts';
 
 /** What each process part of a page draws for a reader, by the part's id. */
@@ -39,7 +40,7 @@ export function seenMoments(page: Page, { open, reaches, show }: Reader): Moment
       .map((part) => [
         part.id,
         drawnMoments(open, page, part)
-          .filter(({ page: of, moment: { id } }) => reaches(of, id))
+          .filter(({ page: of, moment }) => reaches(of, moment.id) && !isEmptyPart(moment))
           .map(seen),
       ]),
   );

@@ -53,6 +53,15 @@ describe('proposed moments', () => {
     expect(propose(bench, { refused: ['a', 'b', 'c'] }).map(({ key }) => key)).toEqual(['d']);
   });
 
+  test('what looks like something in a moment of its day is not proposed once more', () => {
+    const gears = { id: 'gears', date: '2025-11-06', materials: ['b'] };
+    const found = (groups: string[][]) =>
+      proposedMoments(bench, [gears], groups, none).flatMap(({ materials }) => materials);
+    expect(found([['b', 'a']])).toEqual(['c', 'd']);
+    // That of another day is.
+    expect(found([['b', 'd']])).toEqual(['a', 'c', 'd']);
+  });
+
   test('two can be made one', () => {
     const [one, other] = propose(bench);
     if (!one || !other) throw new Error('There are two.');

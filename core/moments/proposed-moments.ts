@@ -53,8 +53,22 @@ export function proposedMoments(
   refused: ReadonlySet<Id>,
 ): ProposedMoment[] {
   const used = new Set(moments.flatMap((moment) => moment.materials));
+  /** The best of those that look like it was taken into a moment of that day. */
+  const isTold = (id: Id, day: string) =>
+    alike.some(
+      (group) =>
+        group.includes(id) &&
+        moments.some(({ date, materials: own }) => {
+          const days = daysOfDate(date);
+          return days.first <= day && day <= days.last && own.some((one) => group.includes(one));
+        }),
+    );
   const times = materials.flatMap(({ id, takenOn }) =>
-    takenOn !== null && takenOn.length >= 10 && !used.has(id) && !refused.has(id)
+    takenOn !== null &&
+    takenOn.length >= 10 &&
+    !used.has(id) &&
+    !refused.has(id) &&
+    !isTold(id, takenOn.slice(0, 10))
       ? [{ id, at: timeOf(takenOn) }]
       : [],
   );

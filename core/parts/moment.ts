@@ -3,7 +3,7 @@ import { roughDateSchema } from '../dates/rough-date.ts';
 import { idSchema } from '../id.ts';
 import { line } from '../words/line.ts';
 import { partBase } from './part-base.ts';
-import { holdsNothing, partRules } from './part-rules.ts';
+import { allBlank, holdsNothing, partRules } from './part-rules.ts';
 
 /** So many materials a moment has at most. */
 export const mostInMoment = 60;
@@ -54,7 +54,9 @@ export const moment = partRules<typeof momentSchema, object>({
     const all = [...new Set([...part.materials, ...materials.map(({ id }) => id)])];
     return all.length <= mostInMoment ? { ...part, materials: all } : null;
   },
-  isEmpty: () => false,
+  // A day alone tells nobody anything.
+  isEmpty: ({ title, happened, decided, why, turnedDown, next, materials }) =>
+    materials.length === 0 && allBlank(title, happened, decided, why, turnedDown, next),
   // Readers get moments from process parts only; see `SeenContext.moments`.
   seen: () => null,
   changed: (was, now) => `moment ${now.title || was.title || 'without a name'} changed`,

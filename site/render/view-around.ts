@@ -6,7 +6,7 @@ import { noCover } from '#core/pages/cover.ts';
 import { workBeside, workOn } from '#core/menu/work-on.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { isMoment } from '#core/moments/moments-of.ts';
-import type { Part, PartKind } from '#core/parts/parts.ts';
+import type { Part } from '#core/parts/parts.ts';
 import type { Draft } from '#core/sites/site.ts';
 
 /** What stands on a page, left out; but for what another page draws of it. */
@@ -29,11 +29,11 @@ export function viewAround(draft: Draft, id: Id): SiteView | null {
   const page = draft.pages.find((one) => one.id === id);
   // All work hangs on the front page.
   if (!page || rulesOfPage(page).isFront) return seenBy(draft, { kind: 'maker' });
-  const has = (kind: PartKind) => shownOn(page).parts.some((part) => part.kind === kind);
-  // A résumé says of its maker what stands on other pages, and a process draws moments of them.
-  const [hasResume, hasProcess] = [has('version'), has('process')];
+  // Moments are drawn by this page, or by one of which it has a card. A résumé says of its maker what stands on other pages, and is
+  // proved by moments that those draw.
+  const hasResume = shownOn(page).parts.some(({ kind }) => kind === 'version');
   const isDrawn = (part: Part) =>
-    (hasResume && resumeFacts.includes(part.kind)) || (hasProcess && isMoment(part));
+    isMoment(part) || (hasResume && (part.kind === 'process' || resumeFacts.includes(part.kind)));
   const only = (whole: ReadonlySet<Id>): SiteView | null =>
     seenBy(
       {

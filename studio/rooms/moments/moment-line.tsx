@@ -1,5 +1,4 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { flushSync } from 'react-dom';
 import { shortDayForReaders } from '#core/dates/date-for-readers.ts';
 import { roughDateForReaders } from '#core/dates/rough-date-for-readers.ts';
 import { precisionOf } from '#core/dates/rough-date.ts';
@@ -50,6 +49,7 @@ export function MomentLine({
   steps,
 }: MomentLineProps) {
   const box = useRef<HTMLDivElement>(null);
+  const walkedTo = useRef<Id | null>(null);
   const [sight, setSight] = useState({ from: 0, to: 2000 });
   const byId = useMemo(() => new Map(moments.map((moment) => [moment.id, moment])), [moments]);
   const laid = useMemo(
@@ -84,14 +84,22 @@ export function MomentLine({
     const moment = moments[Math.min(moments.length - 1, Math.max(0, to))];
     if (!moment) return;
     bringIntoSight(moment.id);
-    flushSync(() => {
-      look();
-      onSelect(moment.id);
-    });
-    document.getElementById(`knot-${moment.id}`)?.focus();
+    look();
+    walkedTo.current = moment.id;
+    onSelect(moment.id);
   };
+  // The focus goes along once what was walked to is drawn.
+  useEffect(() => {
+    if (walkedTo.current === null || walkedTo.current !== selected) return;
+    document.getElementById(`knot-${selected}`)?.focus({ preventScroll: true });
+    walkedTo.current = null;
+  }, [selected, sight]);
   const at = moments.findIndex(({ id }) => id === selected);
-  const walk = { ArrowLeft: at - 1, ArrowRight: at + 1, Home: 0, End: moments.length - 1 };
+  /** Keys may come faster than what is chosen is drawn. */
+  const walk = (key: string): number | undefined => {
+    const from = walkedTo.current ? moments.findIndex(({ id }) => id === walkedTo.current) : at;
+    return { ArrowLeft: from - 1, ArrowRight: from + 1, Home: 0, End: moments.length - 1 }[key];
+  };
   const inSight = (x: number) => x >= sight.from && x <= sight.to;
   const bundleOf = new Map(laid.bundles.flatMap((bundle) => bundle.ids.map((id) => [id, bundle] as const)));
   // The bundle of what is selected shows that one.
@@ -120,10 +128,10 @@ export function MomentLine({
               data-open={isOpen || undefined}
               style={{ left: x + startPx, width: px }}
               aria-expanded={isOpen}
-              aria-label={`${days} quiet days`}
               onClick={() => onFold(key)}
             >
-              <span>{px > 90 ? `${days} quiet days` : `${days} d`}</span>
+              <span aria-hidden="true">{px > 90 ? `${days} quiet days` : `${days} d`}</span>
+              <span className="sr-only">{days} quiet days</span>
             </button>
           ))}
         <ol className="contents" aria-label="Moments in time">
@@ -151,7 +159,7 @@ export function MomentLine({
                       onSelect(bundle.ids[(here + 1) % bundle.ids.length] ?? moment.id);
                     }}
                     onKeyDown={(event) => {
-                      const to = walk[event.key as keyof typeof walk];
+                      const to = walk(event.key);
                       if (to === undefined) return;
                       event.preventDefault();
                       go(to);
