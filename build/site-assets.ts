@@ -195,6 +195,16 @@ export async function buildSiteAssets(out: string): Promise<void> {
     return { css: sheet.toString().trim(), faces, drawn };
   };
 
+  const process = await esbuild.build({
+    ...shared,
+    outdir: out,
+    stdin: {
+      contents: `@import './site/parts/process/process.css' layer(site);`,
+      loader: 'css',
+      resolveDir: root,
+      sourcefile: 'process.css',
+    },
+  });
   const print = await esbuild.build({ ...shared, outdir: out, entryPoints: ['site/styles/print.css'] });
   const lightbox = await esbuild.build({
     ...shared,
@@ -222,6 +232,7 @@ export async function buildSiteAssets(out: string): Promise<void> {
   });
   const index: SiteAssetsIndex = {
     printCss: await save('print.css', only(print, '.css').contents),
+    processCss: await save('process.css', only(process, '.css').contents),
     enhance: await save('enhance.js', only(enhance, '.js').contents),
     lightbox: [lightboxJs, lightboxCss],
     themes: Object.fromEntries(

@@ -2,7 +2,6 @@ import pLimit from 'p-limit';
 import type { SeenMaterial, SiteView } from '#core/access/seen-by.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
 import { picturesOf, type ShownPicture } from '#core/gallery/picture-source.ts';
-import { firstLook } from '#core/look/look.ts';
 import type { FileTree } from '#core/release/manifest.ts';
 import { picturesUnderWords, sharedCovers } from '#site/render/page-covers.ts';
 import type { MediaSources } from '#site/render/medium.ts';
@@ -15,7 +14,6 @@ import { contentsIn, mediaFiles, type MediaFiles, mediaTree } from './published-
 import { materialsIn, pictureFiles, publishedPicture } from './published-pictures.ts';
 import { renderEntrance, type RenderDeps } from './render-entrance.ts';
 import { makeShares, type Shares, sharesAt, shareFiles } from './share-pictures.ts';
-import { assetsOfLook, type LookAssets } from './site-assets.ts';
 
 export interface PublishDeps extends RenderDeps {
   reading: Reading;
@@ -33,8 +31,6 @@ export interface Made {
   media: MediaFiles;
   /** Pictures shown where links are passed on, of the views whose links have them. */
   shares: Shares;
-  /** What pages in the look of the site link to. */
-  assets: LookAssets;
 }
 
 /**
@@ -103,10 +99,8 @@ export async function makeFiles(
       lights.get(shown.id),
     );
   }
-  const [first] = views;
-  const assets = await assetsOfLook(deps.assets, first?.site ?? { look: firstLook, title: '' }, deps.blobs);
   const shares = await makeShares(deps, shared, { pictures, files }, by, signal);
-  return { pictures, files, contents, shownOf, media, shares, assets };
+  return { pictures, files, contents, shownOf, media, shares };
 }
 
 /** Where an entrance stands on the web, if everybody may know, and its share pictures, if it has any; both end in a slash. */
@@ -119,7 +113,7 @@ export interface EntranceAddresses {
 export async function entranceTree(
   deps: PublishDeps,
   view: SiteView,
-  { pictures, files, contents, shownOf, media, shares, assets }: Made,
+  { pictures, files, contents, shownOf, media, shares }: Made,
   { base, sharesBelow }: EntranceAddresses,
   onPage: () => void,
 ): Promise<FileTree> {
@@ -130,7 +124,7 @@ export async function entranceTree(
     ...(sharesBelow !== null && { share: sharesAt(shares, sharesBelow) }),
   };
   return {
-    ...(await renderEntrance(deps, view, assets, sources, base, onPage)),
+    ...(await renderEntrance(deps, view, sources, base, onPage)),
     ...pictureFiles(
       Object.values(view.materials).map(
         (material) => [material.id, shownOf(material).flatMap(({ id }) => files.get(id) ?? [])] as const,

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
 import { z } from 'zod';
 import { createHash } from 'node:crypto';
+import type { SeenPage, SiteView } from '#core/access/seen-by.ts';
 import { type FontPairName, fontPairNames } from '#core/look/font-pair-names.ts';
 import { iconOf } from '#core/look/icon.ts';
 import { fontPairs } from '#core/look/font-pairs.ts';
@@ -27,6 +28,8 @@ const faceSchema = z.object({
 /** What the build says of the files it made. */
 const indexSchema = z.object({
   printCss: z.string(),
+  /** Rules of process parts, which not every site has. */
+  processCss: z.string(),
   enhance: z.string(),
   lightbox: z.array(z.string()),
   themes: z.record(z.enum(themeNames), z.object({ css: z.string(), slants: z.boolean() })),
@@ -79,6 +82,8 @@ interface StoredFonts {
 
 export interface StoredAssets {
   themes: Record<ThemeName, { css: string; slants: boolean }>;
+  /** What is added to a theme's sheet where a page has a process. */
+  processCss: string;
   fonts: Record<FontPairName, StoredFonts>;
   /** What every page links to, whatever its look. */
   shared: { printCss: string; enhance: string; files: FileTree };
@@ -86,10 +91,18 @@ export interface StoredAssets {
   files: FileTree;
 }
 
+/** Whether a page of a view has a process; whoever is shown none gets no rules that would tell of one. */
+export const drawsProcess = (pages: readonly Pick<SeenPage, 'parts'>[]): boolean =>
+  pages.some(({ parts }) => parts.some(({ kind }) => kind === 'process'));
+
 /** The one style sheet of a look, and where it stands below the entrance. */
-export function sheetOfLook({ themes, fonts }: Pick<StoredAssets, 'themes' | 'fonts'>, look: Look) {
+export function sheetOfLook(
+  { themes, fonts, processCss }: Pick<StoredAssets, 'themes' | 'fonts' | 'processCss'>,
+  look: Look,
+  withProcess: boolean,
+) {
   const rules = lookRules(look, `[data-theme].site,html[data-theme='${look.theme}']`);
-  const text = fonts[fontsOf(look)].css + themes[look.theme].css + rules;
+  const text = fonts[fontsOf(look)].css + themes[look.theme].css + (withProcess ? processCss : '') + rules;
   const hash = createHash('sha256').update(text).digest('hex').slice(0, 10);
   return { path: `assets/${look.theme}-${hash}.css`, text };
 }
@@ -100,13 +113,13 @@ export function iconFile(look: Look, siteTitle: string): { path: string; text: s
   return { path: `assets/icon-${createHash('sha256').update(text).digest('hex').slice(0, 10)}.svg`, text };
 }
 
-/** Everything pages in a look link to; what is made for it is put into the store, where it is not there yet. */
-export async function assetsOfLook(
+/** Everything the pages of a view link to; what is made for it is put into the store, where it is not there yet. */
+export async function assetsOfView(
   stored: StoredAssets,
-  { look, title }: { look: Look; title: string },
+  { site: { look, title }, pages }: Pick<SiteView, 'site' | 'pages'>,
   blobs: BlobStore,
 ): Promise<LookAssets> {
-  const sheet = sheetOfLook(stored, look);
+  const sheet = sheetOfLook(stored, look, drawsProcess(pages));
   const icon = iconFile(look, title);
   const file = async (text: string, type: string): Promise<ManifestFile> => ({
     ...(await storeText(blobs, Buffer.from(text), type)),
@@ -122,7 +135,7 @@ export async function assetsOfLook(
     },
     faces: stored.fonts[fontsOf(look)].faces,
     slants: stored.themes[look.theme].slants,
-    signs: signsIn(stored.themes[look.theme].css),
+    signs: signsIn(sheet.text),
   };
 }
 
@@ -191,6 +204,7 @@ export async function storeAssets(folder: string, blobs: BlobStore): Promise<Sto
   }
   return {
     themes,
+    processCss: await readFile(join(folder, index.processCss), 'utf8'),
     fonts: fonts as StoredAssets['fonts'],
     shared: { printCss: below(index.printCss), enhance: below(index.enhance), files: shared },
     files: all,

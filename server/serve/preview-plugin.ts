@@ -23,7 +23,14 @@ import type { BlobStore } from '../media/blob-store.ts';
 import { lightsOf } from '../media/picture-light.ts';
 import type { Reading } from '../reading/reading.ts';
 import { contentsIn } from '../publish/published-media.ts';
-import { iconFile, lettersIn, pageAssets, sheetOfLook, type StoredAssets } from '../publish/site-assets.ts';
+import {
+  drawsProcess,
+  iconFile,
+  lettersIn,
+  pageAssets,
+  sheetOfLook,
+  type StoredAssets,
+} from '../publish/site-assets.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { pagePolicy } from './page-policy.ts';
 import { parsed } from '../http/parsed.ts';
@@ -172,7 +179,7 @@ export function previewRoutes(
     if (!page) throw notFound('This page');
     // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
     const { look } = view.site;
-    const { path: css, text } = sheetOfLook(assets, look);
+    const { path: css, text } = sheetOfLook(assets, look, drawsProcess(view.pages));
     const icon = iconFile(look, view.site.title);
     made.set(css, { text, type: 'text/css; charset=utf-8' });
     made.set(icon.path, { text: icon.text, type: 'image/svg+xml' });
