@@ -11,6 +11,7 @@ const kinds: readonly Part['kind'][] = [
   'compare',
   'table',
   'reflection',
+  'moment',
 ];
 
 /** Whether a part shows something that its maker did, so that a claim can point at it. */

@@ -29,6 +29,8 @@ function wordsIn(part: Part, materials: ReadonlyMap<Id, Material>): string[] {
       return part.answers.map(({ text }) => text);
     case 'gallery':
       return [part.title, ...shown];
+    case 'moment':
+      return [part.title, part.happened, part.decided, part.why, ...shown];
     default:
       return shown;
   }
