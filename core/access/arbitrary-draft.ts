@@ -131,7 +131,7 @@ const partSpec = fc.record({
   kind: fc.oneof(
     { weight: 3, arbitrary: fc.constantFrom(...(Object.keys(partKinds) as PartKind[])) },
     // What is drawn elsewhere than where it is kept: seldom both are there by chance.
-    { weight: 1, arbitrary: fc.constantFrom<PartKind>('moment', 'process') },
+    { weight: 1, arbitrary: fc.constantFrom<PartKind>('moment', 'moment', 'process', 'decisions') },
   ),
   materials: fc.uniqueArray(materialId, { maxLength: 3 }),
   ground: fc.option(groundSpec, { nil: undefined, freq: 2 }),
@@ -224,10 +224,13 @@ const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
     // Of every other one readers are told less.
     ...{ reasons: form === 'card', company: form === 'card', time: form === 'card' },
   }),
+  decisions: ({ said }) => ({ title: `decisions ${said}`, pages: null }),
   moment: ({ id, said, materials }) => ({
     ...{ date: '2024-W07', title: `moment ${said}`, happened: `happened ${said}`, decided: `decided ${id}` },
     ...{ why: `why ${id}`, turnedDown: `instead ${id}`, next: `next ${id}`, with: `with ${id}` },
-    ...{ phase: 'phase-build', minutes: 7001, materials, ledTo: null },
+    ...{ phase: 'phase-build', minutes: 7001, materials },
+    // The first part of the same page, if that is a moment.
+    ledTo: `${id.slice(0, id.lastIndexOf('-') + 1)}0`,
   }),
 };
 

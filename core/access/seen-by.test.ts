@@ -88,7 +88,10 @@ function momentsOn(shown: readonly Page[], levels: Map<string, number>, least: n
 }
 
 /** The rules of scope and reach written a second time: page by page, and each way in by itself. */
-function expectedOf(draft: Draft, viewer: Viewer): Record<string, { parts: string[]; moments: Moment[] }> {
+function expectedOf(
+  draft: Draft,
+  viewer: Viewer,
+): Record<string, { parts: string[]; all: Moment[]; moments: Moment[] }> {
   const levels = everyLevel(draft);
   const site = heightLevel(draft.site.height);
   const least = needed[viewer.kind];
@@ -120,7 +123,9 @@ function expectedOf(draft: Draft, viewer: Viewer): Record<string, { parts: strin
       const parts = own.parts
         .filter((part) => !isEmpty(part) && (levels.get(part.id) ?? 0) >= least)
         // Moments stand in process parts, and those where there are any.
-        .filter(({ kind }) => kind !== 'moment' && (kind !== 'process' || all.length > 0))
+        .filter(
+          ({ kind }) => kind !== 'moment' && ((kind !== 'process' && kind !== 'decisions') || all.length > 0),
+        )
         // Of portraits and versions the first; the places here are all equally exact.
         .filter(
           ({ kind }, at, all) =>
@@ -151,7 +156,8 @@ function expectedOf(draft: Draft, viewer: Viewer): Record<string, { parts: strin
         ...(ground !== null && isPicture ? [ground] : []),
       ].some((id) => id !== noteId);
       const ids = parts.filter(({ kind }) => kind !== 'credits' || names).map(({ id }) => id);
-      return [page.id, { parts: ids, moments }];
+      const isDrawn = parts.some(({ kind }) => kind === 'process' || kind === 'decisions');
+      return [page.id, { parts: ids, all: isDrawn ? all : [], moments }];
     }),
   );
 }
@@ -165,7 +171,10 @@ describe('seenBy', () => {
         const levels = everyLevel(draft);
         const isOpen = (id: string) => (levels.get(id) ?? 0) >= needed[viewer.kind];
         const drawn = Object.values(expectedOf(draft, viewer)).flatMap(({ moments }) => moments);
-        const isDrawn = new Set(drawn.map(({ id }) => id));
+        // A table of decisions says no more of a moment than what it led to is called.
+        const isDrawn = new Set(
+          Object.values(expectedOf(draft, viewer)).flatMap(({ all }) => all.map(({ id }) => id)),
+        );
         const shown = new Set(drawn.flatMap(materialsOf));
         // Neither file names nor the questions behind a reflection, for anybody.
         const secrets = ['secret-', '2026-01-01', 'hasGps'];
@@ -206,9 +215,11 @@ describe('seenBy', () => {
         ).toEqual(Object.fromEntries(Object.entries(expected).map(([id, { parts }]) => [id, parts])));
         for (const page of view?.pages ?? [])
           for (const part of page.parts)
-            if (part.kind === 'process') {
-              const moments = part.moments.map(({ id }) => id).sort();
-              expect(moments).toEqual(expected[page.id]?.moments.map(({ id }) => id).sort());
+            if (part.kind === 'process' || part.kind === 'decisions') {
+              const drawn = part.kind === 'process' ? part.moments : part.rows;
+              expect(drawn.map(({ id }) => id).sort()).toEqual(
+                expected[page.id]?.all.map(({ id }) => id).sort(),
+              );
             }
         for (const page of view?.pages ?? []) {
           const own = page.parts.some(({ kind }) => kind === 'credits');

@@ -4,6 +4,7 @@ import { lowest, reaches } from './height.ts';
 import { linkedTo } from './linked-to.ts';
 import type { Id } from '../id.ts';
 import { withGroundPicture } from '../look/ground-picture.ts';
+import { drawsMoments } from '../moments/drawn-moments.ts';
 import { isMoment, momentsOf } from '../moments/moments-of.ts';
 import { standsInMenu } from '../menu/stands-in-menu.ts';
 import { materialsById } from '../materials/materials-by-id.ts';
@@ -160,8 +161,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   );
   const kept = new Set(open.flatMap((page) => momentsOf(shownOn(page).parts).map(({ id }) => id)));
   /** A moment is there for a reader where its own page draws it. */
-  const isDrawn = (page: Id, moment: Id) =>
-    [...(moments.get(page)?.values() ?? [])].some((drawn) => drawn.some(({ id }) => id === moment));
+  const isDrawn = (page: Id, moment: Id) => moments.get(page)?.addressed.has(moment) ?? false;
   const proves = ({ page, part }: Proof) =>
     openIds.has(page) &&
     (part === null || (partReaches(page, part) && (!kept.has(part) || isDrawn(page, part))));
@@ -182,21 +182,20 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
           .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
           // The link of a version opens no other one.
           .filter(({ kind, id }) => kind !== 'version' || !linked?.version || id === linked.version)
-          // Moments are drawn by process parts and by nothing else, and those that draw none are not there.
+          // Moments are drawn by other parts, and of those whoever draws none is not there.
           .filter((part) => !isMoment(part))
-          .filter(({ kind, id }) => kind !== 'process' || moments.get(page.id)?.get(id)?.length)
+          .filter((part) => !drawsMoments(part) || moments.get(page.id)?.byPart.get(part.id)?.length)
           // Kinds that nobody here knows are empty, too.
           .filter((part) => !isEmptyPart(part)),
       ),
     );
     for (const part of parts) materialsOf(part).forEach(show);
     const drawn = moments.get(page.id);
-    const inMoments = [...(drawn?.values() ?? [])].flatMap((all) => all.flatMap((one) => one.materials));
     const cover = coverFor(shown, parts);
     const isCredited = parts.some((part) => rulesOf(part).givesCredits);
     // Only what this viewer is shown is credited: a hidden part's sources would tell of it.
     const language = page.language ?? draft.site.language;
-    const credited = [...materialsOn({ ...shown, parts, cover }), ...inMoments, ...onGround];
+    const credited = [...materialsOn({ ...shown, parts, cover }), ...(drawn?.materials ?? []), ...onGround];
     const credits = creditsOf(credited, known, language);
     return {
       id: page.id,
@@ -219,7 +218,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
         .map((part) =>
           seenPart(part, {
             ...{ credits, opens: isOpenId, work: openWork, proves, phases: draft.site.phases },
-            moments: ({ id }) => drawn?.get(id) ?? [],
+            moments: ({ id }) => drawn?.byPart.get(id) ?? [],
           }),
         )
         .filter((part) => part !== null),

@@ -118,3 +118,40 @@ test('a release keeps no moment that nothing draws', () => {
   expect(kept).toContain('what of drawn-one');
   for (const gone of ['what of secret', 'what of notebook']) expect(kept).not.toContain(gone);
 });
+
+test('a table of decisions tells what was decided, and leads to nothing that its reader may not have', () => {
+  const decided = (id: string, ledTo: string | null, more: Partial<Moment> = {}) =>
+    moment(id, { decided: `decided ${id}`, happened: `kept quiet ${id}`, ledTo, ...more });
+  const draft = site(
+    page('clocks', [
+      decided('first-one', 'secret', { with: 'Idris', minutes: 7001 }),
+      decided('next-one', 'last-one'),
+      moment('last-one', { date: '2026' }),
+      moment('secret', { height: 'invited' }),
+      newPart('decisions', 'decisions'),
+    ]),
+  );
+  const rows = (viewer: Viewer) =>
+    seenBy(draft, viewer)?.pages[0]?.parts.flatMap((part) =>
+      part.kind === 'decisions' ? part.rows.map(({ id, ledTo }) => [id, ledTo?.id]) : [],
+    );
+  // What something led to is named where the page draws it, too; the table alone draws only what was decided.
+  expect(rows(stranger)).toEqual([
+    ['first-one', undefined],
+    ['next-one', undefined],
+  ]);
+  const bytes = JSON.stringify(seenBy(draft, stranger));
+  for (const kept of ['kept quiet', 'Idris', '7001', 'secret']) expect(bytes).not.toContain(kept);
+  draft.pages[0] = page('clocks', [
+    ...(draft.pages[0] && 'parts' in draft.pages[0] ? draft.pages[0].parts : []),
+    process('process'),
+  ]);
+  expect(rows(stranger)).toEqual([
+    ['first-one', undefined],
+    ['next-one', 'last-one'],
+  ]);
+  expect(rows({ kind: 'pass', covers: 'site' })).toEqual([
+    ['first-one', 'secret'],
+    ['next-one', 'last-one'],
+  ]);
+});

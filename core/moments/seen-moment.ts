@@ -20,6 +20,10 @@ export interface SeenMoment {
   with: string;
   /** The first one stands in front. */
   materials: Id[];
-  /** It has its address on the page here; the same moment may be drawn again by another part of it. */
+  /** What was decided led to this one, which is drawn on the same page. */
+  ledTo: { id: Id; title: string; date: string } | null;
+  /**
+   * In a process: it has its address on the page here; another part of the page may draw it again. Elsewhere: it has one on the page.
+   */
   addressed: boolean;
 }

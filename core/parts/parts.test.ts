@@ -15,8 +15,8 @@ describe('parts', () => {
     const part = newPart(kind, 'part-one');
     expect(partSchema.parse(part)).toEqual(part);
     expect(materialsOf(part)).toEqual([]);
-    // Of these two it depends on what else there is.
-    expect(isEmptyPart(part)).toBe(kind !== 'credits' && kind !== 'process');
+    // Of these it depends on what else there is.
+    expect(isEmptyPart(part)).toBe(!['credits', 'process', 'decisions'].includes(kind));
   });
 
   test('a deleted material is gone from whatever part showed it, and nothing else is', () => {

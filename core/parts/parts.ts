@@ -4,6 +4,7 @@ import { clip } from './clip.ts';
 import { compare } from './compare.ts';
 import { contact } from './contact.ts';
 import { credits } from './credits.ts';
+import { decisions } from './decisions.ts';
 import { document } from './document.ts';
 import { entry } from './entry.ts';
 import { evidence } from './evidence.ts';
@@ -59,6 +60,7 @@ export const partKinds = {
   version,
   entry,
   process,
+  decisions,
   moment,
 };
 type Kinds = typeof partKinds;

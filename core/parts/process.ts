@@ -52,6 +52,8 @@ export const process = partRules<typeof processSchema, SeenProcess>({
   seen: (part, { moments, phases }) => {
     const shown = moments(part).map((moment) => ({
       ...moment,
+      // That is told in a table of decisions.
+      ledTo: null,
       ...(!part.reasons && { decided: '', why: '', turnedDown: '', next: '' }),
       ...(!part.company && { with: '' }),
       ...(!part.time && { minutes: null }),

@@ -62,6 +62,10 @@ export interface PublicWords {
     later: (days: number) => string;
     moments: (count: number) => string;
     untitled: string;
+    /** Over a table of decisions without a title of its own. */
+    decisions: string;
+    when: string;
+    ledTo: string;
     decided: string;
     why: string;
     turnedDown: string;

@@ -3,6 +3,7 @@ import { ClipPart } from './clip/clip-part.tsx';
 import { ComparePart } from './compare/compare-part.tsx';
 import { ContactPart } from './contact/contact-part.tsx';
 import { CreditsPart } from './credits/credits-part.tsx';
+import { DecisionsPart } from './process/decisions-part.tsx';
 import { DocumentPart } from './document/document-part.tsx';
 import { EvidencePart } from './evidence/evidence-part.tsx';
 import { GalleryPart } from './gallery/gallery-part.tsx';
@@ -53,6 +54,7 @@ const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
   version: drawing(() => null),
   entry: drawing(EntryPart),
   process: drawing(ProcessPart),
+  decisions: drawing(DecisionsPart),
   // Moments are drawn by process parts.
   moment: drawing(() => null),
 };

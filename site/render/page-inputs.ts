@@ -195,6 +195,7 @@ export function pageInputs(
 function namedBy(part: SeenPart): (Id | null)[] {
   if (part.kind === 'telling') return part.answers.map(({ proof }) => proof);
   if (part.kind === 'process') return part.moments.map(({ page }) => page);
+  if (part.kind === 'decisions') return part.rows.map(({ page }) => page);
   if (part.kind !== 'entry') return [];
   const proofs = [...part.proofs, ...part.lines.map(({ proof }) => proof)];
   return [part.page, ...proofs.map((proof) => proof?.page ?? null)];

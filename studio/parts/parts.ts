@@ -18,6 +18,7 @@ import {
   MessageCircleQuestion,
   MessageSquareQuote,
   Pilcrow,
+  Scale,
   ScrollText,
   Table2,
   Undo2,
@@ -244,6 +245,17 @@ export const partSettings: { [K in PartKind]: PartSettings<K> } = {
     empty: 'Moments stand here in time, once there are any: how the work came about.',
     detail: ({ form }) => ({ line: 'on a line', columns: 'by phase', story: 'as a story' })[form],
     Panel: fetched(() => import('./process/process-panel.tsx').then(({ ProcessPanel }) => ProcessPanel)),
+  },
+  decisions: {
+    ...inPanel,
+    name: 'Decisions',
+    icon: Scale,
+    empty:
+      'What you decided in moments stands here as a table, once there is any: what, why and what you turned down.',
+    detail: ({ title }) => title,
+    Panel: fetched(() =>
+      import('./process/decisions-panel.tsx').then(({ DecisionsPanel }) => DecisionsPanel),
+    ),
   },
   version: {
     ...inPanel,

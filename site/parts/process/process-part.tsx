@@ -5,6 +5,8 @@ import { shortDayForReaders } from '#core/dates/date-for-readers.ts';
 import { bandsOf } from '#core/moments/bands.ts';
 import { phaseName } from '#core/moments/phases.ts';
 import type { SeenMoment } from '#core/moments/seen-moment.ts';
+import { spentTime } from '#core/moments/spent-time.ts';
+import { timeSpent } from '#core/moments/time-spent.ts';
 import { type Told, toldInTime } from '#core/moments/told-in-time.ts';
 import { useProperties } from '../../render/declarations.ts';
 import { LanguageContext, useSpoken } from '../../render/words.ts';
@@ -38,6 +40,7 @@ export function ProcessPart({ part, pictures, media, toRoot }: PartViewProps<'pr
   if (!first || !last) return null;
   const bands = bandsOf(told.map((one) => ({ ...one, phase: one.moment.phase })));
   const hasPhases = bands.some(({ phase }) => phases.some(({ id }) => id === phase));
+  const spent = timeSpent(moments);
   const ofSeveral = new Set(moments.map(({ page }) => page)).size > 1;
   const withYear = first.date.slice(0, 4) !== last.date.slice(0, 4);
   const labelOf = ({ date }: SeenMoment) => {
@@ -55,6 +58,23 @@ export function ProcessPart({ part, pictures, media, toRoot }: PartViewProps<'pr
           {words.process.moments(moments.length)}
         </span>
       </p>
+      {spent.all > 0 && (
+        <p className="span">
+          {words.process.spent} {spentTime(spent.all)}
+          {spent.byPhase.size > 1 && (
+            <span>
+              {[...spent.byPhase]
+                .flatMap(([phase, minutes]) => {
+                  const known = phases.find(({ id }) => id === phase);
+                  return known
+                    ? [`${phaseName(known, words.process.phases, words.process.phase)} ${spentTime(minutes)}`]
+                    : [];
+                })
+                .join(', ')}
+            </span>
+          )}
+        </p>
+      )}
       {form !== 'columns' && moments.length >= leastOnAxis && (
         <Axis id={part.id} {...{ moments, phases, spacing, labelOf }} />
       )}

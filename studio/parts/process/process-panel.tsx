@@ -2,11 +2,7 @@ import { Columns3, GitCommitHorizontal, Milestone } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { en } from '#core/public-words/en.ts';
 import { drawnMoments } from '#core/moments/drawn-moments.ts';
-import { momentsOf } from '#core/moments/moments-of.ts';
 import { phaseName } from '#core/moments/phases.ts';
-import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
-import { isShown, shownOn } from '#core/pages/page.ts';
-import { plural } from '#core/words/plural.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
@@ -15,6 +11,7 @@ import { Segments } from '../../ui/segments.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 import { ChooseMoments } from './choose-moments.tsx';
+import { PagesWithMoments } from './pages-with-moments.tsx';
 
 const forms = [
   { value: 'story', name: 'Story', icon: Milestone },
@@ -31,10 +28,6 @@ export function ProcessPanel({ part, page, onChange }: PartPanelProps<'process'>
   const { site = '' } = useParams();
   const { state } = useSite();
   const kept = state.pages.find(({ id }) => id === page.id);
-  const withMoments = state.pages
-    .filter(isShown)
-    .filter((one) => !one.archived && momentsOf(shownOn(one).parts).length > 0);
-  const chosen = new Set(part.pages);
   return (
     <div className="grid gap-3">
       <Field
@@ -77,28 +70,11 @@ export function ProcessPanel({ part, page, onChange }: PartPanelProps<'process'>
           onChange={(phase) => onChange({ ...part, phase: phase === '' ? null : phase })}
         />
       </div>
-      <fieldset className="grid gap-1.5">
-        <legend className="field-name">Moments of</legend>
-        <CheckField
-          name={rulesOfPage(page).isFront ? 'All pages of the site' : 'This page and what hangs below it'}
-          checked={part.pages === null}
-          onChange={(all) => onChange({ ...part, pages: all ? null : [page.id], chosen: [] })}
-        />
-        {part.pages !== null &&
-          withMoments.map((one) => (
-            <CheckField
-              key={one.id}
-              name={`${pageName(one)}, ${plural(momentsOf(one.parts).length, 'moment')}`}
-              checked={chosen.has(one.id)}
-              onChange={(wanted) =>
-                onChange({
-                  ...part,
-                  pages: wanted ? [...chosen, one.id] : [...chosen].filter((id) => id !== one.id),
-                })
-              }
-            />
-          ))}
-      </fieldset>
+      <PagesWithMoments
+        page={page}
+        pages={part.pages}
+        onChange={(pages) => onChange({ ...part, pages, chosen: [] })}
+      />
       <fieldset className="grid gap-1.5">
         <legend className="field-name">Readers are told</legend>
         <CheckField

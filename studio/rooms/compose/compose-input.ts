@@ -1,4 +1,5 @@
 import type { Id } from '#core/id.ts';
+import { drawsMoments } from '#core/moments/drawn-moments.ts';
 import { isEmptyPart } from '#core/parts/is-empty-part.ts';
 import type { SeenPart } from '#core/parts/parts.ts';
 import { seenPart } from '#core/parts/seen-part.ts';
@@ -40,8 +41,8 @@ export function composeInput(
   const context = {
     credits,
     phases: draft.site.phases,
-    moments: ({ id }: { id: Id }) =>
-      inView.flatMap((part) => (part.kind === 'process' && part.id === id ? part.moments : [])),
+    // What draws moments is taken as the view has it.
+    moments: () => [],
     opens: (id: Id) => pages.has(id),
     work: (id: Id) => {
       const of = draft.pages.find((one) => one.id === id);
@@ -49,7 +50,10 @@ export function composeInput(
     },
     proves: (proof: Proof) => pages.has(proof.page),
   };
-  const ofReaders = page.parts.map((part) => (isEmptyPart(part) ? null : seenPart(part, context)));
+  const ofReaders = page.parts.map((part) => {
+    if (drawsMoments(part)) return inView.find(({ id }) => id === part.id) ?? null;
+    return isEmptyPart(part) ? null : seenPart(part, context);
+  });
   const withEmpty = {
     ...view,
     pages: view.pages.map((seen) =>

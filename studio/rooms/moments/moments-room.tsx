@@ -7,6 +7,8 @@ import { lineItemOf } from '#core/moments/line-item-of.ts';
 import { momentsOf } from '#core/moments/moments-of.ts';
 import { materialsById } from '#core/materials/materials-by-id.ts';
 import { roughDateForReaders } from '#core/dates/rough-date-for-readers.ts';
+import { spentTime } from '#core/moments/spent-time.ts';
+import { timeSpent } from '#core/moments/time-spent.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { mostMoments } from '#core/parts/parts.ts';
@@ -81,6 +83,7 @@ function Moments({ page }: { page: ShownPage }) {
   const select = (id: string | null) => setAsked(id === null ? {} : { moment: id }, { replace: true });
   const add = () => select(steps.add({ date: format(new Date(), 'yyyy-MM-dd') }));
   useActions(() => [{ name: 'A moment of today', also: 'add new process', run: add }]);
+  const spent = timeSpent(moments.map((moment) => ({ ...moment, page: page.id }))).all;
   const [first, last] = [moments[0], moments.at(-1)];
   return (
     <div className="grid content-start">
@@ -94,6 +97,7 @@ function Moments({ page }: { page: ShownPage }) {
           <p className="text-ink-2">
             {plural(moments.length, 'moment')}, {roughDateForReaders(first.date, 'en')}
             {first !== last && ` to ${roughDateForReaders(last.date, 'en')}`}
+            {spent > 0 && `, ${spentTime(spent)}`}
           </p>
         )}
         <span className="ml-auto flex flex-wrap items-center gap-3">
