@@ -4,7 +4,7 @@ import { isShown } from '#core/pages/page.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { newId } from '#server/db/new-id.ts';
-import { moments, processes } from './moments-scenario.ts';
+import { decided, moments, processes } from './moments-scenario.ts';
 
 /** Behind what says something, before those who are named and how to write to them. */
 const last = new Set(['credits', 'contact']);
@@ -27,7 +27,8 @@ export async function partsWithMoments(
     const process = processes[page.title];
     if (kept.length === 0 && !process) continue;
     const own: Part[] = [];
-    for (const { files = [], phase, date, ...told } of kept) {
+    const idOf = new Map(kept.map(({ title }) => [title, newId()]));
+    for (const { files = [], phase, date, ledTo, ...told } of kept) {
       const brought = [];
       for (const file of files) brought.push(await bring(page.title, file));
       const fields = {
@@ -35,17 +36,27 @@ export async function partsWithMoments(
         date: date ?? brought.find(({ day }) => day !== null)?.day ?? '2025',
         phase: phase ? `phase-${phase}` : null,
         materials: brought.map(({ id }) => id),
+        ledTo: idOf.get(ledTo ?? '') ?? null,
       };
-      own.push({ ...newPart('moment', newId()), ...fields } as Part);
+      own.push({ ...newPart('moment', idOf.get(told.title) ?? newId()), ...fields } as Part);
     }
     const { of, ...drawn } = process ?? {};
-    const ids = of?.flatMap((title) => pageOf.get(title)?.id ?? []) ?? null;
+    const idsOf = (titles: readonly string[]) => titles.flatMap((title) => pageOf.get(title)?.id ?? []);
+    const ids = of ? idsOf(of) : null;
+    const table = decided[page.title];
+    const decisions = { ...newPart('decisions', newId()), pages: idsOf(table ?? []) } as Part;
     const part = { ...newPart('process', newId()), ...drawn, pages: ids } as Part;
     const end = page.parts.findIndex(({ kind }) => last.has(kind));
     const at = end < 0 ? page.parts.length : end;
     changed.push({
       page,
-      parts: [...page.parts.slice(0, at), ...(process ? [part] : []), ...page.parts.slice(at), ...own],
+      parts: [
+        ...page.parts.slice(0, at),
+        ...(process ? [part] : []),
+        ...(table ? [decisions] : []),
+        ...page.parts.slice(at),
+        ...own,
+      ],
     });
   }
   return changed;

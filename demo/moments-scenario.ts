@@ -13,6 +13,8 @@ export interface DemoMoment extends Partial<
   /** Below its page's folder; the first one stands in front. */
   files?: string[];
   height?: Height;
+  /** The title of a later moment of the same page. */
+  ledTo?: string;
 }
 
 /** How things came about, by the page they are kept on. */
@@ -27,6 +29,7 @@ export const moments: Record<string, DemoMoment[]> = {
       decided: 'One hand, no numbers.',
       why: 'Whoever asks at the counter wants to know one thing.',
       turnedDown: 'A moon, a second hand and a date.',
+      ledTo: 'The brass hand',
     },
     {
       title: 'Two hours at the counter',
@@ -68,6 +71,7 @@ export const moments: Record<string, DemoMoment[]> = {
       why: 'The first set looked better and lost half an hour a day.',
       turnedDown: 'A belt and pulley: quieter, but it slips in the damp.',
       next: 'Does the hand drift over a week on the office wall?',
+      ledTo: 'By the back door',
       with: 'Idris',
       minutes: 210,
     },
@@ -175,3 +179,6 @@ export const processes: Record<
   'Workshop notes': { title: 'The clock, day by day', of: ['Tide clock'] },
   'Second year': { title: 'The year on one string', form: 'line' },
 };
+
+/** Tables of what was decided, by the page they stand on at its end: of which pages they tell. */
+export const decided: Record<string, string[]> = { 'Workshop notes': ['Tide clock', 'Float lamp'] };

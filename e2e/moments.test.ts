@@ -179,6 +179,14 @@ describe('readers', () => {
     expect(await read(`${site}/float-lamp/`)).toContain('9 h 30 min');
   });
 
+  test('are told what was decided and what it led to, each with its place', async () => {
+    const html = await read('/wren-makes/workshop-notes/');
+    expect(html).toContain('What was decided');
+    expect(html).toContain('A belt and pulley: quieter, but it slips in the damp.');
+    expect(html).toMatch(/<td>By the back door<\/td>/);
+    expect(await htmlFaults(html)).toEqual([]);
+  });
+
   test('can read, hear and print it: a list with a place for each, and axe is content', async () => {
     for (const path of [`${site}/tide-clock/`, '/wren-makes/workshop-notes/', `${site}/float-lamp/`]) {
       const reader = await demo.asStranger(path);

@@ -30,14 +30,21 @@ await driver.press('button', /demo maker/);
 await driver.reads('Fold-flat bee hotel');
 const rooms = page.url().replace(/\/projects.*/, '');
 await shot('projects');
-await driver.press('button', 'Publish');
-await driver.reads('Publishing will change');
-await shot('publish');
-await driver.press('button', 'Close');
 await driver.press('link', 'Tide clock');
 await driver.reads('Case facts');
 await driver.press('button', /^Edit Words, part 1/);
 await shot('compose');
+await page.goto(`${page.url()}/moments`);
+await driver.reads('9 moments');
+await page.evaluate(() =>
+  [...document.querySelectorAll<HTMLElement>('.moment-knot')]
+    .find(({ textContent }) => textContent?.includes('The second set of gears'))
+    ?.click(),
+);
+await settle(1500);
+await shot('moments');
+await page.goto(page.url().replace(/\/moments.*/, ''));
+await driver.reads('Case facts');
 await page.goto(`${server.origin}/wren-makes/resume/`, { waitUntil: 'networkidle0' });
 await shot('site-resume');
 await phone();
@@ -84,17 +91,15 @@ await page.keyboard.press('Space');
 for (let step = 0; step < 2; step++) await page.keyboard.press('ArrowUp');
 await shot('arrange');
 await page.keyboard.press('Escape');
-await page.goto(`${server.origin}/studio/new-site`, { waitUntil: 'networkidle0' });
-await driver.press('radio', /^One big project/);
-await page.waitForSelector('.starter-example h1');
-await driver.fill('Name of the site', 'A ferry that waits');
-await page.evaluate(() => document.querySelector('h1')?.scrollIntoView());
-await shot('starters');
 await page.goto(`${server.origin}/wren-makes/`, { waitUntil: 'networkidle0' });
 await shot('site-home');
 await page.goto(`${server.origin}/wren-makes/second-year/tide-clock/`, { waitUntil: 'networkidle0' });
 await page.evaluate(() => document.querySelector('.gallery')?.scrollIntoView());
 await shot('site-gallery');
+await page.goto(`${server.origin}/wren-makes/workshop-notes/`, { waitUntil: 'networkidle0' });
+await page.evaluate(() => document.querySelector('.process')?.scrollIntoView());
+await settle(1500);
+await shot('site-process');
 await phone();
 await page.goto(`${server.origin}/wren-makes/second-year/fold-flat-bee-hotel/`, {
   waitUntil: 'networkidle0',
