@@ -14,6 +14,7 @@ import { contentsIn, mediaFiles, type MediaFiles, mediaTree } from './published-
 import { materialsIn, pictureFiles, publishedPicture } from './published-pictures.ts';
 import { renderEntrance, type RenderDeps } from './render-entrance.ts';
 import { makeShares, type Shares, sharesAt, shareFiles } from './share-pictures.ts';
+import { assetsOfLook, drawsProcess, type LookAssets } from './site-assets.ts';
 
 export interface PublishDeps extends RenderDeps {
   reading: Reading;
@@ -31,6 +32,8 @@ export interface Made {
   media: MediaFiles;
   /** Pictures shown where links are passed on, of the views whose links have them. */
   shares: Shares;
+  /** What the pages of a view link to: the same for all of them, but for the rules of a process. */
+  assetsFor(view: SiteView): Promise<LookAssets>;
 }
 
 /**
@@ -99,8 +102,17 @@ export async function makeFiles(
       lights.get(shown.id),
     );
   }
+  // Compressing a sheet takes longer than a page: it is made once for all entrances that get the same.
+  const sheets = new Map<boolean, Promise<LookAssets>>();
+  const assetsFor = ({ site: { look, title }, pages }: SiteView): Promise<LookAssets> => {
+    const withProcess = drawsProcess(pages);
+    const assets =
+      sheets.get(withProcess) ?? assetsOfLook(deps.assets, { look, title, withProcess }, deps.blobs);
+    sheets.set(withProcess, assets);
+    return assets;
+  };
   const shares = await makeShares(deps, shared, { pictures, files }, by, signal);
-  return { pictures, files, contents, shownOf, media, shares };
+  return { pictures, files, contents, shownOf, media, shares, assetsFor };
 }
 
 /** Where an entrance stands on the web, if everybody may know, and its share pictures, if it has any; both end in a slash. */
@@ -113,7 +125,7 @@ export interface EntranceAddresses {
 export async function entranceTree(
   deps: PublishDeps,
   view: SiteView,
-  { pictures, files, contents, shownOf, media, shares }: Made,
+  { pictures, files, contents, shownOf, media, shares, assetsFor }: Made,
   { base, sharesBelow }: EntranceAddresses,
   onPage: () => void,
 ): Promise<FileTree> {
@@ -124,7 +136,7 @@ export async function entranceTree(
     ...(sharesBelow !== null && { share: sharesAt(shares, sharesBelow) }),
   };
   return {
-    ...(await renderEntrance(deps, view, sources, base, onPage)),
+    ...(await renderEntrance(deps, view, await assetsFor(view), sources, base, onPage)),
     ...pictureFiles(
       Object.values(view.materials).map(
         (material) => [material.id, shownOf(material).flatMap(({ id }) => files.get(id) ?? [])] as const,

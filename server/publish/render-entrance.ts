@@ -14,7 +14,7 @@ import { renderPage } from '#site/render/render-page.tsx';
 import type { Database } from '../db/connect.ts';
 import { renderedPages } from '../db/schema.ts';
 import type { BlobStore } from '../media/blob-store.ts';
-import { assetsOfView, lettersIn, pageAssets, type StoredAssets, usedAssets } from './site-assets.ts';
+import { lettersIn, type LookAssets, pageAssets, type StoredAssets, usedAssets } from './site-assets.ts';
 import { storeText } from './store-text.ts';
 
 const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
@@ -58,12 +58,12 @@ export interface RenderDeps {
 export async function renderEntrance(
   deps: RenderDeps,
   view: SiteView,
+  assets: LookAssets,
   sources: MediaSources,
   base: string | null,
   onPage: (rendered: boolean) => void,
 ): Promise<FileTree> {
   const { db, blobs } = deps;
-  const assets = await assetsOfView(deps.assets, view, blobs);
   const wanted = pageInputs(view, sources, base).map(({ path, input }) => {
     const text = JSON.stringify(input);
     // Equal keys mean equal bytes.

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
 import { z } from 'zod';
 import { createHash } from 'node:crypto';
-import type { SeenPage, SiteView } from '#core/access/seen-by.ts';
+import type { SeenPage } from '#core/access/seen-by.ts';
 import { type FontPairName, fontPairNames } from '#core/look/font-pair-names.ts';
 import { iconOf } from '#core/look/icon.ts';
 import { fontPairs } from '#core/look/font-pairs.ts';
@@ -113,13 +113,13 @@ export function iconFile(look: Look, siteTitle: string): { path: string; text: s
   return { path: `assets/icon-${createHash('sha256').update(text).digest('hex').slice(0, 10)}.svg`, text };
 }
 
-/** Everything the pages of a view link to; what is made for it is put into the store, where it is not there yet. */
-export async function assetsOfView(
+/** Everything pages in a look link to; what is made for it is put into the store, where it is not there yet. */
+export async function assetsOfLook(
   stored: StoredAssets,
-  { site: { look, title }, pages }: Pick<SiteView, 'site' | 'pages'>,
+  { look, title, withProcess }: { look: Look; title: string; withProcess: boolean },
   blobs: BlobStore,
 ): Promise<LookAssets> {
-  const sheet = sheetOfLook(stored, look, drawsProcess(pages));
+  const sheet = sheetOfLook(stored, look, withProcess);
   const icon = iconFile(look, title);
   const file = async (text: string, type: string): Promise<ManifestFile> => ({
     ...(await storeText(blobs, Buffer.from(text), type)),

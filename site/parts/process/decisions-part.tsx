@@ -28,7 +28,7 @@ export function DecisionsPart({ part: { title, rows }, toRoot }: PartViewProps<'
     <div className="on-grid rows-and-columns">
       <h2 {...(!title && lang)}>{heading}</h2>
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what scrolls has to be reached */}
-      <div className="table" role="region" aria-label={heading} tabIndex={0}>
+      <section className="table" aria-label={heading} tabIndex={0}>
         <table>
           <thead>
             <tr>
@@ -64,7 +64,7 @@ export function DecisionsPart({ part: { title, rows }, toRoot }: PartViewProps<'
             })}
           </tbody>
         </table>
-      </div>
+      </section>
     </div>
   );
 }
