@@ -99,8 +99,8 @@ export const moments: Record<string, DemoMoment[]> = {
   'Float lamp': [
     {
       title: 'Rings instead of a mould',
+      date: '2026-03-03',
       phase: 'sketch',
-      files: ['01-sketch.jpg'],
       happened: 'The light comes out between them, so nothing has to be moulded.',
       decided: 'A stack of flat rings.',
       why: 'A broken ring is one ring and not a lamp.',

@@ -146,7 +146,7 @@ describe('the demo site in the studio', () => {
     await (await studio.page.$('[aria-label="Group"]'))?.select('project');
     expect((await headings())[0]).toBe('Loose');
 
-    await studio.press('checkbox', /^Choose Ring sketch/);
+    await studio.press('checkbox', /^Choose Gears, shaky/);
     await studio.press('checkbox', /^Choose Harbour at dusk/);
     await studio.press('button', 'Facts of these');
     await studio.reads('What you leave alone stays as it is');
