@@ -120,14 +120,9 @@ function Line({ id, moments, phases, spacing, labelOf, form }: AxisProps & { for
           {/* The list below is what is read and gone through by keys. */}
           <a href={`#${partAnchor(ids[0] ?? '')}`} tabIndex={-1}>
             <rect x="-12" y="-12" width="24" height="24" className="hit" />
-            {ids.length === 1 ? (
-              <path d={bow ?? ''} />
-            ) : (
-              <>
-                <circle r="9" />
-                <text y="4">{ids.length}</text>
-              </>
-            )}
+            <path d={bow ?? ''} />
+            {/* Two bows stand for several moments: a number would need a ground of its own on whatever the part lies on. */}
+            {ids.length > 1 && <path d={bow ?? ''} transform="translate(5 -5)" />}
           </a>
         </svg>
       ))}
