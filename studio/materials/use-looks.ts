@@ -27,5 +27,7 @@ export function useLooks(site: string, materials: readonly Material[]) {
       ),
     [data.groups],
   );
-  return { ...data, alikeOf };
+  /** Whether anything is known yet: before that, look-alikes are not told apart. */
+  const isKnown = materials.length === 0 || data !== nothing;
+  return { ...data, alikeOf, isKnown };
 }

@@ -9,10 +9,10 @@ import { fittedLine } from '#core/timeline/fitted-line.ts';
 import { useSpoken } from '../../render/words.ts';
 
 /** Widths in px that the line is laid out for: pages at least that wide get it. See `process.css`. */
-const widths = { narrow: 300, wide: 620 } as const;
+const widths = { narrow: 280, wide: 620 } as const;
 const height = 76;
 const stringAt = 34;
-/** Of a letter of a label, in px: no letter of the themes' fonts is wider on the average. */
+/** How wide a letter of a label is taken to be, in px, on the average of a date. */
 const letterPx = 7.6;
 
 /** A bow on the string, in px around its knot. */

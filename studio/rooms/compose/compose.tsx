@@ -1,7 +1,7 @@
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { movePart } from '#contract/pages.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
@@ -14,6 +14,7 @@ import { materialsOf } from '#core/parts/materials-of.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { usedMaterials } from '#core/materials/where-used.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
+import { GonePage } from '../../pages/gone-page.tsx';
 import { pageWords } from '../../pages/page-words.ts';
 import { PageView } from '#site/components/page-view.tsx';
 import { type Slots, SlotsContext } from '#site/components/slots.ts';
@@ -56,7 +57,6 @@ import { usePlacing } from './use-placing.ts';
 import type { PartInPlaceProps } from '../../parts/part-settings.ts';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import './compose.css';
-import { Button } from '../../ui/button.tsx';
 
 /** From how far on a press is a pull. Always the same: with another one, all that can be pulled would be drawn anew. */
 const pulled = { activationConstraint: { distance: 6 } };
@@ -67,18 +67,7 @@ export function Compose() {
   const { state } = useSite();
   const kept = state.pages.filter(isShown).find((one) => one.id === id);
   const page = useMemo(() => kept && { ...kept, parts: standingParts(kept.parts) }, [kept]);
-  if (!page)
-    return (
-      <div className="grid gap-3 p-6">
-        <h1>This page is not here any more</h1>
-        <p>It was deleted. Undo in the strip above brings it back.</p>
-        <p>
-          <Button asChild>
-            <Link to={`/${state.site.id}/projects`}>To the projects</Link>
-          </Button>
-        </p>
-      </div>
-    );
+  if (!page) return <GonePage />;
   return <ComposePage key={page.id} page={page} />;
 }
 

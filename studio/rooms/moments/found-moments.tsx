@@ -5,6 +5,7 @@ import { materialsById } from '#core/materials/materials-by-id.ts';
 import { usedMaterials } from '#core/materials/where-used.ts';
 import { momentsOf } from '#core/moments/moments-of.ts';
 import { joinedProposals, type ProposedMoment, proposedMoments } from '#core/moments/proposed-moments.ts';
+import { shapedProposals } from '#core/moments/shaped-proposals.ts';
 import { splitProposal } from '#core/moments/split-proposal.ts';
 import { apartMs, timesLonger, togetherMs } from '#core/moments/time-clusters.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
@@ -41,7 +42,7 @@ export function FoundMoments({
   const { state } = useSite();
   const [loose, setLoose] = useState(false);
   // What its maker put together or took apart, before taking it.
-  const [shaped, setShaped] = useState<{ of: string; all: ProposedMoment[] } | null>(null);
+  const [shaped, setShaped] = useState<readonly ProposedMoment[]>([]);
   const pictures = useMemo(() => state.materials.filter(({ kind }) => kind === 'picture'), [state.materials]);
   const looks = useLooks(state.site.id, pictures);
   const known = useMemo(() => materialsById(state.materials), [state.materials]);
@@ -49,6 +50,7 @@ export function FoundMoments({
     const here = new Set(materialsOn(page));
     const used = usedMaterials(state.pages);
     const moments = momentsOf(page.parts);
+    if (!looks.isKnown) return [];
     return proposedMoments(
       state.materials.filter(
         ({ id, project, kind }) =>
@@ -58,10 +60,8 @@ export function FoundMoments({
       looks.groups,
       new Set(state.site.notMoments),
     );
-  }, [page, state.materials, state.pages, state.site.notMoments, looks.groups, loose]);
-  const key = proposals.map((one) => `${one.key} ${one.materials.length}`).join();
-  const found = shaped?.of === key ? shaped.all : proposals;
-  const shape = (all: ProposedMoment[]) => setShaped({ of: key, all });
+  }, [page, state.materials, state.pages, state.site.notMoments, looks.groups, looks.isKnown, loose]);
+  const found = shapedProposals(proposals, shaped);
   const take = (taken: readonly ProposedMoment[]) => {
     const first = steps.take(taken);
     if (first !== null) onShow(first);
@@ -78,10 +78,12 @@ export function FoundMoments({
         <h2 id="found-moments" className="text-l">
           Found in your photos
         </h2>
-        <p className="note">
-          {found.length === 0
-            ? 'Nothing new: what is dated to the day is in a moment, or was put aside.'
-            : `${plural(found.length, 'moment')} proposed: ${found.length - joins} new, ${joins} that join one you have.`}
+        <p className="note" role="status">
+          {!looks.isKnown
+            ? 'Comparing your pictures.'
+            : found.length === 0
+              ? 'Nothing new: what is dated to the day is in a moment, or was put aside.'
+              : `${plural(found.length, 'moment')} proposed: ${found.length - joins} new, ${joins} that join one you have.`}
         </p>
       </header>
       <CheckField name="Also what is on no page yet" checked={loose} onChange={setLoose} />
@@ -113,7 +115,7 @@ export function FoundMoments({
                       onClick={() => {
                         const before = found[at - 1];
                         if (before)
-                          shape(
+                          setShaped(
                             found.flatMap((other, n) =>
                               n === at - 1 ? [joinedProposals(before, one)] : n === at ? [] : [other],
                             ),
@@ -128,7 +130,9 @@ export function FoundMoments({
                       type="button"
                       className="link"
                       onClick={() =>
-                        shape(found.flatMap((other, n) => (n === at ? splitProposal(one, known) : [other])))
+                        setShaped(
+                          found.flatMap((other, n) => (n === at ? splitProposal(one, known) : [other])),
+                        )
                       }
                     >
                       Split

@@ -4,18 +4,19 @@ import { effectiveHeight } from '#core/access/effective-height.ts';
 import { compareRoughDates } from '#core/dates/rough-date.ts';
 import { roughDateForReaders } from '#core/dates/rough-date-for-readers.ts';
 import { momentsOf } from '#core/moments/moments-of.ts';
-import { phaseName } from '#core/moments/phases.ts';
 import { readSpentTime, spentTime } from '#core/moments/spent-time.ts';
-import type { ShownPage } from '#core/pages/page.ts';
+import { pageName } from '#core/pages/page-kinds.ts';
+import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { type Moment, mostInMoment } from '#core/parts/moment.ts';
-import { en } from '#core/public-words/en.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
+import { PhaseField } from '../../parts/process/phase-field.tsx';
 import { Button } from '../../ui/button.tsx';
 import { DateField } from '../../ui/date-field.tsx';
 import { Field } from '../../ui/field.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
+import { notice } from '../../ui/notice.ts';
 import { materialName, MaterialPicture } from '../../ui/material-picture.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { TextField } from '../../ui/text-field.tsx';
@@ -164,18 +165,7 @@ export function MomentEditor({ page, moment, steps, onGone }: MomentEditorProps)
           </button>
         )}
         <div className="flex flex-wrap items-end gap-x-4 gap-y-3">
-          <SelectField
-            name="Phase"
-            value={moment.phase ?? ''}
-            options={[
-              { value: '', name: 'None' },
-              ...state.site.phases.map((phase) => ({
-                value: phase.id,
-                name: phaseName(phase, en.process.phases, 'Phase without a name'),
-              })),
-            ]}
-            onChange={(phase) => change({ phase: phase === '' ? null : phase })}
-          />
+          <PhaseField phase={moment.phase} none="None" onChange={(phase) => change({ phase })} />
           <div className="w-36">
             <DateField
               label="Time spent"
@@ -197,6 +187,23 @@ export function MomentEditor({ page, moment, steps, onGone }: MomentEditorProps)
             />
           </div>
         </div>
+        <SelectField
+          name="Kept on"
+          value={page.id}
+          options={state.pages
+            .filter(isShown)
+            .filter(({ id, archived }) => id === page.id || !archived)
+            .map((one) => ({ value: one.id, name: pageName(one) }))}
+          onChange={(to) => {
+            if (to === page.id) return;
+            void steps.moveTo(moment, to).then((moved) => {
+              if (!moved) return;
+              onGone();
+              const there = state.pages.find(({ id }) => id === to);
+              notice(`It is kept on ${there ? pageName(there) : 'the other page'} now. Undo brings it back.`);
+            });
+          }}
+        />
         <SkillsShown page={page} moment={moment} />
         <HeightRow
           of={`the moment ${moment.title}`}

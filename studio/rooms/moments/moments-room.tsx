@@ -17,6 +17,7 @@ import { quietStretches } from '#core/timeline/quiet-stretches.ts';
 import { plural } from '#core/words/plural.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { newId } from '../../parts/new-id.ts';
+import { GonePage } from '../../pages/gone-page.tsx';
 import { usePageParts } from '../../parts/use-page-parts.ts';
 import { Button } from '../../ui/button.tsx';
 import { useActions } from '../../ui/finder/actions-context.tsx';
@@ -194,17 +195,6 @@ export function MomentsRoom() {
   const { page: id } = useParams();
   const { state } = useSite();
   const page = state.pages.filter(isShown).find((one) => one.id === id);
-  if (!page)
-    return (
-      <div className="grid gap-3 p-6">
-        <h1>This page is not here any more</h1>
-        <p>It was deleted. Undo in the strip above brings it back.</p>
-        <p>
-          <Button asChild>
-            <Link to={`/${state.site.id}/projects`}>To the projects</Link>
-          </Button>
-        </p>
-      </div>
-    );
+  if (!page) return <GonePage />;
   return <Moments key={page.id} page={page} />;
 }

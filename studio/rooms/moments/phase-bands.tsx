@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import type { Id } from '#core/id.ts';
 import { bandsOf, edgeMoved } from '#core/moments/bands.ts';
 import { phaseName } from '#core/moments/phases.ts';
@@ -19,7 +19,8 @@ interface PhaseBandsProps {
 export function PhaseBands({ moments, xOf, width, startPx, steps }: PhaseBandsProps) {
   const { site } = useSite().state;
   const box = useRef<HTMLDivElement>(null);
-  const dragged = useRef<number | null>(null);
+  /** The edge that is being dragged, and how far. */
+  const [dragged, setDragged] = useState<{ band: number; from: number; by: number } | null>(null);
   const bands = bandsOf(moments);
   const nameOf = (phase: Id | null) => {
     const known = site.phases.find(({ id }) => id === phase);
@@ -70,15 +71,19 @@ export function PhaseBands({ moments, xOf, width, startPx, steps }: PhaseBandsPr
                   event.preventDefault();
                   move(n, first + by);
                 }}
+                style={dragged?.band === n ? { translate: `${dragged.by}px 0` } : undefined}
                 onPointerDown={(event) => {
-                  dragged.current = n;
+                  setDragged({ band: n, from: event.clientX, by: 0 });
                   event.currentTarget.setPointerCapture(event.pointerId);
                 }}
-                onPointerUp={(event) => {
-                  if (dragged.current === n) move(n, placeAt(event.clientX));
-                  dragged.current = null;
+                onPointerMove={({ clientX }) => {
+                  if (dragged?.band === n) setDragged({ ...dragged, by: clientX - dragged.from });
                 }}
-                onPointerCancel={() => (dragged.current = null)}
+                onPointerUp={(event) => {
+                  if (dragged?.band === n && dragged.by !== 0) move(n, placeAt(event.clientX));
+                  setDragged(null);
+                }}
+                onPointerCancel={() => setDragged(null)}
               />
             )}
           </div>

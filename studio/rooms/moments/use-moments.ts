@@ -1,10 +1,13 @@
+import { movePart } from '#contract/pages.ts';
 import type { Id } from '#core/id.ts';
 import { isMoment } from '#core/moments/moments-of.ts';
 import type { ProposedMoment } from '#core/moments/proposed-moments.ts';
-import type { ShownPage } from '#core/pages/page.ts';
+import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { type Moment, mostInMoment } from '#core/parts/moment.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';
+import { withProofMoved } from '#core/resume/with-proof-moved.ts';
+import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { newId } from '../../parts/new-id.ts';
 import { useTellTakenOff } from '../../parts/use-tell-taken-off.ts';
@@ -22,7 +25,7 @@ const joined = (moment: Moment, materials: readonly Id[]): Moment => ({
 /** What can be done to the moments of a page; each step can be undone. */
 export function useMoments({ id: pageId }: ShownPage) {
   const { partsNow, set } = usePageParts(pageId);
-  const { changeSite, now } = useSite();
+  const { changePage, changeSite, now, run, seen } = useSite();
   const tellTakenOff = useTellTakenOff();
   const once = () => `${Date.now()}`;
   const changed = (change: (moment: Moment) => Moment): Part[] =>
@@ -53,6 +56,22 @@ export function useMoments({ id: pageId }: ShownPage) {
         `remove ${once()}`,
       );
       tellTakenOff(id, title || 'Moment');
+    },
+    /** Keeps a moment on another page; skills and lines that it proves point at it there. @returns whether it is there */
+    moveTo: async ({ id }: Moment, to: Id): Promise<boolean> => {
+      const moved = await run(() =>
+        call(movePart, {
+          params: { site: now().site.id, page: pageId, part: id },
+          body: { to, seen: seen(pageId), seenThere: seen(to) },
+        }),
+      );
+      if (!moved) return false;
+      for (const page of now().pages.filter(isShown)) {
+        const parts = page.parts.map((part) => withProofMoved(part, { page: pageId, part: id }, to));
+        if (parts.some((part, at) => part !== page.parts[at]))
+          changePage(page.id, { parts }, 'What the moment proves', `${page.id} proofs ${once()}`);
+      }
+      return true;
     },
     /** Moments in another phase each. */
     setPhases: (phases: ReadonlyMap<Id, Id | null>, label: string) =>
