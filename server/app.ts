@@ -7,6 +7,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { accountRoutes } from './accounts/routes.ts';
 import { sessionScope } from './accounts/sessions.ts';
+import { captureRoutes } from './capture/routes.ts';
 import { Commands } from './commands/commands.ts';
 import type { Config } from './config.ts';
 import type { Database } from './db/connect.ts';
@@ -150,6 +151,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     const gathering = { db, blobs, reading, commands, limits: config };
     siteRoutes(maker, { db, commands, open, limits: config });
     pageRoutes(maker, { db, commands });
+    captureRoutes(maker, { db, commands });
     mediaRoutes(maker, { ...gathering, looking });
     linkRoutes(maker, { ...gathering, outgoing });
     boxRoutes(maker, { db, sendsMail: mailing.sends });

@@ -225,6 +225,31 @@ export const parts = pgTable(
   (table) => [primaryKey({ columns: [table.pageId, table.id] }), index('part_site').on(table.siteId)],
 );
 
+/**
+ * Things that were kept on a device while the work went on and have arrived: one that is sent again, because its answer was lost,
+ * changes nothing.
+ */
+export const captured = pgTable(
+  'captured',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** Made up on the device. */
+    thing: text('thing').notNull(),
+    /** What it was kept together with; made up there, too. */
+    capture: text('capture').notNull(),
+    /** The moment it has become, or stands in. */
+    moment: text('moment').notNull(),
+    createdAt: createdAt(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.siteId, table.thing] }),
+    index('captured_capture').on(table.siteId, table.capture),
+    index('captured_created').on(table.siteId, table.createdAt),
+  ],
+);
+
 export const materials = pgTable(
   'material',
   {
