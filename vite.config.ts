@@ -13,6 +13,9 @@ export default defineConfig({
     emptyOutDir: true,
     target: ['chrome111', 'firefox113', 'safari16.4'],
     assetsInlineLimit: 0,
+    // Tells the build which files the screen for capturing needs, so that it opens without a network.
+    manifest: true,
+    rollupOptions: { input: { studio: 'studio/index.html', capture: 'studio/capture/index.html' } },
   },
   server: {
     port: 4181,

@@ -4,6 +4,7 @@ import { build as vite } from 'vite';
 import { buildDatabaseTemplate } from './database-template.ts';
 import { buildSiteAssets } from './site-assets.ts';
 import { program } from './program.ts';
+import { buildCaptureApp } from './capture-app.ts';
 import { compressStudio } from './compress-studio.ts';
 
 const root = join(import.meta.dirname, '..');
@@ -22,6 +23,7 @@ export async function buildAll(): Promise<void> {
     program('demo/seed-and-start.ts', 'demo'),
     vite({ root: join(root, 'studio'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' }),
   ]);
+  await buildCaptureApp(join(dist, 'studio'));
   await compressStudio(join(dist, 'studio/assets'));
   // Written last: a build that was broken off is made again.
   await writeFile(join(dist, 'built'), '');

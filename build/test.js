@@ -82,6 +82,7 @@ await Promise.all([
       'tsconfig.core.json',
       'tsconfig.json',
       'tsconfig.studio.json',
+      'tsconfig.worker.json',
       'tsconfig.e2e.json',
     ])
       await quietly(`types, ${project}`, bin('tsc'), ['-p', project]);

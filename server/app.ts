@@ -1,7 +1,6 @@
 import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
-import fastifyStatic from '@fastify/static';
 import Fastify, { type FastifyInstance, type FastifyReply, LogController } from 'fastify';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
@@ -17,6 +16,7 @@ import { linkRoutes } from './links/routes.ts';
 import { limitedServer } from './http/limited-server.ts';
 import { quietLogs } from './http/quiet-logs.ts';
 import { problems } from './http/problems-plugin.ts';
+import { studioFiles } from './http/studio-files.ts';
 import type { BlobStore } from './media/blob-store.ts';
 import { Looking } from './looking/looking.ts';
 import type { Reading } from './reading/reading.ts';
@@ -130,6 +130,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
           // What was gathered is played, and what was just recorded is listened to before it is kept.
           mediaSrc: ["'self'", 'blob:'],
           connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          manifestSrc: ["'self'"],
           frameSrc: ["'self'"],
           baseUri: ["'none'"],
           formAction: ["'self'"],
@@ -161,23 +163,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     publishRoutes(maker, { ...publishing, open });
     previewRoutes(maker, { db, assets, blobs, reading, publicOrigin: config.publicOrigin });
 
-    if (studioFolder && existsSync(join(studioFolder, 'index.html'))) {
-      await maker.register(fastifyStatic, {
-        root: join(studioFolder, 'assets'),
-        prefix: '/studio/assets/',
-        immutable: true,
-        maxAge: '365d',
-        preCompressed: true,
-      });
-      // Every other address of the studio is a room; the app in the browser knows which.
-      const page = async (
-        _: unknown,
-        reply: { sendFile(name: string, root: string, options: object): unknown },
-      ) => reply.sendFile('index.html', studioFolder, { maxAge: 0, immutable: false, preCompressed: false });
-      maker.get('/studio/*', page);
-      maker.get('/studio', page);
-      maker.get('/', async (_, reply) => reply.redirect('/studio/'));
-    }
+    if (studioFolder && existsSync(join(studioFolder, 'index.html')))
+      await maker.register(studioFiles, { studioFolder });
     publicListRoutes(maker, open);
   });
 

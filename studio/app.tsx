@@ -10,6 +10,7 @@ import { PlannedRoom } from './rooms/planned/planned-room.tsx';
 import { ActionsProvider } from './ui/finder/actions-context.tsx';
 import { fetched } from './ui/fetched.tsx';
 import { Frame } from './ui/frame.tsx';
+import { lastSite, setLastSite } from './ui/last-site.ts';
 import { Loading, Trouble } from './ui/states.tsx';
 
 const opening = (what: string) => () => <Loading what={what} />;
@@ -81,21 +82,19 @@ function fetchRoomAt(path: string): void {
 }
 fetchRoomAt(window.location.pathname);
 
-const lastSite = 'kite-wall last site';
-
 /** Signed in, the projects of the site that was open last in this browser; else the door. */
 function Start() {
   const sites = useQuery({ queryKey: ['sites'], queryFn: () => call(listSites) });
   if (sites.isPending) return <Loading what="Opening your studio" />;
   if (sites.error) return <Trouble error={sites.error} again={() => void sites.refetch()} />;
-  const last = window.localStorage.getItem(lastSite);
+  const last = lastSite();
   const first = sites.data.find(({ id }) => id === last) ?? sites.data[0];
   return first ? <Navigate to={`/${first.id}/projects`} replace /> : <NameSite />;
 }
 
 function SiteRooms() {
   const { site = '' } = useParams();
-  useEffect(() => window.localStorage.setItem(lastSite, site), [site]);
+  useEffect(() => setLastSite(site), [site]);
   return (
     <SiteProvider key={site} id={site}>
       <UploadsProvider>

@@ -11,15 +11,22 @@ const candidates = [
   '/usr/bin/google-chrome',
 ];
 
-/** Starts a headless Chromium with a profile of its own: no cookie, no cache, nothing shared with another one. */
-export async function launchBrowser(): Promise<Browser> {
+/** An empty profile for a browser. */
+export const emptyProfile = (): Promise<string> => mkdtemp(join(tmpdir(), 'kite-wall-browser-'));
+
+/**
+ * Starts a headless Chromium.
+ *
+ * @param profile of one that was closed before; left out, it has its own: no cookie, no cache, nothing shared with another one
+ */
+export async function launchBrowser(profile?: string): Promise<Browser> {
   const executablePath = candidates.find((path) => path !== undefined && existsSync(path));
   if (!executablePath)
     throw new Error('No Chromium found. Install Debian’s package chromium, or set CHROMIUM.');
   return puppeteer.launch({
     executablePath,
     headless: true,
-    userDataDir: await mkdtemp(join(tmpdir(), 'kite-wall-browser-')),
+    userDataDir: profile ?? (await emptyProfile()),
     defaultViewport: { width: 1280, height: 800 },
     args: [
       '--no-sandbox',

@@ -27,7 +27,7 @@ const unreachable: ProblemReply = {
   message: 'The server cannot be reached. What you wrote is kept on this computer and sent when it is back.',
 };
 
-/** Sent to the window when the server does not know any more who asks. */
+/** Sent to the window (or worker) when the server does not know any more who asks. */
 export const signedOutEvent = 'kite-wall-signed-out';
 /** Sent to the window when signs that nobody can see were taken out of what was saved. */
 export const mendedEvent = 'kite-wall-mended';
@@ -35,7 +35,8 @@ export const mendedEvent = 'kite-wall-mended';
 /** Reads a reply that is not a success into a Refusal. */
 export async function refusalFrom(status: number, body: unknown): Promise<Refusal> {
   const parsed = problemSchema.safeParse(body);
-  if (parsed.success && parsed.data.code === 'signed-out') window.dispatchEvent(new Event(signedOutEvent));
+  if (parsed.success && parsed.data.code === 'signed-out')
+    globalThis.dispatchEvent(new Event(signedOutEvent));
   return new Refusal(
     status,
     parsed.success
@@ -69,6 +70,6 @@ export async function call<P extends z.ZodType, B extends z.ZodType, R extends z
   }
   const body: unknown = await response.json().catch(() => null);
   if (!response.ok) throw await refusalFrom(response.status, body);
-  if (response.headers.has('kite-wall-mended')) window.dispatchEvent(new Event(mendedEvent));
+  if (response.headers.has('kite-wall-mended')) globalThis.dispatchEvent(new Event(mendedEvent));
   return body as z.output<R>;
 }

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { LogOut, Menu as MenuIcon, Redo2 } from 'lucide-react';
+import { Camera, LogOut, Menu as MenuIcon, Redo2 } from 'lucide-react';
 import { type ReactNode, useEffect } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { type Me, signOut } from '#contract/account.ts';
@@ -26,7 +26,9 @@ function useSignOut() {
   return useMutation({
     mutationFn: async () => {
       await flush();
-      return call(signOut);
+      const left = await call(signOut);
+      await import('../capture/kept-things.ts').then((kept) => kept.forgetPlaces()).catch(() => undefined);
+      return left;
     },
     onSuccess: () => window.location.assign('/studio/'),
     onError: (error) =>
@@ -158,6 +160,7 @@ function BottomRooms({ base }: { base: string }) {
         {rooms.map(({ path, name, icon }) => (
           <MenuItem key={path} icon={icon} name={name} onSelect={() => void navigate(`${base}/${path}`)} />
         ))}
+        <MenuItem icon={Camera} name="Capture" onSelect={() => window.location.assign('/studio/capture/')} />
         <MenuRule />
         <MenuItem
           icon={Redo2}

@@ -1,7 +1,7 @@
 import { Camera } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { CaptureDialog } from './capture-dialog.tsx';
-import { useDevice } from './use-device.ts';
+import { useDevice } from '../../materials/use-device.ts';
 import { Button } from '../../ui/button.tsx';
 
 /** Takes a picture with the computer's or phone's camera. */

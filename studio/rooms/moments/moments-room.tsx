@@ -103,6 +103,9 @@ function Moments({ page }: { page: ShownPage }) {
         )}
         <span className="ml-auto flex flex-wrap items-center gap-3">
           <SaveWords />
+          <Button asChild small>
+            <a href="/studio/capture/">Capture</a>
+          </Button>
           <Button small onClick={() => setPhasesOpen(true)}>
             Phases
           </Button>

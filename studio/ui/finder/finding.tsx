@@ -31,7 +31,14 @@ export function Finding() {
   const [offered, setOffered] = useState<readonly Action[] | null>(null);
   const [helping, setHelping] = useState(false);
   const pressedG = useRef(0);
-  useActions(() => [{ name: 'Show the keys', also: 'shortcuts help', run: () => setHelping(true) }]);
+  useActions(() => [
+    { name: 'Show the keys', also: 'shortcuts help', run: () => setHelping(true) },
+    {
+      name: 'Capture: a picture, voice or words on the way',
+      also: 'phone moment quick offline',
+      run: () => window.location.assign('/studio/capture/'),
+    },
+  ]);
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k' && !event.shiftKey) {
       event.preventDefault();

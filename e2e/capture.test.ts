@@ -1,0 +1,293 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { join } from 'node:path';
+import type { Browser, Page } from 'puppeteer-core';
+import { createAccount } from '#contract/account.ts';
+import { createPage, deletePage } from '#contract/pages.ts';
+import { createSite, getSite } from '#contract/sites.ts';
+import { momentsOf } from '#core/moments/moments-of.ts';
+import type { Moment } from '#core/parts/moment.ts';
+import { shownOn } from '#core/pages/page.ts';
+import { emptyProfile, launchBrowser } from './support/browser.ts';
+import { BuiltServer } from './support/demo-server.ts';
+import { RemoteMaker } from './support/maker.ts';
+import { demoPictures, Driver } from './support/studio-driver.ts';
+
+/** Keeping what happens on a phone: without a network, with the server gone, with the browser closed in between. */
+const account = { name: 'Ide', email: 'ide@maker.example', password: 'a quiet workshop wall' };
+const photo = join(demoPictures, 'tide-clock/06-bench-shot-rotated.jpg');
+
+let server: BuiltServer;
+let profile: string;
+let browser: Browser;
+let phone: Driver;
+let maker: RemoteMaker;
+let site = '';
+let clock = '';
+
+async function openScreen(): Promise<Driver> {
+  const page = await browser.newPage();
+  await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
+  await page.goto(`${server.origin}/studio/capture/`);
+  return new Driver(page);
+}
+const moments = async (on = clock): Promise<Moment[]> => {
+  const { pages } = await maker.call(getSite, { params: { site } });
+  const page = pages.find(({ id }) => id === on);
+  return page ? momentsOf(shownOn(page).parts) : [];
+};
+async function take(driver: Driver, file: string): Promise<void> {
+  const input = await driver.page.waitForSelector('input[capture]');
+  await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(file);
+}
+async function write(driver: Driver, words: string): Promise<void> {
+  await driver.page.bringToFront();
+  await driver.fill('Words', words);
+  await driver.press('button', 'Keep these words');
+  await driver.page.waitForFunction(() => document.querySelector('textarea')?.value === '');
+}
+const signIn = (page: Page, as: typeof account) =>
+  page.evaluate(async (body) => {
+    const reply = await fetch('/api/session', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    if (!reply.ok) throw new Error(`${reply.status} ${await reply.text()}`);
+  }, as);
+/** How many things wait in this browser, by what lies in its database. */
+const waiting = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const opening = indexedDB.open('kite-wall-capture');
+        opening.onerror = () => reject(new Error('It does not open.'));
+        opening.onsuccess = () => {
+          const counting = opening.result.transaction('things').objectStore('things').count();
+          counting.onsuccess = () => {
+            opening.result.close();
+            resolve(counting.result);
+          };
+        };
+      }),
+  );
+
+beforeAll(async () => {
+  server = await BuiltServer.start('server');
+  maker = new RemoteMaker(server.origin);
+  await maker.call(createAccount, { body: account });
+  site = (await maker.call(createSite, { body: { title: 'Ide makes' } })).id;
+  const made = (title: string) =>
+    maker.call(createPage, { params: { site }, body: { title, materials: [] } }).then(({ page }) => page);
+  await made('Float lamp');
+  clock = await made('Tide clock');
+  profile = await emptyProfile();
+  browser = await launchBrowser(profile);
+  phone = await openScreen();
+  await phone.reads('You are signed out here.');
+  await signIn(phone.page, account);
+  await phone.page.reload();
+  await phone.reads('Everything has arrived.');
+}, 120_000);
+afterAll(async () => {
+  await browser.close();
+  await server.stop();
+});
+
+describe('with a network', () => {
+  test('is clean for axe and fits a phone; what was worked on last is chosen', async () => {
+    expect(await phone.axe()).toEqual([]);
+    expect(await phone.page.$eval('main', (main) => main.scrollWidth)).toBeLessThanOrEqual(390);
+    expect(await phone.page.$eval('select', (select) => select.selectedOptions[0]?.textContent)).toBe(
+      'Tide clock',
+    );
+  });
+
+  test('can be installed, and other apps can share to it', async () => {
+    await phone.page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    const session = await phone.page.createCDPSession();
+    const { errors, data } = await session.send('Page.getAppManifest');
+    expect(errors).toEqual([]);
+    const { installabilityErrors } = await session.send('Page.getInstallabilityErrors');
+    expect(installabilityErrors).toEqual([]);
+    expect(JSON.parse(data ?? '{}')).toMatchObject({ share_target: { method: 'POST' } });
+  });
+});
+
+describe('without a network and without a server', () => {
+  test('opens, keeps, and says how much waits', async () => {
+    await server.kill();
+    await phone.page.setOfflineMode(true);
+    await phone.page.reload();
+    await take(phone, photo);
+    await phone.reads('Place taken out');
+    await write(phone, 'The bearing runs dry.');
+    await phone.press('button', 'Decided');
+    await write(phone, 'Brass, not nylon.');
+    await phone.reads('Kept on this device, 3 things to send.');
+    await phone.reads('One moment, 3 things');
+    expect(await phone.axe()).toEqual([]);
+  });
+
+  test('is all there after the browser was closed, and goes by itself when server and network are back', async () => {
+    await phone.fill('Words', 'Half a sentence');
+    await browser.close();
+    browser = await launchBrowser(profile);
+    phone = await openScreen();
+    await phone.reads('Kept on this device, 3 things to send.');
+    expect(await phone.page.$eval('textarea', ({ value }) => value)).toBe('Half a sentence');
+    await server.run();
+    await phone.page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await phone.reads('Everything has arrived.', 15_000);
+    const [moment, ...more] = await moments();
+    expect(more).toEqual([]);
+    expect(moment).toMatchObject({
+      date: new Date().toLocaleDateString('sv'),
+      happened: 'The bearing runs dry.',
+      decided: 'Brass, not nylon.',
+    });
+    expect(moment?.materials).toHaveLength(1);
+  });
+
+  test('the file has kept its date and lost its place', async () => {
+    const { materials } = await maker.call(getSite, { params: { site } });
+    expect(materials).toMatchObject([{ kind: 'picture', facts: { hasGps: false }, project: clock }]);
+    expect(materials[0]?.takenOn).toMatch(/^20\d\d-\d\d-\d\dT/);
+  });
+});
+
+describe('with the network cut', () => {
+  test('keeps, and sends when it is back; the moment goes on', async () => {
+    const worker = await browser.waitForTarget((target) => target.type() === 'service_worker');
+    const sessions = [await phone.page.createCDPSession(), await worker.createCDPSession()];
+    const cut = async (offline: boolean) => {
+      for (const session of sessions)
+        await session.send('Network.emulateNetworkConditions', {
+          ...{ offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1 },
+        });
+    };
+    await cut(true);
+    await phone.fill('Words', '');
+    await write(phone, 'Under the bridge.');
+    await phone.reads('Kept on this device, 1 thing to send.');
+    await cut(false);
+    await phone.page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await phone.reads('Everything has arrived.', 15_000);
+    expect(await moments()).toMatchObject([{ happened: 'The bearing runs dry.\n\nUnder the bridge.' }]);
+  });
+});
+
+describe('sent once only', () => {
+  test('though answers are lost on the way', async () => {
+    const before = await moments();
+    await phone.page.evaluate(() => {
+      const real = window.fetch;
+      let lost = 0;
+      window.fetch = async (...asked) => {
+        const reply = await real(...asked);
+        if (typeof asked[0] === 'string' && asked[0].includes('/captured') && lost++ < 2)
+          throw new TypeError('lost');
+        return reply;
+      };
+    });
+    await write(phone, 'Lost twice, there once.');
+    for (let time = 0; time < 3; time++) {
+      await phone.page.evaluate(() => window.dispatchEvent(new Event('online')));
+      await new Promise((resolve) => setTimeout(resolve, 700));
+    }
+    await phone.reads('Everything has arrived.');
+    const all = (await moments()).map(({ happened }) => happened).join('\n');
+    expect(all.split('Lost twice, there once.')).toHaveLength(2);
+    expect((await moments()).length).toBe(before.length);
+  });
+
+  test('though the server is killed while it is sent, and two screens are open', async () => {
+    const other = await openScreen();
+    const said = Array.from({ length: 8 }, (_, at) => `Said number ${at}.`);
+    for (const [at, words] of said.entries()) await write(at % 2 === 0 ? phone : other, words);
+    await server.kill();
+    await write(other, 'Said at last.');
+    await server.run();
+    await other.page.bringToFront();
+    await other.page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await other.reads('Everything has arrived.', 30_000);
+    const all = (await moments()).map(({ happened }) => happened).join('\n');
+    for (const words of [...said, 'Said at last.']) expect(all.split(words)).toHaveLength(2);
+    await other.page.close();
+  }, 60_000);
+
+  test('what another app shares is kept the same way', async () => {
+    await phone.page.bringToFront();
+    await phone.page.evaluate(() => {
+      const form = document.createElement('form');
+      Object.assign(form, {
+        method: 'POST',
+        action: '/studio/capture/share',
+        enctype: 'multipart/form-data',
+      });
+      const text = document.createElement('input');
+      Object.assign(text, { name: 'text', value: 'Shared from the camera.' });
+      const files = document.createElement('input');
+      Object.assign(files, { name: 'files', type: 'file' });
+      const carried = new DataTransfer();
+      carried.items.add(new File(['A plan.'], 'plan.txt', { type: 'text/plain' }));
+      files.files = carried.files;
+      form.append(text, files);
+      document.body.append(form);
+      form.submit();
+    });
+    await phone.page.waitForNavigation();
+    await phone.reads('Everything has arrived.', 15_000);
+    const last = (await moments()).at(-1);
+    expect(last?.happened).toContain('Shared from the camera.');
+    expect(last?.materials).toHaveLength(2);
+  });
+});
+
+describe('what the server will not take', () => {
+  test('stays here with its sentence, and can be sent to another page or taken off', async () => {
+    const gone = (
+      await maker.call(createPage, { params: { site }, body: { title: 'Given up', materials: [] } })
+    ).page;
+    await phone.page.reload();
+    await phone.reads('Everything has arrived.');
+    await phone.page.select('select', gone);
+    await server.kill();
+    await write(phone, 'For a page that goes.');
+    await server.run();
+    await maker.call(deletePage, { params: { site, page: gone }, body: {} });
+    await phone.page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await phone.reads('Not all of it could be sent.', 15_000);
+    await phone.page.select('select', clock);
+    await phone.press('button', 'Send to Tide clock');
+    await phone.reads('Everything has arrived.', 15_000);
+    expect((await moments()).map(({ happened }) => happened).join()).toContain('For a page that goes.');
+  });
+
+  test('waits for its own account where another one signs in', async () => {
+    await server.kill();
+    await write(phone, 'Only for mine.');
+    await server.run();
+    const other = new RemoteMaker(server.origin);
+    const sal = { name: 'Sal', email: 'sal@maker.example', password: 'another quiet wall' };
+    await other.call(createAccount, { body: sal });
+    await other.call(createSite, { body: { title: 'Sal makes' } });
+    await signIn(phone.page, sal);
+    await phone.page.reload();
+    await phone.reads('1 of another account wait until it is signed in here.', 15_000);
+    expect(await waiting(phone.page)).toBe(1);
+    await signIn(phone.page, account);
+    await phone.page.reload();
+    await phone.reads('Everything has arrived.', 15_000);
+    expect((await moments()).map(({ happened }) => happened).join()).toContain('Only for mine.');
+  });
+
+  test('no name of a page stays where its maker has signed out', async () => {
+    await phone.page.goto(`${server.origin}/studio/${site}/projects`);
+    await phone.press('button', 'All rooms');
+    await phone.press('menuitem', 'Sign out');
+    await phone.reads('Create an account', 15_000);
+    await phone.page.goto(`${server.origin}/studio/capture/`);
+    await phone.reads('No page is known here yet');
+    expect(await phone.page.content()).not.toContain('Tide clock');
+  });
+});
