@@ -4,7 +4,7 @@ import { isShown } from '#core/pages/page.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { newId } from '#server/db/new-id.ts';
-import { decided, moments, processes } from './moments-scenario.ts';
+import { decided, earlyAndLate, moments, processes } from './moments-scenario.ts';
 
 /** Behind what says something, before those who are named and how to write to them. */
 const last = new Set(['credits', 'contact']);
@@ -44,6 +44,10 @@ export async function partsWithMoments(
     const idsOf = (titles: readonly string[]) => titles.flatMap((title) => pageOf.get(title)?.id ?? []);
     const ids = of ? idsOf(of) : null;
     const table = decided[page.title];
+    const states = [];
+    for (const { file, ...said } of earlyAndLate[page.title] ?? [])
+      states.push({ id: newId(), ...said, material: (await bring(page.title, file)).id });
+    const compared = { ...newPart('early-late', newId()), states } as Part;
     const decisions = { ...newPart('decisions', newId()), pages: idsOf(table ?? []) } as Part;
     const part = { ...newPart('process', newId()), ...drawn, pages: ids } as Part;
     const end = page.parts.findIndex(({ kind }) => last.has(kind));
@@ -52,6 +56,7 @@ export async function partsWithMoments(
       page,
       parts: [
         ...page.parts.slice(0, at),
+        ...(states.length > 0 ? [compared] : []),
         ...(process ? [part] : []),
         ...(table ? [decisions] : []),
         ...page.parts.slice(at),

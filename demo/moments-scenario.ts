@@ -182,3 +182,22 @@ export const processes: Record<
 
 /** Tables of what was decided, by the page they stand on at its end: of which pages they tell. */
 export const decided: Record<string, string[]> = { 'Workshop notes': ['Tide clock', 'Float lamp'] };
+
+/** The same thing early and late, by the page on which it stands. */
+export const earlyAndLate: Record<string, { date: string; name: string; file: string; words: string }[]> = {
+  'Workshop notes': [
+    {
+      date: '2025-10-02',
+      name: 'What I said the clock was',
+      file: 'tide-clock/02-cardboard-prototype.jpg',
+      words: 'A clock that shows the tide. It has one hand, and a motor that turns it once in twelve hours.',
+    },
+    {
+      date: '2025-12-11',
+      name: 'And what I said when it hung',
+      file: 'tide-clock/08-hero-on-wall.jpg',
+      words:
+        'A clock that shows whether the harbour is worth going down to. It has one hand, and a gear train that turns it once in twelve hours and twenty-five minutes.',
+    },
+  ],
+};

@@ -172,6 +172,12 @@ const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
     beforeName: said,
     afterName: '',
   }),
+  'early-late': ({ id, said, materials: [first = null, second = null] }) => ({
+    states: [
+      { id: `${id}-early`, date: '2025-11', name: said, material: first, words: `early ${said}` },
+      { id: `${id}-late`, date: '2026', name: '', material: second, words: `late ${said}` },
+    ],
+  }),
   evidence: ({ said, materials: [material = null] }) => ({
     material,
     what: `what ${said}`,

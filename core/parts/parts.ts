@@ -6,6 +6,7 @@ import { contact } from './contact.ts';
 import { credits } from './credits.ts';
 import { decisions } from './decisions.ts';
 import { document } from './document.ts';
+import { earlyLate } from './early-late.ts';
 import { entry } from './entry.ts';
 import { evidence } from './evidence.ts';
 import { gallery } from './gallery.ts';
@@ -39,6 +40,7 @@ export const partKinds = {
   link,
   quote,
   compare,
+  'early-late': earlyLate,
   evidence,
   reflection,
   credits,

@@ -57,6 +57,7 @@ export const de: PublicWords = {
     next: 'Nächste Frage',
     spent: 'Aufgewendete Zeit',
   },
+  changesMarked: 'Was sich geändert hat, ist markiert.',
 
   credits: 'Nachweise',
   withMaker: (names) => `mit ${names}`,

@@ -57,6 +57,7 @@ export const en: PublicWords = {
     next: 'Next question',
     spent: 'Time spent',
   },
+  changesMarked: 'What changed is marked.',
 
   credits: 'Credits',
   withMaker: (names) => `with ${names}`,

@@ -57,6 +57,7 @@ export const es: PublicWords = {
     next: 'Siguiente pregunta',
     spent: 'Tiempo dedicado',
   },
+  changesMarked: 'Lo que cambió está marcado.',
 
   credits: 'Créditos',
   withMaker: (names) => `con ${names}`,

@@ -60,6 +60,7 @@ export const fr: PublicWords = {
     next: 'Question suivante',
     spent: 'Temps passé',
   },
+  changesMarked: 'Ce qui a changé est marqué.',
 
   credits: 'Crédits',
   withMaker: (names) => `avec ${names}`,

@@ -73,6 +73,10 @@ export interface PublicWords {
     spent: string;
   };
 
+  /** Below words as they were at several dates. */
+
+  changesMarked: string;
+
   credits: string;
   withMaker: (names: string) => string;
   makerUnknown: string;

@@ -105,6 +105,23 @@ describe('every kind of part', () => {
         beforeName: 'Then',
         afterName: 'Now',
       },
+      {
+        ...base('early-late'),
+        kind: 'early-late',
+        states: [
+          {
+            ...{ id: 'state-late', date: '2026-21', name: '', material: ids['voice'] ?? null },
+            words: 'The hand follows the sea.',
+          },
+          {
+            id: 'state-early',
+            date: '2025-11',
+            name: 'First',
+            material: null,
+            words: 'The hand follows the <moon>.',
+          },
+        ],
+      },
       evidence(),
       { ...evidence(), id: 'evidence-pdf', material: ids['sheet'] ?? null } as Part,
       { ...evidence(), id: 'evidence-voice', material: ids['voice'] ?? null } as Part,
@@ -133,6 +150,10 @@ describe('every kind of part', () => {
     const sizes = html.match(/<img[^>]*width="\d+" height="\d+"/g) ?? [];
     expect(sizes).toHaveLength(5);
     expect(html).toContain('<audio');
+    // Early comes before late, and says what changed.
+    expect(html).toMatch(
+      /First, November 2025[^]*&lt;moon&gt;[^]*Spring 2026[^]*<del>&lt;moon&gt;<\/del><ins>sea<\/ins>/,
+    );
     // Nobody is to be credited yet, so nothing says "Credits".
     expect(html).not.toContain('Credits');
   }, 90_000);

@@ -5,6 +5,7 @@ import { ContactPart } from './contact/contact-part.tsx';
 import { CreditsPart } from './credits/credits-part.tsx';
 import { DecisionsPart } from './process/decisions-part.tsx';
 import { DocumentPart } from './document/document-part.tsx';
+import { EarlyLatePart } from './early-late/early-late-part.tsx';
 import { EvidencePart } from './evidence/evidence-part.tsx';
 import { GalleryPart } from './gallery/gallery-part.tsx';
 import { LinkPart } from './link/link-part.tsx';
@@ -36,6 +37,7 @@ const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
   link: drawing(LinkPart, { linkForm: ({ form }) => form }),
   quote: drawing(QuotePart),
   compare: drawing(ComparePart),
+  'early-late': drawing(EarlyLatePart),
   evidence: drawing(EvidencePart),
   reflection: drawing(ReflectionPart),
   credits: drawing(CreditsPart),

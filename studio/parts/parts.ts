@@ -9,6 +9,7 @@ import {
   FileText,
   FileUser,
   IdCard,
+  History,
   Image,
   Images,
   Languages,
@@ -105,6 +106,16 @@ export const partSettings: { [K in PartKind]: PartSettings<K> } = {
     empty: 'Two pictures of one thing go here: how it was, and how it is.',
     detail: ({ before, after }) => (before !== null && after !== null ? 'two pictures' : ''),
     Panel: fetched(() => import('./compare/compare-panel.tsx').then(({ ComparePanel }) => ComparePanel)),
+  },
+  'early-late': {
+    ...inPanel,
+    name: 'Early and late',
+    icon: History,
+    empty: 'The same thing at two dates or more goes here: pictures, sounds, or words with what changed.',
+    detail: ({ states }) => plural(states.length, 'date'),
+    Panel: fetched(() =>
+      import('./early-late/early-late-panel.tsx').then(({ EarlyLatePanel }) => EarlyLatePanel),
+    ),
   },
   table: {
     ...inPanel,

@@ -9,6 +9,7 @@ const kinds: readonly Part['kind'][] = [
   'clip',
   'sound',
   'compare',
+  'early-late',
   'table',
   'reflection',
   'moment',

@@ -20,7 +20,7 @@ import { notice } from '../../ui/notice.ts';
 import { materialName, MaterialPicture } from '../../ui/material-picture.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { TextField } from '../../ui/text-field.tsx';
-import { MomentDate } from './moment-date.tsx';
+import { RoughDateField } from '../../ui/rough-date-field.tsx';
 import { SkillsShown } from './skills-shown.tsx';
 import type { MomentSteps } from './use-moments.ts';
 
@@ -136,7 +136,7 @@ export function MomentEditor({ page, moment, steps, onGone }: MomentEditorProps)
             <Trash2 size={16} aria-hidden="true" />
           </IconButton>
         </header>
-        <MomentDate key={moment.id} date={moment.date} onChange={(date) => change({ date })} />
+        <RoughDateField key={moment.id} date={moment.date} onChange={(date) => change({ date })} />
         {text('What happened', 'happened', 3)}
         {asked || moment.decided || moment.why || moment.turnedDown || moment.next ? (
           <div className="moment-reasons">

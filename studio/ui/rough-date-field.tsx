@@ -1,8 +1,8 @@
 import { useId } from 'react';
 import { roughDateAs } from '#core/dates/rough-date-as.ts';
 import { type DatePrecision, daysOfDate, precisionOf, roughDateSchema } from '#core/dates/rough-date.ts';
-import { Segments } from '../../ui/segments.tsx';
-import { Select } from '../../ui/select.tsx';
+import { Segments } from './segments.tsx';
+import { Select } from './select.tsx';
 
 const precisions: { value: DatePrecision; name: string }[] = [
   { value: 'day', name: 'Day' },
@@ -17,13 +17,13 @@ const months = Array.from({ length: 12 }, (_, month) =>
   new Date(2025, month, 1).toLocaleString('en-GB', { month: 'long' }),
 );
 
-interface MomentDateProps {
+interface RoughDateFieldProps {
   date: string;
   onChange: (date: string) => void;
 }
 
 /** When something was, as exactly as its maker knows it. */
-export function MomentDate({ date, onChange }: MomentDateProps) {
+export function RoughDateField({ date, onChange }: RoughDateFieldProps) {
   const id = useId();
   const precision = precisionOf(date);
   const span = daysOfDate(date);
