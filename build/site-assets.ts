@@ -195,14 +195,14 @@ export async function buildSiteAssets(out: string): Promise<void> {
     return { css: sheet.toString().trim(), faces, drawn };
   };
 
-  const process = await esbuild.build({
+  const time = await esbuild.build({
     ...shared,
     outdir: out,
     stdin: {
-      contents: `@import './site/parts/process/process.css' layer(site);`,
+      contents: `@import './site/parts/time.css' layer(site);`,
       loader: 'css',
       resolveDir: root,
-      sourcefile: 'process.css',
+      sourcefile: 'time.css',
     },
   });
   const print = await esbuild.build({ ...shared, outdir: out, entryPoints: ['site/styles/print.css'] });
@@ -232,7 +232,7 @@ export async function buildSiteAssets(out: string): Promise<void> {
   });
   const index: SiteAssetsIndex = {
     printCss: await save('print.css', only(print, '.css').contents),
-    processCss: await save('process.css', only(process, '.css').contents),
+    timeCss: await save('time.css', only(time, '.css').contents),
     enhance: await save('enhance.js', only(enhance, '.js').contents),
     lightbox: [lightboxJs, lightboxCss],
     themes: Object.fromEntries(

@@ -1,10 +1,11 @@
 import type { Id } from '#core/id.ts';
 import type { Page, ShownPage } from '#core/pages/page.ts';
 import { isShown } from '#core/pages/page.ts';
+import { agendaEntrySchema } from '#core/parts/agenda.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { newId } from '#server/db/new-id.ts';
-import { decided, earlyAndLate, moments, processes } from './moments-scenario.ts';
+import { decided, earlyAndLate, moments, planned, processes } from './moments-scenario.ts';
 
 /** Behind what says something, before those who are named and how to write to them. */
 const last = new Set(['credits', 'contact']);
@@ -47,6 +48,13 @@ export async function partsWithMoments(
     const states = [];
     for (const { file, ...said } of earlyAndLate[page.title] ?? [])
       states.push({ id: newId(), ...said, material: (await bring(page.title, file)).id });
+    const entries = (planned[page.title] ?? []).map((entry) =>
+      agendaEntrySchema.parse({
+        ...entry,
+        ...{ id: newId(), height: entry.kind === 'task' ? 'private' : 'public', zone: 'Europe/London' },
+      }),
+    );
+    const agenda = { ...newPart('agenda', newId()), height: 'public', entries } as Part;
     const compared = { ...newPart('early-late', newId()), states } as Part;
     const decisions = { ...newPart('decisions', newId()), pages: idsOf(table ?? []) } as Part;
     const part = { ...newPart('process', newId()), ...drawn, pages: ids } as Part;
@@ -56,6 +64,7 @@ export async function partsWithMoments(
       page,
       parts: [
         ...page.parts.slice(0, at),
+        ...(entries.length > 0 ? [agenda] : []),
         ...(states.length > 0 ? [compared] : []),
         ...(process ? [part] : []),
         ...(table ? [decisions] : []),

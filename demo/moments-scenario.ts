@@ -201,3 +201,40 @@ export const earlyAndLate: Record<string, { date: string; name: string; file: st
     },
   ],
 };
+
+/** What comes next, by the page whose agenda it is on; tasks are the maker's own. */
+export const planned: Record<string, (DemoTask | DemoDate)[]> = {
+  'Workshop notes': [
+    {
+      kind: 'date',
+      what: 'Winter fair in the harbour hall',
+      day: '2026-12-12',
+      until: '2026-12-13',
+      place: 'Quay 4',
+    },
+    {
+      kind: 'date',
+      what: 'Open evening at the workshop',
+      day: '2027-01-22',
+      time: '18:00',
+      place: 'Rope Walk 2',
+    },
+    { kind: 'task', what: 'Cut two spare hands for the fair', day: '2026-12-09' },
+    { kind: 'task', what: 'Hand in the year folder', day: '2027-06-11', time: '12:00' },
+    { kind: 'task', what: 'Ask the harbour office for the new tide tables' },
+  ],
+};
+interface DemoTask {
+  kind: 'task';
+  what: string;
+  day?: string;
+  time?: string;
+}
+interface DemoDate {
+  kind: 'date';
+  what: string;
+  day: string;
+  until?: string;
+  time?: string;
+  place: string;
+}

@@ -25,6 +25,7 @@ import { boxRoutes } from './messages/routes.ts';
 import { writeForms } from './messages/write-plugin.ts';
 import { mediaRoutes } from './media/routes.ts';
 import { pageRoutes } from './pages/routes.ts';
+import { planRoutes } from './plan/routes.ts';
 import { publishRoutes } from './publish/routes.ts';
 import type { StoredAssets } from './publish/site-assets.ts';
 import { Preparing } from './publish/preparing.ts';
@@ -154,6 +155,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     siteRoutes(maker, { db, commands, open, limits: config });
     pageRoutes(maker, { db, commands });
     captureRoutes(maker, { db, commands });
+    planRoutes(maker, { db, publicOrigin: config.publicOrigin });
     mediaRoutes(maker, { ...gathering, looking });
     linkRoutes(maker, { ...gathering, outgoing });
     boxRoutes(maker, { db, sendsMail: mailing.sends });

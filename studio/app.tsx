@@ -61,6 +61,10 @@ const MomentsRoom = fetched(
   () => import('./rooms/moments/moments-room.tsx').then((module) => module.MomentsRoom),
   theRoom,
 );
+const PlanRoom = fetched(
+  () => import('./rooms/plan/plan-room.tsx').then((module) => module.PlanRoom),
+  theRoom,
+);
 const ContactSheet = fetched(
   () => import('./rooms/contact-sheet/contact-sheet.tsx').then((module) => module.ContactSheet),
   theRoom,
@@ -75,6 +79,7 @@ function fetchRoomAt(path: string): void {
     about: { resume: ResumeDesk, evidence: EvidenceRoom }[page ?? ''] ?? About,
     arrange: Arrange,
     look: Look,
+    plan: PlanRoom,
     share: Share,
     feedback: Feedback,
   };
@@ -129,6 +134,7 @@ export function App() {
         <Route path="about/evidence" element={<EvidenceRoom />} />
         <Route path="arrange" element={<Arrange />} />
         <Route path="look" element={<Look />} />
+        <Route path="plan" element={<PlanRoom />} />
         <Route path="share" element={<Share />} />
         <Route path="feedback" element={<Feedback />} />
         <Route path=":room" element={<PlannedRoom />} />

@@ -172,6 +172,19 @@ const samples: { [K in PartKind]: (spec: PartSpec) => Own<K> } = {
     beforeName: said,
     afterName: '',
   }),
+  agenda: ({ id, said, inside }) => ({
+    title: `agenda ${said}`,
+    entries: [
+      {
+        ...{ id: `${id}-open`, height: 'public', kind: 'task', what: `task ${said}` },
+        ...{ day: '2026-12-18', time: null, done: null, zone: '' },
+      },
+      {
+        ...{ id: `${id}-own`, height: inside, kind: 'date', what: `date ${marker.part(`${id}-own`)}` },
+        ...{ day: '2026-12-05', time: null, until: null, place: '', from: 'secret-file' },
+      },
+    ],
+  }),
   'early-late': ({ id, said, materials: [first = null, second = null] }) => ({
     states: [
       { id: `${id}-early`, date: '2025-11', name: said, material: first, words: `early ${said}` },

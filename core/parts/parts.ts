@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { agenda } from './agenda.ts';
 import { availability } from './availability.ts';
 import { clip } from './clip.ts';
 import { compare } from './compare.ts';
@@ -63,6 +64,7 @@ export const partKinds = {
   entry,
   process,
   decisions,
+  agenda,
   moment,
 };
 type Kinds = typeof partKinds;

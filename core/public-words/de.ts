@@ -57,6 +57,7 @@ export const de: PublicWords = {
     next: 'Nächste Frage',
     spent: 'Aufgewendete Zeit',
   },
+  agenda: { title: 'Was als Nächstes kommt', over: 'Was vorbei ist' },
   changesMarked: 'Was sich geändert hat, ist markiert.',
 
   credits: 'Nachweise',

@@ -57,6 +57,7 @@ export const en: PublicWords = {
     next: 'Next question',
     spent: 'Time spent',
   },
+  agenda: { title: 'What comes next', over: 'What is over' },
   changesMarked: 'What changed is marked.',
 
   credits: 'Credits',

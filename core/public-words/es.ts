@@ -57,6 +57,7 @@ export const es: PublicWords = {
     next: 'Siguiente pregunta',
     spent: 'Tiempo dedicado',
   },
+  agenda: { title: 'Lo que viene', over: 'Lo que ya pasó' },
   changesMarked: 'Lo que cambió está marcado.',
 
   credits: 'Créditos',

@@ -60,6 +60,7 @@ export const fr: PublicWords = {
     next: 'Question suivante',
     spent: 'Temps passé',
   },
+  agenda: { title: 'La suite', over: 'Ce qui est passé' },
   changesMarked: 'Ce qui a changé est marqué.',
 
   credits: 'Crédits',

@@ -73,6 +73,8 @@ export interface PublicWords {
     spent: string;
   };
 
+  /** Over what comes next, and over what is over by now. */
+  agenda: { title: string; over: string };
   /** Below words as they were at several dates. */
 
   changesMarked: string;

@@ -71,6 +71,7 @@ const others = `
       case when n % 400 = 0 then now() end, case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
   insert into page_time (site_id, page_id, told, published_at, changed_at)
     select 's' || (n % 2000 + 1), 'p' || n, md5('t' || n), now(), now() from generate_series(1, 8000) n;
+  insert into plan_feed (site_id, key) select 's' || n, md5('f' || n) from generate_series(1, 2000) n;
   insert into captured (site_id, thing, capture, moment)
     select 's' || (n % 2000 + 1), 'thing' || n, 'capture' || n, 'moment' || n from generate_series(1, 8000) n;
   insert into rendered_page (input, file) select md5('i' || n), '{}' from generate_series(1, 20000) n;

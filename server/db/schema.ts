@@ -152,6 +152,19 @@ export const linkAnswers = pgTable(
   (table) => [primaryKey({ columns: [table.siteId, table.address] })],
 );
 
+/** The private address at which calendars follow the plan of a site; there is none until its maker wants one. */
+export const planFeeds = pgTable(
+  'plan_feed',
+  {
+    siteId: text('site_id')
+      .primaryKey()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    key: text('key').notNull(),
+    createdAt: createdAt(),
+  },
+  (table) => [uniqueIndex('plan_feed_key').on(table.key)],
+);
+
 /** When readers of a site's own address first had a page, and when it was last another one to them. */
 export const pageTimes = pgTable(
   'page_time',

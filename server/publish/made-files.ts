@@ -14,7 +14,7 @@ import { contentsIn, mediaFiles, type MediaFiles, mediaTree } from './published-
 import { materialsIn, pictureFiles, publishedPicture } from './published-pictures.ts';
 import { renderEntrance, type RenderDeps } from './render-entrance.ts';
 import { makeShares, type Shares, sharesAt, shareFiles } from './share-pictures.ts';
-import { assetsOfLook, drawsProcess, type LookAssets } from './site-assets.ts';
+import { assetsOfLook, drawsTime, type LookAssets } from './site-assets.ts';
 
 export interface PublishDeps extends RenderDeps {
   reading: Reading;
@@ -105,10 +105,9 @@ export async function makeFiles(
   // Compressing a sheet takes longer than a page: it is made once for all entrances that get the same.
   const sheets = new Map<boolean, Promise<LookAssets>>();
   const assetsFor = ({ site: { look, title }, pages }: SiteView): Promise<LookAssets> => {
-    const withProcess = drawsProcess(pages);
-    const assets =
-      sheets.get(withProcess) ?? assetsOfLook(deps.assets, { look, title, withProcess }, deps.blobs);
-    sheets.set(withProcess, assets);
+    const withTime = drawsTime(pages);
+    const assets = sheets.get(withTime) ?? assetsOfLook(deps.assets, { look, title, withTime }, deps.blobs);
+    sheets.set(withTime, assets);
     return assets;
   };
   const shares = await makeShares(deps, shared, { pictures, files }, by, signal);

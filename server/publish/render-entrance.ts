@@ -25,12 +25,12 @@ const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
  * stands in the input where it is said.
  */
 function wordsAsText(language: string): string {
-  const { kinds: _, profiles, write, resume, seasons, process, ...words } = wordsFor(language);
+  const { kinds: _, profiles, write, resume, seasons, process, agenda, ...words } = wordsFor(language);
   const { quiet, later, moments } = process;
   return [
     ...Object.values({ ...words, quiet, later, moments }),
     Object.values(profiles),
-    JSON.stringify([write, resume, seasons, process]),
+    JSON.stringify([write, resume, seasons, process, agenda]),
   ]
     .map((value: string | readonly string[] | ((...of: never[]) => string)) =>
       typeof value === 'function' ? (value as (...of: unknown[]) => string)('', '') : value.toString(),

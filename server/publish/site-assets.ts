@@ -28,8 +28,8 @@ const faceSchema = z.object({
 /** What the build says of the files it made. */
 const indexSchema = z.object({
   printCss: z.string(),
-  /** Rules of process parts, which not every site has. */
-  processCss: z.string(),
+  /** Rules of parts that tell of time, which not every site has. */
+  timeCss: z.string(),
   enhance: z.string(),
   lightbox: z.array(z.string()),
   themes: z.record(z.enum(themeNames), z.object({ css: z.string(), slants: z.boolean() })),
@@ -82,8 +82,8 @@ interface StoredFonts {
 
 export interface StoredAssets {
   themes: Record<ThemeName, { css: string; slants: boolean }>;
-  /** What is added to a theme's sheet where a page has a process. */
-  processCss: string;
+  /** What is added to a theme's sheet where a page tells of time: a process, early and late, an agenda. */
+  timeCss: string;
   fonts: Record<FontPairName, StoredFonts>;
   /** What every page links to, whatever its look. */
   shared: { printCss: string; enhance: string; files: FileTree };
@@ -91,18 +91,20 @@ export interface StoredAssets {
   files: FileTree;
 }
 
-/** Whether a page of a view has a process; whoever is shown none gets no rules that would tell of one. */
-export const drawsProcess = (pages: readonly Pick<SeenPage, 'parts'>[]): boolean =>
-  pages.some(({ parts }) => parts.some(({ kind }) => kind === 'process'));
+const ofTime: readonly SeenPage['parts'][number]['kind'][] = ['process', 'early-late', 'agenda'];
+
+/** Whether a page of a view tells of time; whoever is shown no such part gets no rules that would tell of one. */
+export const drawsTime = (pages: readonly Pick<SeenPage, 'parts'>[]): boolean =>
+  pages.some(({ parts }) => parts.some(({ kind }) => ofTime.includes(kind)));
 
 /** The one style sheet of a look, and where it stands below the entrance. */
 export function sheetOfLook(
-  { themes, fonts, processCss }: Pick<StoredAssets, 'themes' | 'fonts' | 'processCss'>,
+  { themes, fonts, timeCss }: Pick<StoredAssets, 'themes' | 'fonts' | 'timeCss'>,
   look: Look,
-  withProcess: boolean,
+  withTime: boolean,
 ) {
   const rules = lookRules(look, `[data-theme].site,html[data-theme='${look.theme}']`);
-  const text = fonts[fontsOf(look)].css + themes[look.theme].css + (withProcess ? processCss : '') + rules;
+  const text = fonts[fontsOf(look)].css + themes[look.theme].css + (withTime ? timeCss : '') + rules;
   const hash = createHash('sha256').update(text).digest('hex').slice(0, 10);
   return { path: `assets/${look.theme}-${hash}.css`, text };
 }
@@ -116,10 +118,10 @@ export function iconFile(look: Look, siteTitle: string): { path: string; text: s
 /** Everything pages in a look link to; what is made for it is put into the store, where it is not there yet. */
 export async function assetsOfLook(
   stored: StoredAssets,
-  { look, title, withProcess }: { look: Look; title: string; withProcess: boolean },
+  { look, title, withTime }: { look: Look; title: string; withTime: boolean },
   blobs: BlobStore,
 ): Promise<LookAssets> {
-  const sheet = sheetOfLook(stored, look, withProcess);
+  const sheet = sheetOfLook(stored, look, withTime);
   const icon = iconFile(look, title);
   const file = async (text: string, type: string): Promise<ManifestFile> => ({
     ...(await storeText(blobs, Buffer.from(text), type)),
@@ -204,7 +206,7 @@ export async function storeAssets(folder: string, blobs: BlobStore): Promise<Sto
   }
   return {
     themes,
-    processCss: await readFile(join(folder, index.processCss), 'utf8'),
+    timeCss: await readFile(join(folder, index.timeCss), 'utf8'),
     fonts: fonts as StoredAssets['fonts'],
     shared: { printCss: below(index.printCss), enhance: below(index.enhance), files: shared },
     files: all,

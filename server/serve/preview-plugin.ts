@@ -24,7 +24,7 @@ import { lightsOf } from '../media/picture-light.ts';
 import type { Reading } from '../reading/reading.ts';
 import { contentsIn } from '../publish/published-media.ts';
 import {
-  drawsProcess,
+  drawsTime,
   iconFile,
   lettersIn,
   pageAssets,
@@ -179,7 +179,7 @@ export function previewRoutes(
     if (!page) throw notFound('This page');
     // Paths of pictures already lead from this page to the root; assets stand below the preview's own entrance.
     const { look } = view.site;
-    const { path: css, text } = sheetOfLook(assets, look, drawsProcess(view.pages));
+    const { path: css, text } = sheetOfLook(assets, look, drawsTime(view.pages));
     const icon = iconFile(look, view.site.title);
     made.set(css, { text, type: 'text/css; charset=utf-8' });
     made.set(icon.path, { text: icon.text, type: 'image/svg+xml' });

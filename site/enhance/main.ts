@@ -20,6 +20,9 @@ if (moving.length > 0) void import('./play-moving.ts').then(({ playMoving }) => 
 const framed = document.querySelectorAll<HTMLAnchorElement>('a[data-frame]');
 if (framed.length > 0) void import('./open-frame.ts').then(({ openFrames }) => openFrames(framed));
 
+const agendas = document.querySelectorAll<HTMLElement>('[data-agenda]');
+if (agendas.length > 0) void import('./agenda.ts').then(({ agenda }) => agenda(agendas));
+
 const pairs = document.querySelectorAll<HTMLElement>('[data-compare]');
 if (pairs.length > 0) void import('./compare.ts').then(({ compare }) => compare(pairs));
 

@@ -1,3 +1,4 @@
+import { AgendaPart } from './agenda/agenda-part.tsx';
 import { isKnownPart, type PartKind } from '#core/parts/parts.ts';
 import { ClipPart } from './clip/clip-part.tsx';
 import { ComparePart } from './compare/compare-part.tsx';
@@ -36,6 +37,7 @@ const partDrawings: { [K in PartKind]: PartDrawing<K> } = {
   clip: drawing(ClipPart),
   link: drawing(LinkPart, { linkForm: ({ form }) => form }),
   quote: drawing(QuotePart),
+  agenda: drawing(AgendaPart),
   compare: drawing(ComparePart),
   'early-late': drawing(EarlyLatePart),
   evidence: drawing(EvidencePart),

@@ -9,6 +9,7 @@ import {
   FileText,
   FileUser,
   IdCard,
+  CalendarDays,
   History,
   Image,
   Images,
@@ -106,6 +107,14 @@ export const partSettings: { [K in PartKind]: PartSettings<K> } = {
     empty: 'Two pictures of one thing go here: how it was, and how it is.',
     detail: ({ before, after }) => (before !== null && after !== null ? 'two pictures' : ''),
     Panel: fetched(() => import('./compare/compare-panel.tsx').then(({ ComparePanel }) => ComparePanel)),
+  },
+  agenda: {
+    ...inPanel,
+    name: 'Agenda',
+    icon: CalendarDays,
+    empty: 'What comes next stands here: tasks of this page with their days, and dates from a calendar.',
+    detail: ({ entries }) => (entries.length === 1 ? '1 entry' : `${entries.length} entries`),
+    Panel: fetched(() => import('./agenda/agenda-panel.tsx').then(({ AgendaPanel }) => AgendaPanel)),
   },
   'early-late': {
     ...inPanel,

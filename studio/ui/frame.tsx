@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Camera, LogOut, Menu as MenuIcon, Redo2 } from 'lucide-react';
+import { CalendarDays, Camera, LogOut, Menu as MenuIcon, Redo2 } from 'lucide-react';
 import { type ReactNode, useEffect } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { type Me, signOut } from '#contract/account.ts';
@@ -160,6 +160,7 @@ function BottomRooms({ base }: { base: string }) {
         {rooms.map(({ path, name, icon }) => (
           <MenuItem key={path} icon={icon} name={name} onSelect={() => void navigate(`${base}/${path}`)} />
         ))}
+        <MenuItem icon={CalendarDays} name="Plan" onSelect={() => void navigate(`${base}/plan`)} />
         <MenuItem icon={Camera} name="Capture" onSelect={() => window.location.assign('/studio/capture/')} />
         <MenuRule />
         <MenuItem

@@ -1,5 +1,6 @@
 import {
   BadgeCheck,
+  CalendarDays,
   ClipboardCheck,
   FileUser,
   Hammer,
@@ -41,5 +42,6 @@ export const rooms: readonly Room[] = [
 /** Desks within a room, which the finder leads to as well. */
 export const desks: readonly Room[] = [
   { path: 'about/resume', name: 'Résumé desk', icon: FileUser },
+  { path: 'plan', name: 'Plan', icon: CalendarDays },
   { path: 'about/evidence', name: 'Skills and evidence', icon: BadgeCheck },
 ];

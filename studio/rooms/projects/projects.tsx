@@ -96,6 +96,9 @@ export function Projects() {
             <span className="mr-auto">
               <SaveWords />
             </span>
+            <Button asChild>
+              <Link to={`/${site}/plan`}>Plan</Link>
+            </Button>
             {home && (
               <Button asChild>
                 <Link to={home.id}>Front page</Link>
