@@ -176,3 +176,37 @@ describe('of what was made together in invented heaps', () => {
     ).toEqual({ moments: 1213, exact: 798, merged: 202, split: 0 });
   });
 });
+
+/**
+ * Real photographs with the times their cameras wrote: those of Debian's packages mate-backgrounds and plasma-workspace-wallpapers that
+ * have one, as exiftool reads it. What one camera took on one day may belong together; what different people took cannot.
+ */
+const photographs: [time: string, camera: string][] = [
+  ['2007-08-06T10:29:13', 'EOS Digital Rebel'],
+  ['2008-01-22T03:28:22', 'EOS 350D'],
+  ['2008-04-19T13:43:16', 'DiMAGE Z5'],
+  ['2008-04-20T19:12:06', 'EOS 400D'],
+  ['2014-04-29T14:25:26', 'NEX-3N'],
+  ['2015-04-29T14:33:31', 'N9'],
+  ['2015-06-21T01:43:36', 'E-M1'],
+  ['2015-06-21T02:05:56', 'E-M1'],
+  ['2015-07-21T16:17:44', 'E-M1'],
+  ['2015-09-06T12:01:47', 'E-M1'],
+  ['2015-09-06T18:46:57', 'E-M1'],
+  ['2015-10-29T15:44:44', 'EOS 70D'],
+  ['2020-02-19T16:35:05', 'DSC-RX100M4'],
+];
+
+test('of real photographs, those of different people and of different days are kept apart', () => {
+  const found = propose(photographs.map(([time, camera], at) => taken(`${at} ${camera}`, time)));
+  const occasions = found.map(({ materials }) =>
+    materials
+      .map((id) => photographs[Number(id.split(' ')[0])] ?? ['', ''])
+      .map(([time, camera]) => `${time.slice(0, 10)} ${camera}`),
+  );
+  // None holds two occasions, and no occasion is in two.
+  for (const one of occasions) expect(new Set(one).size).toBe(1);
+  expect(occasions).toHaveLength(
+    new Set(photographs.map(([time, camera]) => `${time.slice(0, 10)} ${camera}`)).size,
+  );
+});

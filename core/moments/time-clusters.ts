@@ -22,8 +22,8 @@ export interface TimeCluster {
 
 /** What is taken within twenty minutes is one moment. */
 export const togetherMs = 20 * 60 * 1000;
-/** Over a day and a half nobody works on without a break. */
-export const apartMs = 36 * 60 * 60 * 1000;
+/** Over a night nobody works on without a break; see docs/found-moments.md for what a longer bound put together. */
+export const apartMs = 18 * 60 * 60 * 1000;
 /** A gap is much longer than those around it when it is so many times their geometric mean. */
 export const timesLonger = 17;
 /** So many gaps to each side are around one. */
