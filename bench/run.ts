@@ -9,6 +9,7 @@ import { benchEncoders } from './encoders.ts';
 import { benchFirstPublish } from './first-publish.ts';
 import { benchFit } from './fit.ts';
 import { benchLine } from './line.ts';
+import { benchLineStudio } from './line-studio.ts';
 import { benchGrowth } from './growth.ts';
 import { benchImport } from './import.ts';
 import { benchLargeStudio } from './large-studio.ts';
@@ -78,6 +79,7 @@ const benches: Record<string, () => Promise<Row | Row[]>> = {
   large: benchLargeStudio,
   fit: benchFit,
   line: benchLine,
+  lineStudio: benchLineStudio,
   sizes: benchSizes,
   lighthouse: benchLighthouse,
 };

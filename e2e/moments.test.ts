@@ -65,6 +65,41 @@ describe('the room', () => {
     expect(await studio.axe()).toEqual([]);
   });
 
+  test('is zoomed by two fingers, on a trackpad and on a screen', async () => {
+    const zoom = () =>
+      studio.page.$eval('.moment-line', (line) => line.scrollWidth).then((width) => Math.round(width));
+    const box = await (await studio.page.waitForSelector('.moment-line'))?.boundingBox();
+    const [x, y] = [(box?.x ?? 0) + 400, (box?.y ?? 0) + 100];
+    const wider = (than: number) =>
+      studio.page.waitForFunction(
+        (px) => (document.querySelector('.moment-line')?.scrollWidth ?? 0) > px * 1.2,
+        {},
+        than,
+      );
+    const first = await zoom();
+    await studio.page.mouse.move(x, y);
+    await studio.page.keyboard.down('Control');
+    for (let turn = 0; turn < 8; turn++) await studio.page.mouse.wheel({ deltaY: -30 });
+    await studio.page.keyboard.up('Control');
+    await wider(first);
+    await studio.page.setViewport({ width: 1280, height: 800, hasTouch: true });
+    await studio.reads('9 moments');
+    const second = await zoom();
+    const session = await studio.page.createCDPSession();
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', apart: number) =>
+      session.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: type === 'touchEnd' ? [] : [-apart, apart].map((by, id) => ({ x: x + by, y, id })),
+      });
+    await touch('touchStart', 40);
+    for (let apart = 50; apart <= 160; apart += 10) await touch('touchMove', apart);
+    await touch('touchEnd', 0);
+    await wider(second);
+    await studio.page.setViewport({ width: 1280, height: 800 });
+    await studio.page.reload();
+    await studio.reads('9 moments');
+  });
+
   test('takes a moment with nothing but its day, dated as roughly as is known', async () => {
     await studio.press('button', 'A moment');
     await studio.reads('10 moments');
@@ -202,6 +237,26 @@ describe('readers', () => {
       expect(await reader.axe()).toEqual([]);
       await reader.page.close();
     }
+  });
+
+  test('walk along the line with a slider where there is a script, and each moment shows itself', async () => {
+    const reader = await demo.asStranger(`${site}/tide-clock/`);
+    const slider = await reader.named('slider', 'Walk along the line');
+    await slider.focus();
+    await reader.page.keyboard.press('End');
+    const step = await reader.page.$eval('.axis > .step', ({ textContent }) => textContent);
+    const last = await reader.page.$$eval(
+      '.process .moment h4, .process .moment h3',
+      (all) => all.at(-1)?.textContent,
+    );
+    expect(step).toContain(last);
+    expect(await reader.page.$eval('.axis > .step a', (link) => link.getAttribute('href'))).toMatch(/^#at-/);
+    expect(await reader.axe()).toEqual([]);
+    await reader.page.setViewport({ width: 390, height: 844 });
+    expect(await reader.page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+    await reader.page.emulateMediaType('print');
+    expect(await reader.page.$eval('.axis > input', (input) => getComputedStyle(input).display)).toBe('none');
+    await reader.page.close();
   });
 
   test('on the next request have nothing of a moment that was lowered, wherever it is drawn', async () => {

@@ -201,7 +201,7 @@ test('of real photographs, those of different people and of different days are k
   const found = propose(photographs.map(([time, camera], at) => taken(`${at} ${camera}`, time)));
   const occasions = found.map(({ materials }) =>
     materials
-      .map((id) => photographs[Number(id.split(' ')[0])] ?? ['', ''])
+      .map((id) => photographs[Number(id.split(' ')[0])] ?? (['', ''] as const))
       .map(([time, camera]) => `${time.slice(0, 10)} ${camera}`),
   );
   // None holds two occasions, and no occasion is in two.

@@ -47,6 +47,7 @@ export const de: PublicWords = {
     quiet: (days) => `${days} stille Tage`,
     later: (days) => (days === 1 ? '1 Tag später' : `${days} Tage später`),
     moments: (count) => (count === 1 ? '1 Moment' : `${count} Momente`),
+    walk: 'Die Linie entlanggehen',
     untitled: 'Ein Moment',
     decisions: 'Was entschieden wurde',
     when: 'Wann',

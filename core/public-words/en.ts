@@ -47,6 +47,7 @@ export const en: PublicWords = {
     quiet: (days) => `${days} quiet days`,
     later: (days) => (days === 1 ? '1 day later' : `${days} days later`),
     moments: (count) => (count === 1 ? '1 moment' : `${count} moments`),
+    walk: 'Walk along the line',
     untitled: 'Moment',
     decisions: 'What was decided',
     when: 'When',

@@ -47,6 +47,7 @@ export const es: PublicWords = {
     quiet: (days) => `${days} días tranquilos`,
     later: (days) => (days === 1 ? '1 día después' : `${days} días después`),
     moments: (count) => (count === 1 ? '1 momento' : `${count} momentos`),
+    walk: 'Recorrer la línea',
     untitled: 'Un momento',
     decisions: 'Lo que se decidió',
     when: 'Cuándo',

@@ -50,6 +50,7 @@ export const fr: PublicWords = {
     quiet: (days) => `${days} jours calmes`,
     later: (days) => (days === 1 ? '1 jour plus tard' : `${days} jours plus tard`),
     moments: (count) => (count === 1 ? '1 moment' : `${count} moments`),
+    walk: 'Parcourir la ligne',
     untitled: 'Un moment',
     decisions: 'Ce qui a été décidé',
     when: 'Quand',

@@ -61,6 +61,8 @@ export interface PublicWords {
     quiet: (days: number) => string;
     later: (days: number) => string;
     moments: (count: number) => string;
+    /** On a slider that goes from moment to moment. */
+    walk: string;
     untitled: string;
     /** Over a table of decisions without a title of its own. */
     decisions: string;

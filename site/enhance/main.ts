@@ -20,6 +20,9 @@ if (moving.length > 0) void import('./play-moving.ts').then(({ playMoving }) => 
 const framed = document.querySelectorAll<HTMLAnchorElement>('a[data-frame]');
 if (framed.length > 0) void import('./open-frame.ts').then(({ openFrames }) => openFrames(framed));
 
+const axes = document.querySelectorAll<HTMLElement>('[data-walk]');
+if (axes.length > 0) void import('./walk.ts').then(({ walk }) => walk(axes));
+
 const agendas = document.querySelectorAll<HTMLElement>('[data-agenda]');
 if (agendas.length > 0) void import('./agenda.ts').then(({ agenda }) => agenda(agendas));
 

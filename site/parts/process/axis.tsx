@@ -137,8 +137,9 @@ function Line({ id, moments, phases, spacing, labelOf, form }: AxisProps & { for
 
 /** The whole time at one look, true to scale or evenly spaced. The list of moments says the same, and is what is read. */
 export function Axis(props: AxisProps) {
+  const { words } = useSpoken();
   return (
-    <div className="axis">
+    <div className="axis" data-walk={words.process.walk}>
       <Line {...props} form="wide" />
       <Line {...props} form="narrow" />
     </div>

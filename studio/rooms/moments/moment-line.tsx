@@ -11,6 +11,7 @@ import { plural } from '#core/words/plural.ts';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { PhaseBands } from './phase-bands.tsx';
 import type { MomentSteps } from './use-moments.ts';
+import { usePinch } from './use-pinch.ts';
 
 /** How wide what hangs on the string is, in px. */
 const cardPx = 112;
@@ -27,6 +28,7 @@ interface MomentLineProps {
   spacing: 'true' | 'even';
   /** How wide a day is, in px. */
   zoom: number;
+  onZoom: (zoom: number) => void;
   open: ReadonlySet<number>;
   onFold: (key: number) => void;
   steps: MomentSteps;
@@ -44,11 +46,13 @@ export function MomentLine({
   onSelect,
   spacing,
   zoom,
+  onZoom,
   open,
   onFold,
   steps,
 }: MomentLineProps) {
   const box = useRef<HTMLDivElement>(null);
+  usePinch(box, zoom, onZoom);
   const walkedTo = useRef<Id | null>(null);
   const [sight, setSight] = useState({ from: 0, to: 2000 });
   const byId = useMemo(() => new Map(moments.map((moment) => [moment.id, moment])), [moments]);

@@ -154,6 +154,7 @@ function Moments({ page }: { page: ShownPage }) {
       {moments.length > 0 ? (
         <MomentLine
           {...{ moments, materials, spacing, zoom, open, steps }}
+          onZoom={(to) => setZoom(Math.min(zooms.most, Math.max(zooms.least, to)))}
           selected={selected?.id ?? null}
           onSelect={select}
           onFold={(key) =>
