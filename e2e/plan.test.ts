@@ -172,7 +172,7 @@ describe('the plan', () => {
     await demo.publish();
     expect(await read()).toContain('Cut the new dial');
     const stranger = await demo.asStranger('/wren-makes/second-year/tide-clock/');
-    await stranger.page.waitForSelector('.agenda .next');
+    await stranger.page.waitForSelector('.agenda .coming');
     const listed = (selector: string) =>
       stranger.page.$$eval(selector, (all) => all.map(({ textContent }) => textContent));
     expect(await listed('.agenda details li .what')).toEqual(['Open evening']);

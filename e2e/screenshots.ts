@@ -5,7 +5,7 @@ import sharp from 'sharp';
 import { themeNames } from '../core/look/theme-names.ts';
 import { launchBrowser } from './support/browser.ts';
 import { BuiltServer } from './support/demo-server.ts';
-import { Driver } from './support/studio-driver.ts';
+import { demoPictures, Driver } from './support/studio-driver.ts';
 import { lookOf, openDraft, wear } from './support/worn-look.ts';
 
 /** `npm run screenshots`: one current picture of each main view, from demo data. */
@@ -48,7 +48,22 @@ await driver.reads('Case facts');
 await page.goto(`${server.origin}/wren-makes/resume/`, { waitUntil: 'networkidle0' });
 await shot('site-resume');
 await phone();
-await shot('compose-phone');
+await page.goto(`${server.origin}/studio/capture/`);
+await driver.reads('Everything has arrived.');
+await settle();
+// As it is with no server to send to.
+await server.kill();
+const camera = await page.waitForSelector('input[capture]');
+const photo = join(demoPictures, 'tide-clock/06-bench-shot-rotated.jpg');
+await (camera as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(photo);
+await driver.fill('Words', 'The bearing runs dry.');
+await driver.press('button', 'Keep these words');
+await driver.reads('2 things to send');
+await shot('capture');
+// What was kept for the picture is no part of the others.
+await page.evaluate(() => indexedDB.deleteDatabase('kite-wall-capture'));
+await page.goto('about:blank');
+await server.run();
 await desktop();
 await page.goto(`${rooms}/about`, { waitUntil: 'networkidle0' });
 await driver.reads('How high each thing flies');
@@ -84,6 +99,9 @@ await shot('evidence');
 await page.goto(`${rooms}/feedback`, { waitUntil: 'networkidle0' });
 await driver.press('button', /Marit Soll/);
 await shot('feedback');
+await page.goto(`${rooms}/plan`, { waitUntil: 'networkidle0' });
+await driver.reads('In your calendar');
+await shot('plan');
 await page.goto(`${rooms}/arrange`, { waitUntil: 'networkidle0' });
 // As it is while a page is carried.
 await page.focus('[aria-label="Move Workshop notes"]');
@@ -93,9 +111,6 @@ await shot('arrange');
 await page.keyboard.press('Escape');
 await page.goto(`${server.origin}/wren-makes/`, { waitUntil: 'networkidle0' });
 await shot('site-home');
-await page.goto(`${server.origin}/wren-makes/second-year/tide-clock/`, { waitUntil: 'networkidle0' });
-await page.evaluate(() => document.querySelector('.gallery')?.scrollIntoView());
-await shot('site-gallery');
 await page.goto(`${server.origin}/wren-makes/workshop-notes/`, { waitUntil: 'networkidle0' });
 await page.evaluate(() => document.querySelector('.process')?.scrollIntoView());
 await settle(1500);

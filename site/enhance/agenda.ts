@@ -12,6 +12,6 @@ export function agenda(agendas: NodeListOf<HTMLElement>): void {
     const over = entries.filter(({ dataset }) => dataset['day'] !== undefined && dataset['day'] < now);
     list.append(...over);
     aside.hidden = over.length === 0;
-    entries.find(({ dataset }) => (dataset['day'] ?? '') >= now)?.classList.add('next');
+    entries.find(({ dataset }) => (dataset['day'] ?? '') >= now)?.classList.add('coming');
   }
 }
