@@ -2,10 +2,13 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { createAccount } from '#contract/account.ts';
-import { createPage, deletePage } from '#contract/pages.ts';
-import { createSite, getSite } from '#contract/sites.ts';
+import { changePage, createPage, deletePage } from '#contract/pages.ts';
+import { changeSite, createSite, getSite } from '#contract/sites.ts';
 import { momentsOf } from '#core/moments/moments-of.ts';
 import type { Moment } from '#core/parts/moment.ts';
+import { newPart } from '#core/parts/new-part.ts';
+import { partsChange } from '#core/parts/parts-change.ts';
+import type { Part } from '#core/parts/parts.ts';
 import { shownOn } from '#core/pages/page.ts';
 import { emptyProfile, launchBrowser } from './support/browser.ts';
 import { BuiltServer } from './support/demo-server.ts';
@@ -243,6 +246,60 @@ describe('sent once only', () => {
   });
 });
 
+describe('by voice', () => {
+  test('one press begins, another one ends, and it is a sound of the moment', async () => {
+    await browser.defaultBrowserContext().overridePermissions(server.origin, ['microphone']);
+    await phone.press('button', 'Voice');
+    await phone.reads('Stop');
+    await new Promise((resolve) => setTimeout(resolve, 1200));
+    await phone.press('button', /^Stop/);
+    await phone.named('button', 'Voice');
+    await phone.reads('Everything has arrived.', 15_000);
+    const { materials } = await maker.state(site);
+    const sound = materials.find(({ kind }) => kind === 'sound');
+    expect(sound).toMatchObject({ project: clock });
+    expect((await moments()).at(-1)?.materials).toContain(sound?.id);
+  });
+});
+
+describe('what was captured', () => {
+  test('is drawn for readers once it is published, for each what is theirs', async () => {
+    const parts = async () => {
+      const { pages, revision } = await maker.state(site);
+      const page = pages.find(({ id }) => id === clock);
+      return { was: page ? shownOn(page).parts : [], revision };
+    };
+    const { was, revision } = await parts();
+    const now: Part[] = [...was, newPart('process', 'process-part')];
+    await maker.call(changePage, {
+      params: { site, page: clock },
+      body: { seen: revision, label: 'Process', change: { height: 'public' }, parts: partsChange(was, now) },
+    });
+    const open = { height: 'public', address: 'ide-makes' } as const;
+    await maker.call(changeSite, {
+      params: { site },
+      body: { seen: (await parts()).revision, label: 'Open', change: open },
+    });
+    await maker.publish(site);
+    const stranger = () => maker.stranger('/ide-makes/tide-clock/');
+    expect(await stranger()).toContain('Brass, not nylon.');
+    // The tutor, who has the link of the site, gets what strangers do not.
+    const lower = await parts();
+    const lowered = lower.was.map((part): Part =>
+      part.kind === 'moment' ? { ...part, height: 'unlisted' } : part,
+    );
+    await maker.call(changePage, {
+      params: { site, page: clock },
+      body: { seen: lower.revision, label: 'Lower', change: {}, parts: partsChange(lower.was, lowered) },
+    });
+    expect(await stranger()).not.toContain('Brass, not nylon.');
+    await maker.publish(site);
+    const { live } = await maker.state(site);
+    expect(await stranger()).not.toContain('Brass, not nylon.');
+    expect(await maker.stranger(`${live.siteLinkPath ?? ''}tide-clock/`)).toContain('Brass, not nylon.');
+  });
+});
+
 describe('what the server will not take', () => {
   test('stays here with its sentence, and can be sent to another page or taken off', async () => {
     const gone = (
@@ -273,7 +330,7 @@ describe('what the server will not take', () => {
     await other.call(createSite, { body: { title: 'Sal makes' } });
     await signIn(phone.page, sal);
     await phone.page.reload();
-    await phone.reads('1 of another account wait until it is signed in here.', 15_000);
+    await phone.reads('1 of another account waits until it is signed in here.', 15_000);
     expect(await waiting(phone.page)).toBe(1);
     await signIn(phone.page, account);
     await phone.page.reload();

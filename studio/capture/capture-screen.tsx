@@ -58,12 +58,15 @@ function Shown({ last }: { last: LastFile | null }) {
 function sentence(state: SendingState, mine: readonly KeptThing[], others: number): string {
   const waiting = mine.filter(({ trouble, place }) => trouble === null && place !== null).length;
   const count = waiting === 1 ? '1 thing' : `${waiting} things`;
-  const elses = others > 0 ? ` ${others} of another account wait until it is signed in here.` : '';
+  const elses =
+    others > 0
+      ? ` ${others} of another account ${others === 1 ? 'waits' : 'wait'} until it is signed in here.`
+      : '';
   if (mine.some(({ trouble }) => trouble !== null)) return `Not all of it could be sent.${elses}`;
   if (mine.some(({ place }) => place === null)) return `Choose a page for what has none yet.${elses}`;
   if (state === 'signed-out')
     return waiting === 0
-      ? 'You are signed out here.'
+      ? `You are signed out here.${elses}`
       : `Kept on this device, ${count} to send. You are signed out here.`;
   if (waiting === 0 && state === 'looking') return 'Looking whether anything waits.';
   if (waiting === 0)
@@ -81,7 +84,8 @@ export function CaptureScreen() {
   const [chosen, setChosen] = useState<string | null>(null);
   const known = kept?.known ?? null;
   const things = kept?.things ?? [];
-  const mine = things.filter(({ account }) => account === null || account === (known?.account ?? account));
+  // Of those whose maker has signed out here nothing is shown, but that it waits.
+  const mine = things.filter(({ account }) => account === null || account === known?.account);
   const { state, again } = useSending(
     mine.filter(({ trouble, place }) => trouble === null && place !== null).length,
   );
