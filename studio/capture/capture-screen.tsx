@@ -98,12 +98,12 @@ export function CaptureScreen() {
     pages.find(({ site }) => site === lastSite()) ??
     pages[0];
   const place: Place | null = found ? { site: found.site, page: found.page, title: called(found) } : null;
-  const { last, problem: noRoom, keepWords, keepFiles } = useKeeping(place);
+  const { last, problem: noRoom, times, keepWords, keepFiles } = useKeeping(place);
   const inMoment = running && place && runningCapture(running, place.page, now) !== null ? running.count : 0;
   const waits = mine.length > 0 || state === 'no-line' || state === 'signed-out';
   const missed = new URLSearchParams(window.location.search).has('not-kept');
   return (
-    <main className="mx-auto flex min-h-dvh max-w-[560px] flex-col bg-paper">
+    <main data-kept={times} className="mx-auto flex min-h-dvh max-w-[560px] flex-col bg-paper">
       <header className="flex items-center gap-2 p-2">
         {/* Without a network there is nowhere to go. */}
         {state !== 'no-line' && (

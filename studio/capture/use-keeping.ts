@@ -14,6 +14,8 @@ export interface LastFile {
 interface Keeping {
   last: LastFile | null;
   problem: string;
+  /** How often something was kept since the screen was opened. */
+  times: number;
   /** @returns whether it is kept */
   keepWords: (words: Extract<ToKeep, { words: string }>) => Promise<boolean>;
   keepFiles: (files: readonly File[]) => Promise<void>;
@@ -26,6 +28,7 @@ const noRoom =
 export function useKeeping(place: Place | null): Keeping {
   const [last, setLast] = useState<LastFile | null>(null);
   const [problem, setProblem] = useState('');
+  const [times, setTimes] = useState(0);
   const client = useQueryClient();
   const attempt = async (work: () => Promise<void>): Promise<boolean> => {
     try {
@@ -33,6 +36,7 @@ export function useKeeping(place: Place | null): Keeping {
       // The screen says how much waits: it must know before it says that this is kept.
       await client.refetchQueries({ queryKey: ['kept'] });
       setProblem('');
+      setTimes((old) => old + 1);
       return true;
     } catch {
       setProblem(noRoom);
@@ -42,6 +46,7 @@ export function useKeeping(place: Place | null): Keeping {
   return {
     last,
     problem,
+    times,
     keepWords: (words) => attempt(async () => void (await keep(words, place))),
     keepFiles: async (files) => {
       for (const file of files)

@@ -29,8 +29,13 @@ export function WordsForm({
       className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (words.trim() === '') return;
-        void onKeep({ as, words: words.trim() }).then((kept) => kept && write(''));
+        const said = words.trim();
+        if (said === '') return;
+        // At once, so that what is typed while this is being written down stays; what could not be kept comes back.
+        write('');
+        void onKeep({ as, words: said }).then((kept) => {
+          if (!kept) write([said, window.localStorage.getItem(draft) ?? ''].filter(Boolean).join('\n'));
+        });
       }}
     >
       <Segments label="What these words say" value={as} options={kinds} onChange={setAs} />

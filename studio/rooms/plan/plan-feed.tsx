@@ -24,35 +24,24 @@ export function PlanFeed({ site }: { site: string }) {
         Open tasks that have a day, as a file, or at an address that a calendar program looks at by itself.
         Whoever has the address can read them.
       </p>
-      {address === null ? (
-        <p className="flex flex-wrap gap-2">
-          <Button asChild>
-            <a href={planFile(site)} download="plan.ics">
-              Save as a calendar file
-            </a>
+      {address !== null && <CopyLink path={address} label="The address of your plan" />}
+      <p className="flex flex-wrap gap-2">
+        <Button asChild>
+          <a href={planFile(site)} download="plan.ics">
+            Save as a calendar file
+          </a>
+        </Button>
+        <Button disabled={!feed.data || set.isPending} onClick={() => set.mutate('another')}>
+          {address === null ? 'Make an address' : 'Make another address'}
+        </Button>
+        {address !== null && (
+          <Button look="danger" disabled={set.isPending} onClick={() => set.mutate('none')}>
+            Take the address away
           </Button>
-          <Button disabled={!feed.data || set.isPending} onClick={() => set.mutate('another')}>
-            Make an address
-          </Button>
-        </p>
-      ) : (
-        <>
-          <CopyLink path={address} label="The address of your plan" />
-          <p className="flex flex-wrap gap-2">
-            <Button asChild>
-              <a href={planFile(site)} download="plan.ics">
-                Save as a calendar file
-              </a>
-            </Button>
-            <Button disabled={set.isPending} onClick={() => set.mutate('another')}>
-              Make another address
-            </Button>
-            <Button look="danger" disabled={set.isPending} onClick={() => set.mutate('none')}>
-              Take the address away
-            </Button>
-          </p>
-          <p className="note">Another address, or none, closes this one with the next request.</p>
-        </>
+        )}
+      </p>
+      {address !== null && (
+        <p className="note">Another address, or none, closes this one with the next request.</p>
       )}
       {feed.error && <p role="alert">{feed.error.message}</p>}
     </section>
