@@ -78,6 +78,15 @@ describe('withoutPlace', () => {
     }
   });
 
+  test('four inks are read as they were coded', async () => {
+    const path = join(folder, 'inks.jpg');
+    const inks = sharp(join(pictures, 'tide-clock/05-dial-on-bench.jpg')).toColourspace('cmyk');
+    await inks.jpeg({ quality: 80 }).toFile(path);
+    const { file } = await cleaned(path);
+    const pixels = (from: Buffer | string) => sharp(from).toColourspace('srgb').raw().toBuffer();
+    expect((await pixels(file)).equals(await pixels(path))).toBe(true);
+  });
+
   test('twice is as good as once', async () => {
     const { file } = await cleaned(marked);
     expect(Buffer.from(withoutPlace(file) ?? []).equals(file)).toBe(true);

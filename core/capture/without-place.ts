@@ -8,6 +8,7 @@ const mark = {
   app0: 0xe0,
   app1: 0xe1,
   app2: 0xe2,
+  app14: 0xee,
   app15: 0xef,
   comment: 0xfe,
 };
@@ -49,6 +50,9 @@ function exifSegment(block: string): Uint8Array {
 const startsWith = (bytes: Uint8Array, text: string): boolean =>
   [...text].every((letter, at) => bytes[at] === letter.charCodeAt(0));
 
+/** How the colours of a file are coded takes so many bytes (ITU-T T.872, 6.5.3; from memory). */
+const colourCodingBytes = 12;
+
 /** What of a file's notes is needed to show it as it is: its density, its colour profile, how its colours are coded. */
 const isKept = (one: number, body: Uint8Array): boolean =>
   one < mark.app0 || one > mark.app15
@@ -57,7 +61,7 @@ const isKept = (one: number, body: Uint8Array): boolean =>
       ? startsWith(body, 'JFIF')
       : one === mark.app2
         ? startsWith(body, 'ICC_PROFILE')
-        : startsWith(body, 'Adobe');
+        : one === mark.app14 && body.length === colourCodingBytes;
 
 /**
  * A JPEG file without anything that could say where it was made: of all that cameras and programs write beside the picture only the
