@@ -82,7 +82,8 @@ describe('withoutPlace', () => {
     const path = join(folder, 'inks.jpg');
     const inks = sharp(join(pictures, 'tide-clock/05-dial-on-bench.jpg')).toColourspace('cmyk');
     await inks.jpeg({ quality: 80 }).toFile(path);
-    const { file } = await cleaned(path);
+    const { file, read } = await cleaned(path);
+    expect(Object.keys(read).some((name) => name.endsWith(':ColorTransform'))).toBe(true);
     const pixels = (from: Buffer | string) => sharp(from).toColourspace('srgb').raw().toBuffer();
     expect((await pixels(file)).equals(await pixels(path))).toBe(true);
   });
