@@ -1,8 +1,8 @@
 import { compareRoughDates } from '../dates/rough-date.ts';
 import type { Id } from '../id.ts';
 import { isMoment, momentsOf } from '../moments/moments-of.ts';
+import { newMoment } from '../moments/new-moment.ts';
 import { type Moment, mostInMoment } from '../parts/moment.ts';
-import { newPart } from '../parts/new-part.ts';
 import type { Part } from '../parts/parts.ts';
 import type { Captured } from './captured.ts';
 
@@ -45,9 +45,6 @@ export function withCaptured(
   const there = parts.filter(isMoment).find(({ id }) => id === into);
   const joined = there && withThing(there, what);
   if (joined) return { parts: parts.map((part) => (part === there ? joined : part)), moment: joined.id };
-  const begun = {
-    ...newPart('moment', freshId),
-    ...{ date: day, phase: runningPhase(parts) },
-  } as Moment;
+  const begun = newMoment(freshId, { date: day, phase: runningPhase(parts) });
   return { parts: [...parts, withThing(begun, what) ?? begun], moment: freshId };
 }

@@ -23,10 +23,13 @@ export async function studioFiles(
   app.get('/', async (_, reply) => reply.redirect('/studio/'));
 
   // A screen of its own, which a phone can keep and open without a network.
-  app.get('/studio/capture/', file('capture/index.html'));
-  app.get('/studio/capture', async (_, reply) => reply.redirect('/studio/capture/'));
-  for (const name of ['worker.js', 'app.webmanifest', 'icon-192.png', 'icon-512.png'])
-    app.get(`/studio/capture/${name}`, file(`capture/${name}`));
+  await app.register(fastifyStatic, {
+    root: join(studioFolder, 'capture'),
+    prefix: '/studio/capture/',
+    decorateReply: false,
+    redirect: true,
+    ...asked,
+  });
   // Its worker takes what is shared; where a browser has thrown that away, nothing is kept, and the screen says so.
   app.post('/studio/capture/share', async (_, reply) => reply.redirect('/studio/capture/?not-kept', 303));
 }

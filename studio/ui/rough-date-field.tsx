@@ -12,97 +12,126 @@ const precisions: { value: DatePrecision; name: string }[] = [
   { value: 'year', name: 'Year' },
   { value: 'between', name: 'Between' },
 ];
-const seasons = ['Spring', 'Summer', 'Autumn', 'Winter'];
-const months = Array.from({ length: 12 }, (_, month) =>
-  new Date(2025, month, 1).toLocaleString('en-GB', { month: 'long' }),
-);
+const months = Array.from({ length: 12 }, (_, month) => ({
+  value: String(month + 1).padStart(2, '0'),
+  name: new Date(2025, month, 1).toLocaleString('en-GB', { month: 'long' }),
+}));
+/** Written as ISO 8601-2 (EDTF) does: 21 to 24. */
+const seasons = ['Spring', 'Summer', 'Autumn', 'Winter'].map((name, n) => ({ value: String(21 + n), name }));
 
 interface RoughDateFieldProps {
   date: string;
   onChange: (date: string) => void;
 }
 
+interface DayInputProps {
+  label: string;
+  day: string;
+  onChange: (day: string) => void;
+}
+
+const DayInput = ({ label, day, onChange }: DayInputProps) => (
+  <input
+    type="date"
+    className="input w-auto"
+    aria-label={label}
+    value={day}
+    onChange={({ target }) => {
+      if (target.value) onChange(target.value);
+    }}
+  />
+);
+
+interface YearInputProps {
+  year: string;
+  onChange: (year: string) => void;
+}
+
+const YearInput = ({ year, onChange }: YearInputProps) => (
+  <input
+    type="number"
+    className="input w-24"
+    aria-label="Year"
+    min="1900"
+    max="2199"
+    value={Number(year)}
+    onChange={({ target }) => {
+      if (/^(19|20|21)\d\d$/.test(target.value)) onChange(target.value);
+    }}
+  />
+);
+
+interface PartOfYearInputProps extends RoughDateFieldProps {
+  label: string;
+  options: { value: string; name: string }[];
+}
+
+/** A month or a season of a year: written YYYY-NN both. */
+function PartOfYearInput({ date, onChange, label, options }: PartOfYearInputProps) {
+  const [year = '', part = ''] = date.split('-');
+  return (
+    <>
+      <Select
+        label={label}
+        className="input w-auto"
+        value={part}
+        options={options}
+        onChange={(next) => onChange(`${year}-${next}`)}
+      />
+      <YearInput year={year} onChange={(next) => onChange(`${next}-${part}`)} />
+    </>
+  );
+}
+
+function BetweenInput({ date, onChange }: RoughDateFieldProps) {
+  const { first, last } = daysOfDate(date);
+  return (
+    <>
+      <DayInput
+        label="First day"
+        day={first}
+        onChange={(next) => onChange(`${next}/${next > last ? next : last}`)}
+      />
+      <span className="self-center">to</span>
+      <DayInput
+        label="Last day"
+        day={last}
+        onChange={(next) => onChange(`${next < first ? next : first}/${next}`)}
+      />
+    </>
+  );
+}
+
+/** The fields in which a date of this precision is typed. */
+function DateInputs({ date, onChange }: RoughDateFieldProps) {
+  switch (precisionOf(date)) {
+    case 'day':
+      return <DayInput label="Day" day={date} onChange={onChange} />;
+    case 'week':
+      return (
+        <DayInput
+          label="A day of the week"
+          day={daysOfDate(date).first}
+          onChange={(any) => onChange(roughDateAs('week', { first: any, last: any }))}
+        />
+      );
+    case 'month':
+      return <PartOfYearInput label="Month" options={months} {...{ date, onChange }} />;
+    case 'season':
+      return <PartOfYearInput label="Season" options={seasons} {...{ date, onChange }} />;
+    case 'year':
+      return <YearInput year={date} onChange={onChange} />;
+    case 'between':
+      return <BetweenInput {...{ date, onChange }} />;
+  }
+}
+
 /** When something was, as exactly as its maker knows it. */
 export function RoughDateField({ date, onChange }: RoughDateFieldProps) {
   const id = useId();
-  const precision = precisionOf(date);
-  const span = daysOfDate(date);
   const set = (next: string) => {
     // Half a date is being typed: it is kept once it is one.
     if (roughDateSchema.safeParse(next).success) onChange(next);
-  };
-  const day = (value: string, label: string, change: (day: string) => void) => (
-    <input
-      type="date"
-      className="input w-auto"
-      aria-label={label}
-      value={value}
-      onChange={({ target }) => {
-        if (target.value) change(target.value);
-      }}
-    />
-  );
-  const year = (value: string, change: (year: string) => void) => (
-    <input
-      type="number"
-      className="input w-24"
-      aria-label="Year"
-      min="1900"
-      max="2199"
-      value={Number(value)}
-      onChange={({ target }) => {
-        if (/^(19|20|21)\d\d$/.test(target.value)) change(target.value);
-      }}
-    />
-  );
-  const [y = '', part = ''] = date.split('-');
-  const fields = () => {
-    switch (precision) {
-      case 'day':
-        return day(date, 'Day', set);
-      case 'week':
-        return day(span.first, 'A day of the week', (any) =>
-          set(roughDateAs('week', { first: any, last: any })),
-        );
-      case 'month':
-        return (
-          <>
-            <Select
-              label="Month"
-              className="input w-auto"
-              value={part}
-              options={months.map((name, n) => ({ value: String(n + 1).padStart(2, '0'), name }))}
-              onChange={(month) => set(`${y}-${month}`)}
-            />
-            {year(y, (next) => set(`${next}-${part}`))}
-          </>
-        );
-      case 'season':
-        return (
-          <>
-            <Select
-              label="Season"
-              className="input w-auto"
-              value={part}
-              options={seasons.map((name, n) => ({ value: String(21 + n), name }))}
-              onChange={(season) => set(`${y}-${season}`)}
-            />
-            {year(y, (next) => set(`${next}-${part}`))}
-          </>
-        );
-      case 'year':
-        return year(date, set);
-      case 'between':
-        return (
-          <>
-            {day(span.first, 'First day', (first) =>
-              set(`${first}/${first > span.last ? first : span.last}`),
-            )}
-            <span className="self-center">to</span>
-            {day(span.last, 'Last day', (last) => set(`${last < span.first ? last : span.first}/${last}`))}
-          </>
-        );
-    }
   };
   return (
     <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
@@ -110,15 +139,17 @@ export function RoughDateField({ date, onChange }: RoughDateFieldProps) {
         <span className="field-name" id={`${id}-when`}>
           When
         </span>
-        <div className="flex flex-wrap gap-2">{fields()}</div>
+        <div className="flex flex-wrap gap-2">
+          <DateInputs date={date} onChange={set} />
+        </div>
       </div>
       <div className="grid gap-1">
         <span className="field-name">As exactly as you know</span>
         <Segments
           label="As exactly as you know"
-          value={precision}
+          value={precisionOf(date)}
           options={precisions}
-          onChange={(next) => onChange(roughDateAs(next, span))}
+          onChange={(next) => onChange(roughDateAs(next, daysOfDate(date)))}
         />
       </div>
     </div>

@@ -1,5 +1,6 @@
 import { format } from 'date-fns';
 import type { Id } from '#core/id.ts';
+import { newMoment } from '#core/moments/new-moment.ts';
 import { isShown } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { type Agenda, type AgendaDate, type AgendaEntry, mostEntries } from '#core/parts/agenda.ts';
@@ -7,7 +8,6 @@ import { isEmptyPart } from '#core/parts/is-empty-part.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { isAgenda } from '#core/plan/agendas-of.ts';
-import type { Moment } from '#core/parts/moment.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useStable } from '../../ui/use-stable.ts';
 import { newId } from '../new-id.ts';
@@ -116,7 +116,7 @@ export function usePlan() {
     },
     /** Keeps what was done as a moment of today. @returns its id */
     asMoment: (page: Id, title: string): Id => {
-      const moment = { ...newPart('moment', newId()), title: title.slice(0, 160), date: today() } as Moment;
+      const moment = newMoment(newId(), { title: title.slice(0, 160), date: today() });
       changePage(page, { parts: [...partsOf(page), moment] }, 'A moment', `${page} moment ${once()}`);
       return moment.id;
     },

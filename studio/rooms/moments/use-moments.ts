@@ -1,10 +1,10 @@
 import { movePart } from '#contract/pages.ts';
 import type { Id } from '#core/id.ts';
 import { isMoment } from '#core/moments/moments-of.ts';
+import { type KnownOfMoment, newMoment } from '#core/moments/new-moment.ts';
 import type { ProposedMoment } from '#core/moments/proposed-moments.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { type Moment, mostInMoment } from '#core/parts/moment.ts';
-import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';
 import { withProofMoved } from '#core/resume/with-proof-moved.ts';
 import { call } from '../../api/call.ts';
@@ -13,8 +13,6 @@ import { newId } from '../../parts/new-id.ts';
 import { useTellTakenOff } from '../../parts/use-tell-taken-off.ts';
 import { usePageParts } from '../../parts/use-page-parts.ts';
 import { useStable } from '../../ui/use-stable.ts';
-
-const made = (more: Partial<Moment>): Moment => ({ ...newPart('moment', newId()), ...more }) as Moment;
 
 /** With what was found of it; nothing is in a moment twice, and a moment holds no more than it can. */
 const joined = (moment: Moment, materials: readonly Id[]): Moment => ({
@@ -42,8 +40,8 @@ export function useMoments({ id: pageId }: ShownPage) {
       );
     },
     /** @returns its id */
-    add: (more: Partial<Moment>): Id => {
-      const moment = made(more);
+    add: (more: KnownOfMoment): Id => {
+      const moment = newMoment(newId(), more);
       set([...partsNow(), moment], 'A moment', `add ${once()}`);
       return moment.id;
     },
@@ -87,7 +85,9 @@ export function useMoments({ id: pageId }: ShownPage) {
         if (to !== null) joins.set(to, [...(joins.get(to) ?? []), ...materials]);
       const fresh = found
         .filter(({ joins: to }) => to === null)
-        .map(({ date, materials }) => made({ date, materials: materials.slice(0, mostInMoment) }));
+        .map(({ date, materials }) =>
+          newMoment(newId(), { date, materials: materials.slice(0, mostInMoment) }),
+        );
       set(
         [...changed((one) => (joins.has(one.id) ? joined(one, joins.get(one.id) ?? []) : one)), ...fresh],
         found.length === 1 ? 'A found moment' : `${found.length} found moments`,
