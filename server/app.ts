@@ -22,7 +22,7 @@ import { Looking } from './looking/looking.ts';
 import type { Reading } from './reading/reading.ts';
 import { Mailing } from './mail/mailing.ts';
 import { boxRoutes } from './messages/routes.ts';
-import { writeForms } from './messages/write-plugin.ts';
+import { writeForms, writing } from './messages/write-plugin.ts';
 import { mediaRoutes } from './media/routes.ts';
 import { pageRoutes } from './pages/routes.ts';
 import { planRoutes } from './plan/routes.ts';
@@ -37,7 +37,11 @@ import type { Readers } from './readers/readers.ts';
 import { ReadyResponses } from './serve/ready-responses.ts';
 import { publicListRoutes } from './serve/public-list.ts';
 import { PublicSites } from './serve/public-sites.ts';
-import { closed, serveSites } from './serve/serve-plugin.ts';
+import { answering, closed } from './serve/answering.ts';
+import { serveSites } from './serve/serve-plugin.ts';
+import { passDoor } from './passes/pass-door.ts';
+import { PassTrees } from './passes/pass-trees.ts';
+import { passRoutes } from './passes/routes.ts';
 import { ComingDown } from './sites/coming-down.ts';
 import { siteRoutes } from './sites/routes.ts';
 
@@ -57,6 +61,10 @@ export interface AppDeps {
   logLevel?: string;
   /** Where log lines go instead of the standard output. */
   logStream?: NodeJS.WritableStream;
+  /** Of this server; see `secretIn`. */
+  secret: Buffer;
+  /** The time by which passes open and close. */
+  now?: () => Date;
   /** The reading processes that stand before this server, if any. */
   readers?: Pick<Readers, 'clear'> | null;
 }
@@ -89,6 +97,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     rendererVersion: deps.rendererVersion,
     publicOrigin: deps.config.publicOrigin,
   };
+  const trees = new PassTrees(publishing, app.log);
+  app.addHook('preClose', () => trees.stop());
   const open: PublicSites = new PublicSites(
     db,
     async (sites) => {
@@ -96,6 +106,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
       await deps.readers?.clear(sites, ready.age);
     },
     (site) => tidying.later(site),
+    trees,
   );
   const tidying = new Tidying(publishing, (site) => open.forget([site]), app.log);
   app.addHook('onClose', () => tidying.settled());
@@ -162,7 +173,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     quickLinkRoutes(maker, { db, outgoing });
     resumeLinesRoute(maker, { db, blobs, reading, maxPixels: config.maxPixels });
     resumeRoutes(maker, { db, blobs, reading, assets, publicOrigin: config.publicOrigin });
-    publishRoutes(maker, { ...publishing, open });
+    publishRoutes(maker, { ...publishing, open, trees });
+    passRoutes(maker, { db, open, trees, secret: deps.secret });
     previewRoutes(maker, { db, assets, blobs, reading, publicOrigin: config.publicOrigin });
 
     if (studioFolder && existsSync(join(studioFolder, 'index.html')))
@@ -170,18 +182,28 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     publicListRoutes(maker, open);
   });
 
-  await app.register(async (readers) =>
-    serveSites(readers, {
-      open,
-      blobs,
-      ready,
-      behindReaders: Boolean(deps.readers),
-      publicOrigin: deps.config.publicOrigin,
-    }),
-  );
+  const answer = answering({
+    blobs,
+    ready,
+    behindReaders: Boolean(deps.readers),
+    publicOrigin: deps.config.publicOrigin,
+  });
+  await app.register(async (readers) => serveSites(readers, { open, answer }));
   await app.register(async (readers) => {
     await readers.register(rateLimit, { global: false });
-    await writeForms(readers, { db, open, blobs, mailing });
+    const write = await writing(readers, { db, blobs, mailing });
+    writeForms(readers, { open, answer: write });
+    const { secret, now } = deps;
+    await readers.register(async (door) =>
+      passDoor(door, {
+        open,
+        answer,
+        write,
+        secret,
+        secureCookies: config.secureCookies,
+        ...(now && { now }),
+      }),
+    );
   });
   app.setNotFoundHandler((request, reply) =>
     request.url.startsWith('/api/')

@@ -13,6 +13,7 @@ import { Sweeping } from './media/sweeping.ts';
 import type { PublishDeps } from './publish/made-files.ts';
 import { storeAssets } from './publish/site-assets.ts';
 import { Reading } from './reading/reading.ts';
+import { secretIn } from './secret.ts';
 import { Readers } from './readers/readers.ts';
 
 export interface Places {
@@ -72,6 +73,7 @@ export async function open(
         });
     await ceilingsOfOlderData(database.db);
     const blobs = await FolderBlobStore.open(join(config.dataDir, 'blobs'));
+    const secret = await secretIn(config.dataDir);
     const reading = new Reading(places.reading, join(config.dataDir, 'blobs'), config.reading);
     const publishing = {
       db: database.db,
@@ -88,6 +90,7 @@ export async function open(
     const app = await buildApp({
       ...publishing,
       config,
+      secret,
       looking: places.looking,
       studioFolder: places.studio,
       readers,

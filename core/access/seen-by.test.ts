@@ -21,8 +21,12 @@ const viewerArbitrary: fc.Arbitrary<Viewer> = fc.oneof(
   fc.constant<Viewer>({ kind: 'stranger' }),
   fc.constant<Viewer>({ kind: 'site-link' }),
   fc.record({ kind: fc.constant('page-link' as const), page: pageId }),
-  fc.constant<Viewer>({ kind: 'pass', covers: 'site' }),
-  fc.record({ kind: fc.constant('pass' as const), covers: fc.array(pageId, { maxLength: 2 }) }),
+  fc.constant<Viewer>({ kind: 'pass', covers: 'site', downloads: true }),
+  fc.record({
+    kind: fc.constant('pass' as const),
+    covers: fc.array(pageId, { maxLength: 2 }),
+    downloads: fc.boolean(),
+  }),
   fc.constant<Viewer>({ kind: 'maker' }),
 );
 
@@ -393,9 +397,9 @@ describe('seenBy', () => {
     const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 21 });
     if (!draft) throw new Error('no sample');
     const open = { ...draft, site: { ...draft.site, height: 'public' as const } };
-    expect(seenBy(open, { kind: 'pass', covers: ['nobody'] })).toBeNull();
+    expect(seenBy(open, { kind: 'pass', covers: ['nobody'], downloads: true })).toBeNull();
     const bare = { ...open, pages: [] };
-    expect(seenBy(bare, { kind: 'pass', covers: 'site' })).toBeNull();
+    expect(seenBy(bare, { kind: 'pass', covers: 'site', downloads: true })).toBeNull();
     expect(seenBy(bare, { kind: 'maker' })?.pages).toEqual([]);
     expect(seenBy(bare, { kind: 'stranger' })?.pages).toEqual([]);
   });
@@ -414,7 +418,7 @@ describe('seenBy', () => {
     fc.assert(
       fc.property(
         draftArbitrary,
-        fc.constantFrom<Viewer>({ kind: 'stranger' }, { kind: 'pass', covers: 'site' }),
+        fc.constantFrom<Viewer>({ kind: 'stranger' }, { kind: 'pass', covers: 'site', downloads: true }),
         (draft, viewer) => {
           const before = new Set(seenBy(draft, viewer)?.pages.map((page) => page.id));
           const raised = { ...draft, site: { ...draft.site, height: 'public' as Height } };
@@ -520,7 +524,7 @@ describe('effectiveHeight', () => {
   test('reach falls from maker to stranger', () => {
     const order: Viewer[] = [
       { kind: 'maker' },
-      { kind: 'pass', covers: 'site' },
+      { kind: 'pass', covers: 'site', downloads: true },
       { kind: 'site-link' },
       { kind: 'stranger' },
     ];

@@ -1,7 +1,7 @@
 import type { CreditPiece } from '../credits/credit.ts';
 import { creditsOf } from '../credits/credits-of.ts';
 import { lowest, reaches } from './height.ts';
-import { linkedTo } from './linked-to.ts';
+import { type LinkedTo, linkedTo } from './linked-to.ts';
 import type { Id } from '../id.ts';
 import { withGroundPicture } from '../look/ground-picture.ts';
 import { drawsMoments } from '../moments/drawn-moments.ts';
@@ -12,6 +12,7 @@ import { materialsOn } from '../pages/materials-on.ts';
 import { byRank } from '../pages/by-rank.ts';
 import { noCover } from '../pages/cover.ts';
 import type { Opening } from '../pages/opening.ts';
+import { rulesOfPage } from '../pages/page-kinds.ts';
 import { factsOf, isWork, type Page, shownOn } from '../pages/page.ts';
 import type { Shown } from '../pages/page-contents.ts';
 import type { CaseFacts } from '../pages/case-facts.ts';
@@ -75,6 +76,8 @@ export interface SiteView {
   >;
   /** The page a page link opens, or null when the whole site is entered at its home page. */
   entry: Id | null;
+  /** Of a pass without a front page: one that nobody made leads to what it opens. */
+  led: boolean;
   /** In reading order; a parent stands before its children. */
   pages: SeenPage[];
   /** Only what the pages above show. */
@@ -85,7 +88,7 @@ export interface SiteView {
  * Whether a page lies within what the viewer entered through. A link opens what is listed below it: a page set to
  * Unlisted by its own maker stands in no list and is opened by its own link only.
  */
-function inScope(viewer: Viewer, entry: Id | null, path: readonly Page[]): boolean {
+function inScope(viewer: Viewer, ways: readonly LinkedTo[], path: readonly Page[]): boolean {
   const ids = path.map((page) => page.id);
   switch (viewer.kind) {
     case 'maker':
@@ -94,12 +97,38 @@ function inScope(viewer: Viewer, entry: Id | null, path: readonly Page[]): boole
     case 'site-link':
       return lowest(path.map(ownHeight)) === 'public';
     case 'page-link': {
-      const at = entry === null ? -1 : ids.indexOf(entry);
+      const at = ids.indexOf(ways[0]?.page ?? '');
       return at >= 0 && lowest(path.slice(at + 1).map(ownHeight)) === 'public';
     }
     case 'pass':
-      return viewer.covers === 'site' || viewer.covers.some((id) => ids.includes(id));
+      return viewer.covers === 'site' || ways.some(({ page }) => ids.includes(page));
   }
+}
+
+/** What a viewer's way in is made for by name, be it a page or one version of a résumé. */
+function namedBy(viewer: Viewer): readonly Id[] {
+  if (viewer.kind === 'page-link') return [viewer.page];
+  return viewer.kind === 'pass' && viewer.covers !== 'site' ? viewer.covers : [];
+}
+
+/** The page that a way in which is made for one thing alone opens at; null where the site is entered. */
+function entryOf(draft: Draft, viewer: Viewer, ways: readonly LinkedTo[]): Id | null {
+  const entry = namedBy(viewer).length === 1 ? (ways[0]?.page ?? null) : null;
+  if (viewer.kind !== 'pass') return entry;
+  const page = draft.pages.find(({ id }) => id === entry);
+  // A heading has no address; a pass for the front page enters the site.
+  return page && rulesOfPage(page).opens && !rulesOfPage(page).isFront ? entry : null;
+}
+
+/**
+ * The versions of a résumé to which ways in are bound on a page; null where none is.
+ *
+ * @param path the page, and what it stands in
+ */
+function boundVersions(ways: readonly LinkedTo[], path: readonly Page[]): ReadonlySet<Id> | null {
+  const here = ways.filter(({ page }) => path.some(({ id }) => id === page));
+  const versions = here.flatMap(({ version }) => version ?? []);
+  return here.length > 0 && versions.length === here.length ? new Set(versions) : null;
 }
 
 /** Pages in reading order: brothers and sisters by rank, children right after their parent. */
@@ -117,6 +146,19 @@ function inReadingOrder(pages: readonly Page[]): Page[] {
   return walk(null);
 }
 
+/** Whether a version of a résumé says something to somebody. */
+const isThere = (
+  draft: Draft,
+  page: Id,
+  version: Id,
+  partReaches: (page: Id, part: Id) => boolean,
+): boolean =>
+  partReaches(page, version) &&
+  draft.pages
+    .filter(({ id }) => id === page)
+    .flatMap((one) => shownOn(one).parts)
+    .some((part) => part.id === version && !isEmptyPart(part));
+
 /**
  * The one door: what a viewer may see of a draft, as plain data, or null when they may see nothing at all.
  * Everything public is produced from this result and from nothing else. Pure; does not change the draft.
@@ -128,13 +170,17 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const reach = reachOf(viewer);
   const heights = heightsOf(draft);
   if (!reaches(heights.site, reach)) return null;
-  const linked = viewer.kind === 'page-link' ? linkedTo(draft.pages, viewer.page) : null;
-  const entry = linked?.page ?? null;
+  const partReaches = (page: Id, part: Id) => reaches(heights.parts.get(page)?.get(part) ?? 'private', reach);
+  // A version that is not there for somebody leads them to nothing.
+  const ways = namedBy(viewer)
+    .flatMap((thing) => linkedTo(draft.pages, thing) ?? [])
+    .filter(({ page, version }) => version === null || isThere(draft, page, version, partReaches));
+  const entry = entryOf(draft, viewer, ways);
 
   const open = draft.pages.filter((page) => {
     if (!reaches(heights.pages.get(page.id) ?? 'private', reach)) return false;
     const path = pathOfPages(draft.pages, page.id);
-    return path !== null && inScope(viewer, entry, path);
+    return path !== null && inScope(viewer, ways, path);
   });
   if (viewer.kind === 'page-link' && !open.some((page) => page.id === entry)) return null;
   if (viewer.kind === 'pass' && open.length === 0) return null;
@@ -155,7 +201,6 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     const page = openIds.has(id) ? open.find((one) => one.id === id) : undefined;
     return page && isWork(page) ? { title: page.title, from: page.facts.from, to: page.facts.to } : null;
   };
-  const partReaches = (page: Id, part: Id) => reaches(heights.parts.get(page)?.get(part) ?? 'private', reach);
   const moments = new Map(
     open.map((page) => [page.id, seenMoments(page, { open, reaches: partReaches, show })]),
   );
@@ -175,13 +220,14 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
   const pages = inReadingOrder(open).map((page): SeenPage => {
     const isOpen = ({ id }: { id: Id }) => partReaches(page.id, id);
     const shown = shownOn(page);
+    const versions = boundVersions(ways, pathOfPages(draft.pages, page.id) ?? []);
     const parts = versionApplied(
       preferredParts(
         shown.parts
           .filter(isOpen)
           .map((part) => withHeld(part, (held) => (isOpen(held) ? held : null)))
           // The link of a version opens no other one.
-          .filter(({ kind, id }) => kind !== 'version' || !linked?.version || id === linked.version)
+          .filter(({ kind, id }) => kind !== 'version' || !versions || versions.has(id))
           // Moments are drawn by other parts, and of those whoever draws none is not there.
           .filter((part) => !isMoment(part))
           .filter((part) => !drawsMoments(part) || moments.get(page.id)?.byPart.get(part.id)?.length)
@@ -218,6 +264,7 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
         .map((part) =>
           seenPart(part, {
             ...{ credits, opens: isOpenId, work: openWork, proves, phases: draft.site.phases },
+            downloads: viewer.kind !== 'pass' || viewer.downloads,
             moments: ({ id }) => drawn?.byPart.get(id) ?? [],
           }),
         )
@@ -235,7 +282,6 @@ export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
     ...{ title, by, look, menu, wall, wallOrder, wallLabels, wallDates, wallTags, welcome },
     ...{ language, contact, rights, linkPictures, quickLinks },
   };
-  const isThere = ({ parts }: SeenPage) => parts.some(({ id }) => id === linked?.version);
-  if (linked?.version && !pages.some(isThere)) return null;
-  return { site, entry, pages, materials };
+  const led = viewer.kind === 'pass' && entry === null && !pages.some((page) => rulesOfPage(page).isFront);
+  return { site, entry, led, pages, materials };
 }

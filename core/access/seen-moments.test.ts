@@ -57,7 +57,7 @@ test('a moment is drawn where its height and its page let it, in time and withou
     page('around', [process('all-of-them', { pages: ['clocks', 'hidden', 'nowhere'] })]),
   );
   expect(drawn(draft)).toEqual({ clocks: ['firsts', 'second'], around: ['firsts', 'second'] });
-  expect(drawn(draft, { kind: 'pass', covers: 'site' })).toMatchObject({
+  expect(drawn(draft, { kind: 'pass', covers: 'site', downloads: true })).toMatchObject({
     clocks: ['firsts', 'secret', 'second'],
   });
 });
@@ -150,7 +150,7 @@ test('a table of decisions tells what was decided, and leads to nothing that its
     ['first-one', undefined],
     ['next-one', 'last-one'],
   ]);
-  expect(rows({ kind: 'pass', covers: 'site' })).toEqual([
+  expect(rows({ kind: 'pass', covers: 'site', downloads: true })).toEqual([
     ['first-one', 'secret'],
     ['next-one', 'last-one'],
   ]);

@@ -57,7 +57,10 @@ describe('somebody under 18', () => {
   test('and has everything else as before: for the maker, for a pass, and again once it is switched off', () => {
     fc.assert(
       fc.property(draftArbitrary, (draft) => {
-        for (const viewer of [{ kind: 'maker' }, { kind: 'pass', covers: 'site' }] as const) {
+        for (const viewer of [
+          { kind: 'maker' },
+          { kind: 'pass', covers: 'site', downloads: true },
+        ] as const) {
           const [was, is] = [seenBy(draft, viewer), seenBy(underAge(draft), viewer)];
           expect(is?.pages).toEqual(was?.pages);
           expect(is?.materials).toEqual(was?.materials);

@@ -8,7 +8,8 @@ export type Viewer =
   | { kind: 'site-link' }
   /** Of a page, or of one version of a résumé; see `linkedTo`. */
   | { kind: 'page-link'; page: Id }
-  | { kind: 'pass'; covers: 'site' | Id[] };
+  /** Of pages with all below them, of versions of a résumé, or of the whole site; with the downloads that pages offer, or without. */
+  | { kind: 'pass'; covers: 'site' | readonly Id[]; downloads: boolean };
 
 /** The lowest effective height this viewer can still see. */
 export function reachOf(viewer: Viewer): Height {

@@ -13,8 +13,8 @@ import { workBeside, workOn } from './work-on.ts';
 const viewers: Viewer[] = [
   { kind: 'stranger' },
   { kind: 'site-link' },
-  { kind: 'pass', covers: 'site' },
-  { kind: 'pass', covers: ['page-1', 'page-3'] },
+  { kind: 'pass', covers: 'site', downloads: true },
+  { kind: 'pass', covers: ['page-1', 'page-3'], downloads: true },
   { kind: 'page-link', page: 'page-2' },
   { kind: 'maker' },
 ];
@@ -81,7 +81,13 @@ describe('the readers’ menu, the walls and the neighbours', () => {
       }) as unknown as SeenPage;
     const menu = (pages: SeenPage[]) =>
       flat(
-        readersMenu({ site: { wallOrder: [], language: 'en' } as never, entry: null, pages, materials: {} }),
+        readersMenu({
+          site: { wallOrder: [], language: 'en' } as never,
+          entry: null,
+          led: false,
+          pages,
+          materials: {},
+        }),
       ).map(({ title }) => title);
     const deep = ['a', 'b', 'c', 'd'].map((id, level) =>
       at('plain', id, level ? 'abc'.charAt(level - 1) : null),

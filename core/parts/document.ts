@@ -19,7 +19,7 @@ export const document = partRules<typeof documentSchema, Pick<Document, 'materia
   noun: 'document',
   start: ([material = null]) => ({ material, download: false }),
   isEmpty: ({ material }) => material === null,
-  seen: ({ material, download }) => ({ material, download }),
+  seen: ({ material, download }, { downloads }) => ({ material, download: download && downloads }),
   changed: () => 'document changed',
   downloads: ({ material, download }) => (download && material !== null ? [material] : []),
 });

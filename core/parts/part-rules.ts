@@ -27,6 +27,8 @@ export interface SeenContext {
   proves: (proof: Proof) => boolean;
   /** Of a process part on this page the moments that they may have, in time. */
   moments: (process: { id: Id }) => SeenMoment[];
+  /** Files that the maker offers for download can be downloaded. */
+  downloads: boolean;
   /** The site's, in the maker's order. */
   phases: readonly Phase[];
 }

@@ -30,7 +30,7 @@ function seen(parts: Part[], viewer: Viewer) {
 }
 const noGround = { colour: null, texture: null, picture: null };
 const stranger: Viewer = { kind: 'stranger' };
-const pass: Viewer = { kind: 'pass', covers: 'site' };
+const pass: Viewer = { kind: 'pass', covers: 'site', downloads: true };
 
 describe('of what there is one of for a reader', () => {
   test('each gets the first portrait they may see, and no file of another one', () => {

@@ -6,7 +6,7 @@ import { seenPart } from './seen-part.ts';
 /** On a page that names nobody, with nothing beside it. */
 const alone = {
   ...{ credits: [], opens: () => false, work: () => null, proves: () => false },
-  ...{ moments: () => [], phases: [] },
+  ...{ moments: () => [], phases: [], downloads: true },
 };
 
 test('a part keeps its place beside another one, and nothing of what its maker was asked', () => {

@@ -9,7 +9,7 @@ import { seenPart } from './seen-part.ts';
 /** On a page that names nobody, with nothing beside it. */
 const alone = {
   ...{ credits: [], opens: () => false, work: () => null, proves: () => false },
-  ...{ moments: () => [], phases: [] },
+  ...{ moments: () => [], phases: [], downloads: true },
 };
 
 const table: PartOf<'table'> = {

@@ -51,6 +51,9 @@ export const version = partRules<typeof versionSchema, SeenVersion>({
     ...{ pages: 1, paper: 'a4', fonts: 'site', file: true },
   }),
   isEmpty: ({ entries }) => entries.length === 0,
-  seen: ({ pages, paper, fonts, language, file }) => ({ pages, paper, fonts, language, file }),
+  seen: ({ pages, paper, fonts, language, file }, { downloads }) => ({
+    ...{ pages, paper, fonts, language },
+    file: file && downloads,
+  }),
   changed: (was, now) => `${now.name || was.name || 'a version'} of the résumé changed`,
 });

@@ -10,7 +10,11 @@ import type { Draft } from '../sites/site.ts';
 import { differences } from './differences.ts';
 import { releasable } from './released.ts';
 
-const readers: Viewer[] = [{ kind: 'stranger' }, { kind: 'site-link' }, { kind: 'pass', covers: 'site' }];
+const readers: Viewer[] = [
+  { kind: 'stranger' },
+  { kind: 'site-link' },
+  { kind: 'pass', covers: 'site', downloads: true },
+];
 const viewsOf = (draft: Draft) => JSON.stringify(readers.map((viewer) => seenBy(draft, viewer)));
 
 describe('releasable', () => {

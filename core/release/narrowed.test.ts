@@ -12,7 +12,11 @@ import { ceilingsAfter, loweredBy } from './ceilings.ts';
 import { narrowed, siteReach } from './narrowed.ts';
 import { releasable } from './released.ts';
 
-const readers: Viewer[] = [{ kind: 'stranger' }, { kind: 'site-link' }, { kind: 'pass', covers: 'site' }];
+const readers: Viewer[] = [
+  { kind: 'stranger' },
+  { kind: 'site-link' },
+  { kind: 'pass', covers: 'site', downloads: true },
+];
 const bytesOf = (draft: Draft) => JSON.stringify(readers.map((viewer) => seenBy(draft, viewer)));
 
 /** A page of a draft with one thing changed. */

@@ -1,4 +1,3 @@
-import argon2 from '@node-rs/argon2';
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import { createAccount, getMe, signIn, signInToDemo, signOut } from '#contract/account.ts';
 import type { Config } from '../config.ts';
@@ -8,12 +7,11 @@ import { Problem } from '../http/problem.ts';
 import { accountOf, addAccount } from './account-rows.ts';
 import { isCommonPassword } from './common-password.ts';
 import { limitedTries } from './limited-tries.ts';
+import { hashPassword, isPassword } from './password-hash.ts';
 import { endSession, startSession } from './sessions.ts';
 
-/** OWASP's password storage recommendation for Argon2id: 19 MiB, two passes, one lane (from memory). */
-const hashing = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 /** Verified when the e-mail is unknown, so that the time taken does not tell whether an account exists. */
-const decoy = argon2.hash('nobody has this password', hashing);
+const decoy = hashPassword('nobody has this password');
 /** The demo is entered by one click, by many people behind one address. */
 const often = { config: { rateLimit: { max: 60, timeWindow: '1 minute' } } };
 const slowly = { config: { rateLimit: { max: 10, timeWindow: '1 minute' } } };
@@ -46,7 +44,7 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
             field: 'email',
           },
         );
-      const passwordHash = await argon2.hash(body.password, hashing);
+      const passwordHash = await hashPassword(body.password);
       const account = await addAccount(db, { name: body.name, email: body.email, passwordHash });
       await startSession(db, reply, account.id, secureCookies);
       return { account, demo };
@@ -60,7 +58,7 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
     async ({ body }, request, reply) => {
       await tryOf(request, body.email);
       const row = await accountOf(db, body.email);
-      const right = await argon2.verify(row?.passwordHash ?? (await decoy), body.password);
+      const right = await isPassword(row?.passwordHash ?? (await decoy), body.password);
       if (!row || !right)
         throw new Problem(401, 'wrong-sign-in', 'E-mail and password do not belong together. Check both.', {
           field: 'password',

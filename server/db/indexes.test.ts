@@ -5,6 +5,7 @@ import { changePage, createPage } from '#contract/pages.ts';
 import { changeMessage, countUnread, openBox, sendCopies } from '#contract/messages.ts';
 import { Mailing } from '../mail/mailing.ts';
 import { dropDeleted, putIn } from '../messages/box.ts';
+import { changePass, listPasses, makePasses, removePass, renewPass, restorePass } from '#contract/passes.ts';
 import { bringBackRelease, listReleases } from '#contract/publishing.ts';
 import { changeSite, checkAddress, listSites, renewLink } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
@@ -72,6 +73,11 @@ const others = `
   insert into page_time (site_id, page_id, told, published_at, changed_at)
     select 's' || (n % 2000 + 1), 'p' || n, md5('t' || n), now(), now() from generate_series(1, 8000) n;
   insert into plan_feed (site_id, key) select 's' || n, md5('f' || n) from generate_series(1, 2000) n;
+  insert into pass (id, site_id, label, for_whom, opens, time_zone, may_download, key_hash, deleted_at)
+    select 'pass' || n, 's' || (n % 2000 + 1), 'Tutors', '', '"site"', 'UTC', true, md5('p' || n),
+      case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
+  insert into pass_tree (release_id, site_id, opens, tree)
+    select id, site_id, 'x', '{}' from release;
   insert into captured (site_id, thing, capture, moment)
     select 's' || (n % 2000 + 1), 'thing' || n, 'capture' || n, 'moment' || n from generate_series(1, 8000) n;
   insert into rendered_page (input, file) select md5('i' || n), '{}' from generate_series(1, 20000) n;
@@ -122,6 +128,18 @@ async function aDay(): Promise<void> {
   await maker.call(lookAtPictures, { params });
   const job = await maker.publish(site.id);
   await maker.publish(site.id);
+  const { passes } = await maker.call(makePasses, {
+    params,
+    body: { passes: [{ label: 'Tutors', opens: 'site', timeZone: 'UTC' }] },
+  });
+  const [pass] = passes;
+  await server.get(pass?.link ?? '');
+  const ofPass = { ...params, pass: pass?.id ?? '' };
+  await maker.call(changePass, { params: ofPass, body: { on: false } });
+  await maker.call(renewPass, { params: ofPass });
+  await maker.call(removePass, { params: ofPass });
+  await maker.call(restorePass, { params: ofPass });
+  await maker.call(listPasses, { params });
   await maker.call(openBox);
   await maker.call(countUnread);
   await maker.call(sendCopies, { body: { on: false } });

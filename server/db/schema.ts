@@ -22,7 +22,8 @@ import type { Page } from '#core/pages/page.ts';
 import type { Height } from '#core/access/height.ts';
 import type { KeptDraft, Piece } from '#core/stored/draft-pieces.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
-import type { ManifestFile } from '#core/release/manifest.ts';
+import type { PassTerms } from '#core/passes/pass.ts';
+import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 
 const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 const createdAt = () => when('created_at').notNull().defaultNow();
@@ -457,20 +458,61 @@ export const ceilings = pgTable(
   (table) => [primaryKey({ columns: [table.siteId, table.thing] })],
 );
 
-/** Links made for somebody. The model only: nothing makes or reads passes yet. */
-export const passes = pgTable('pass', {
-  id: text('id').primaryKey(),
-  siteId: text('site_id')
-    .notNull()
-    .references(() => sites.id, { onDelete: 'cascade' }),
-  label: text('label').notNull(),
-  /** Null covers the whole site. */
-  covers: jsonb('covers').$type<string[] | null>(),
-  key: text('key').notNull().unique(),
-  opensAt: when('opens_at'),
-  closesAt: when('closes_at'),
-  passwordHash: text('password_hash'),
-  mayComment: boolean('may_comment').notNull().default(false),
-  on: boolean('on').notNull().default(true),
-  createdAt: createdAt(),
-});
+/**
+ * Links made for somebody. No part of a draft and of no step of undo: what is switched off stays so, and what is renewed is new on the
+ * next request.
+ */
+export const passes = pgTable(
+  'pass',
+  {
+    id: text('id').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    label: text('label').notNull(),
+    forWhom: text('for_whom').notNull(),
+    opens: jsonb('opens').$type<PassTerms['opens']>().notNull(),
+    /** By clocks in its time zone, as its maker said it. */
+    from: text('from'),
+    until: text('until'),
+    timeZone: text('time_zone').notNull(),
+    /** The instants that come of it. */
+    opensAt: when('opens_at'),
+    closesAt: when('closes_at'),
+    mayDownload: boolean('may_download').notNull(),
+    on: boolean('on').notNull().default(true),
+    /** SHA-256 of the key: a stolen table opens nothing. */
+    keyHash: text('key_hash').notNull(),
+    /** Counts up with each new link; see `passKey`. */
+    generation: integer('generation').notNull().default(1),
+    passwordHash: text('password_hash'),
+    /** Taken away; can be had back for a while. */
+    deletedAt: when('deleted_at'),
+    createdAt: createdAt(),
+  },
+  (table) => [
+    uniqueIndex('pass_key_hash').on(table.keyHash),
+    index('pass_site').on(table.siteId),
+    index('pass_deleted')
+      .on(table.deletedAt)
+      .where(sql`deleted_at is not null`),
+  ],
+);
+
+/** What holders of passes get of a release, made when the first of them asks; equal for passes that open the same. */
+export const passTrees = pgTable(
+  'pass_tree',
+  {
+    releaseId: bigint('release_id', { mode: 'number' })
+      .notNull()
+      .references(() => releases.id, { onDelete: 'cascade' }),
+    siteId: text('site_id').notNull(),
+    /** Hash of `passViewerKey`. */
+    opens: text('opens').notNull(),
+    tree: jsonb('tree').$type<FileTree>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.releaseId, table.opens] }),
+    index('pass_tree_site').on(table.siteId),
+  ],
+);

@@ -6,6 +6,7 @@ import { PassThrough, Readable } from 'node:stream';
 import { createAccount, signIn, signInToDemo } from '#contract/account.ts';
 import { deleteMaterials, findInWords } from '#contract/materials.ts';
 import { changePage, createPage } from '#contract/pages.ts';
+import { makePasses } from '#contract/passes.ts';
 import { changeSite, getSite } from '#contract/sites.ts';
 import { undoEdit } from '#contract/undo.ts';
 import { edits } from '../db/schema.ts';
@@ -227,7 +228,19 @@ describe('room', () => {
       params,
       body: { seen: 0, label: 'Open', change: { height: 'public', address: 'swept' } },
     });
+    // Pages that only holders of a pass get.
+    const invited = await one.call(createPage, { params, body: { title: 'B', materials: [] } });
+    await one.call(changePage, {
+      params: { ...params, page: invited.page },
+      body: { seen: (await one.state(made.id)).revision, label: 'B', change: { height: 'invited' } },
+    });
     await one.publish(made.id);
+    const guests = await one.call(makePasses, {
+      params: { site: made.id },
+      body: { passes: [{ label: 'Tutors', opens: 'site', timeZone: 'UTC' }] },
+    });
+    const pass = guests.passes[0]?.link ?? '';
+    expect((await own.get(`${pass}a/`)).statusCode).toBe(200);
     const page = await own.get('/swept/a/');
     const file = /files\/[\w.]+/.exec(page.body)?.[0] ?? '';
 
@@ -248,6 +261,8 @@ describe('room', () => {
     expect(await stored()).toBeGreaterThan(empty);
     expect((await one.raw('GET', `/api/materials/${kept.material}/preview/480`)).statusCode).toBe(200);
     expect((await own.get('/swept/a/')).body).toBe(page.body);
+    // Asked for the first time: it is not at hand, but read from the store.
+    expect((await own.get(pass)).statusCode).toBe(200);
     expect((await own.get(`/swept/${file}`)).statusCode).toBe(200);
     await one.publish(made.id);
     expect((await own.get(`/swept/${file}`)).statusCode).toBe(200);

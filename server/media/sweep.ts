@@ -11,6 +11,7 @@ import {
   documentContents,
   edits,
   materials,
+  passTrees,
   pictureFeatures,
   releasePieces,
   releases,
@@ -99,6 +100,7 @@ async function publishedIn(db: Executor): Promise<Set<string>> {
         nameTree(one?.otherwise ?? null);
     }
   }
+  for (const { tree } of await db.select({ tree: passTrees.tree }).from(passTrees)) nameTree(tree);
   return named;
 }
 

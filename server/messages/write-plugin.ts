@@ -1,5 +1,5 @@
 import formBody from '@fastify/formbody';
-import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { Message } from '#core/messages/message.ts';
 import { typedMessage } from '#core/messages/typed-message.ts';
 import type { PublicWords } from '#core/public-words/public-words.ts';
@@ -11,8 +11,8 @@ import { limited } from '../http/limited.ts';
 import type { Mailing } from '../mail/mailing.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { pagePolicy } from '../serve/page-policy.ts';
-import type { Found, PublicSites } from '../serve/public-sites.ts';
-import { closed } from '../serve/serve-plugin.ts';
+import type { PublicSites } from '../serve/public-sites.ts';
+import { type Answer as AnswerRequest, closed } from '../serve/answering.ts';
 import { putIn } from './box.ts';
 import { ReadOverTokens } from './read-over.ts';
 
@@ -30,24 +30,15 @@ const text = (fields: unknown, name: string): string => {
  * The forms by which readers write to a maker. They stand on released pages and are sent to the very page they stand on: whoever
  * cannot open the page now cannot send to it, and what was closed takes nothing from that moment on. The answer is the page itself,
  * with what happened in the place of its form. Nothing here says where a message goes.
+ *
+ * @param app with the package of limits registered; reads what forms send from now on
+ * @param now the time, in ms
+ * @returns what answers what was sent below an entrance
  */
-export async function writeForms(
+export async function writing(
   app: FastifyInstance,
-  {
-    db,
-    open,
-    blobs,
-    mailing,
-    now,
-  }: {
-    db: Database;
-    open: PublicSites;
-    blobs: BlobStore;
-    mailing: Mailing;
-    /** The time, in ms. */
-    now?: () => number;
-  },
-): Promise<void> {
+  { db, blobs, mailing, now }: { db: Database; blobs: BlobStore; mailing: Mailing; now?: () => number },
+): Promise<AnswerRequest> {
   await app.register(formBody, { bodyLimit: mostBytes });
   const tokens = new ReadOverTokens(now);
   const mayLook = limited(app, limits.over);
@@ -92,13 +83,7 @@ export async function writeForms(
     }
   }
 
-  async function answer(
-    request: FastifyRequest,
-    reply: FastifyReply,
-    finding: Promise<Found>,
-    base: string,
-    path: string,
-  ): Promise<FastifyReply> {
+  return async (request, reply, finding, base, path) => {
     const found = await finding;
     if (!found || 'movedTo' in found) return closed(reply);
     const { site, tree, secret } = found.entrance;
@@ -121,8 +106,14 @@ export async function writeForms(
         'cache-control': 'no-store',
       })
       .send(body);
-  }
+  };
+}
 
+/** What is sent below addresses and links. */
+export function writeForms(
+  app: FastifyInstance,
+  { open, answer }: { open: PublicSites; answer: AnswerRequest },
+): void {
   app.post<{ Params: { key: string; '*': string } }>('/l/:key/*', async (request, reply) => {
     const { key, '*': path } = request.params;
     return answer(request, reply, open.atLink(key), `/l/${key}/`, path);

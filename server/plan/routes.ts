@@ -6,7 +6,7 @@ import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import { handle } from '../http/handle.ts';
 import { parsed } from '../http/parsed.ts';
-import { closed } from '../serve/serve-plugin.ts';
+import { closed } from '../serve/answering.ts';
 import { ownSite } from '../sites/load-draft.ts';
 import { calendarOf, dropFeedKey, feedKey, renewFeedKey, siteOfFeed } from './feed-rows.ts';
 

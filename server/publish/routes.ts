@@ -10,6 +10,7 @@ import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
+import type { PassTrees } from '../passes/pass-trees.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
 import { liveStatement } from '../sites/live-statement.ts';
 import { draftAt, loadDraft, ownSite } from '../sites/load-draft.ts';
@@ -26,8 +27,11 @@ async function releasedPages(db: Database, site: string, live: number | null): P
   return new Set(source?.pages.map(({ id }) => id));
 }
 
-export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: PublicSites }): void {
-  const { db, open } = deps;
+export function publishRoutes(
+  app: FastifyInstance,
+  deps: PublishDeps & { open: PublicSites; trees: PassTrees },
+): void {
+  const { db, open, trees } = deps;
   const jobs = new PublishJobs();
   const liveNow = async (account: string, id: string) => {
     const site = await ownSite(db, account, id);
@@ -44,6 +48,7 @@ export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: 
       async (progress, signal) => {
         await publish(deps, draft, body.name, progress, signal, notYet);
         await open.forget([site.id]);
+        trees.ahead(site.id);
         return liveNow(account, site.id);
       },
       (error) => request.log.error(error),
@@ -78,6 +83,7 @@ export function publishRoutes(app: FastifyInstance, deps: PublishDeps & { open: 
     if (release === null) throw notFound('This release');
     await bringBack(deps, site.id, release);
     await open.forget([site.id]);
+    trees.ahead(site.id);
     return liveNow(account, site.id);
   });
 }

@@ -13,7 +13,7 @@ const readersOf = (height: Height, page: string): Viewer[] =>
   ({
     public: [{ kind: 'stranger' } as const],
     unlisted: [{ kind: 'site-link' } as const, { kind: 'page-link', page } as const],
-    invited: [{ kind: 'pass', covers: 'site' } as const],
+    invited: [{ kind: 'pass', covers: 'site', downloads: true } as const],
     private: [{ kind: 'maker' } as const],
   })[height];
 

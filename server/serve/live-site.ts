@@ -33,6 +33,7 @@ export interface LiveSite {
 /** What a release is served by, read in one statement, so that no publish or closing can come in between. */
 export const liveColumns = {
   site: sites,
+  release: releases.id,
   manifest: releases.manifest,
   source: releases.source,
   ceilings: sql<Record<string, Height>>`coalesce(
@@ -41,6 +42,7 @@ export const liveColumns = {
 };
 export interface LiveRow {
   site: typeof sites.$inferSelect;
+  release: number;
   manifest: object;
   source: KeptDraft;
   ceilings: Record<string, Height>;
@@ -72,15 +74,24 @@ export async function liveSite(db: Database, row: LiveRow): Promise<LiveSite> {
   };
 }
 
-/** The files of one way in, as far as they are open now. */
-export function openTree({ reach, closed, manifest }: LiveSite, viewer: Viewer): FileTree | null {
+/** The files of a way in that is part of the release; null where there is none. */
+export function treeOf({ manifest }: Pick<LiveSite, 'manifest'>, viewer: Viewer): FileTree | null {
+  if (viewer.kind === 'stranger') return manifest.public;
+  if (viewer.kind === 'site-link') return manifest.siteLink;
+  return viewer.kind === 'page-link' ? (manifest.pageLinks[viewer.page] ?? null) : null;
+}
+
+/**
+ * The files of one way in, as far as they are open now.
+ *
+ * @param tree all of them, as the release has them
+ */
+export function openTree(
+  { reach, closed }: Pick<LiveSite, 'reach' | 'closed'>,
+  viewer: Viewer,
+  tree: FileTree | null,
+): FileTree | null {
   if (!reaches(reach, reachOf(viewer))) return null;
-  const tree =
-    viewer.kind === 'stranger'
-      ? manifest.public
-      : viewer.kind === 'page-link'
-        ? (manifest.pageLinks[viewer.page] ?? null)
-        : manifest.siteLink;
   return tree && closed ? stillOpen(tree, closed.source, closed.lower, viewer) : tree;
 }
 

@@ -17,6 +17,7 @@ import { contactCard } from '#core/about/contact-card.ts';
 import { resumeContentOf } from '#core/resume/resume-content-of.ts';
 import { madeResume } from '../resume/made-resume.ts';
 import { renderPage } from '#site/render/render-page.tsx';
+import { passViewer } from '#core/passes/pass-viewer.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { BlobStore } from '../media/blob-store.ts';
@@ -31,18 +32,23 @@ import {
   sheetOfLook,
   type StoredAssets,
 } from '../publish/site-assets.ts';
+import { passRow, type PassRow } from '../passes/pass-rows.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { pagePolicy } from './page-policy.ts';
 import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
 
-/** Who looks: the maker, a stranger, somebody with the site's link, or somebody with the link of one page. */
+/** Who looks: the maker, a stranger, somebody with the site's link, with the link of one page, or with a pass. */
 const viewerSchema = z.union([
   z.enum(['maker', 'link', 'stranger']),
   z
     .string()
     .regex(/^page-./)
     .transform((text) => ({ page: text.slice('page-'.length) })),
+  z
+    .string()
+    .regex(/^pass-./)
+    .transform((text) => ({ pass: text.slice('pass-'.length) })),
 ]);
 type PreviewViewer = z.output<typeof viewerSchema>;
 
@@ -50,15 +56,17 @@ const paramsSchema = z.object({ site: idSchema, viewer: viewerSchema, '*': z.str
 
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');
 
-function viewFor(draft: Draft, viewer: PreviewViewer): SiteView | null {
+/** @param pass whose view it is, where it is that of a pass */
+function viewFor(draft: Draft, viewer: PreviewViewer, pass: PassRow | null): SiteView | null {
   if (viewer === 'maker') return seenBy(draft, { kind: 'maker' });
   if (viewer === 'stranger') return seenBy(draft, { kind: 'stranger' });
   if (viewer === 'link') return seenBy(draft, { kind: 'site-link' });
+  if ('pass' in viewer) return pass && seenBy(draft, passViewer(pass));
   return seenBy(draft, { kind: 'page-link', page: viewer.page });
 }
 
 /** For whom this is a preview, and that it is not what readers have now. */
-function noticeFor(viewer: PreviewViewer): string {
+function noticeFor(viewer: PreviewViewer, pass: PassRow | null): string {
   if (viewer === 'maker')
     return 'Your own view of the draft, Private parts too. No reader sees it like this.';
   const who =
@@ -66,7 +74,9 @@ function noticeFor(viewer: PreviewViewer): string {
       ? 'a stranger'
       : viewer === 'link'
         ? 'somebody with the link to the site'
-        : 'somebody with the link to this page';
+        : pass
+          ? `whoever holds the pass “${pass.label}”`
+          : 'somebody with the link to this page';
   return `Preview: what ${who} gets with your next publish.`;
 }
 
@@ -138,7 +148,8 @@ export function previewRoutes(
         .type(asset?.type ?? kept?.type ?? '')
         .header('cache-control', 'private, max-age=31536000, immutable')
         .send(asset ? await blobs.read(asset.hash) : kept?.text);
-    const view = viewFor(await loadDraft(db, site), viewer);
+    const pass = typeof viewer === 'object' && 'pass' in viewer ? await passRow(db, id, viewer.pass) : null;
+    const view = viewFor(await loadDraft(db, site), viewer, pass);
     if (!view)
       return nothingToSee(
         reply,
@@ -192,7 +203,7 @@ export function previewRoutes(
       page.input,
       pageAssets(linked, lettersIn(JSON.stringify(page.input))),
       {
-        text: noticeFor(viewer),
+        text: noticeFor(viewer, pass),
       },
     );
     return reply

@@ -1,14 +1,18 @@
-import { and, eq, sql, type SQL } from 'drizzle-orm';
+import { and, eq, isNull, sql, type SQL } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import type { Viewer } from '#core/access/viewer.ts';
 import { type Height, lowest, reaches } from '#core/access/height.ts';
-import { wellFormed } from '#core/words/well-formed.ts';
+import { passViewer } from '#core/passes/pass-viewer.ts';
+import type { PassWindow } from '#core/passes/pass-window.ts';
 import type { FileTree } from '#core/release/manifest.ts';
 import type { Database } from '../db/connect.ts';
-import { ceilings, formerAddresses, linkKeys, releases, sites } from '../db/schema.ts';
+import { ceilings, formerAddresses, linkKeys, passes, releases, sites } from '../db/schema.ts';
+import { keyHash } from '../passes/pass-key.ts';
+import type { PassTrees } from '../passes/pass-trees.ts';
 import { shareFolder } from '#core/release/share-folder.ts';
 import { formerPath } from './former-path.ts';
-import { liveColumns, liveSite, type LiveRow, type LiveSite, openTree } from './live-site.ts';
+import { liveColumns, liveSite, type LiveRow, type LiveSite, openTree, treeOf } from './live-site.ts';
+import { RememberedNames } from './remembered-names.ts';
 import { SiteList } from './site-list.ts';
 
 /** One way into a site that is open now. */
@@ -20,19 +24,20 @@ export interface Entrance {
   indexable: boolean;
   /** Came by a secret link: nobody between may keep a copy, and the address may not travel on. */
   secret: boolean;
+  /** Whether it is open is asked anew by each request: no answer is kept in front of this server. */
+  asked?: true;
   /** Where a page stands that readers had at a path that leads nowhere now; see `formerPath`. */
   former: (path: string) => Promise<string | null>;
 }
 export type Found = { entrance: Entrance } | { movedTo: string } | null;
 
-/** What a name was found to lead to, and whose it is; a name that leads nowhere is nobody's, and may become anybody's. */
-interface Known {
-  looking: Promise<Found>;
-  site: string | null;
+/** A pass that is switched on. Whether it opens now, and for whom, is for its door to say. */
+export interface FoundPass extends PassWindow {
+  id: string;
+  passwordHash: string | null;
+  /** What it opens; null where that is nothing. Made when it is first asked for. */
+  enter(): Promise<Entrance | null>;
 }
-
-/** Names of entrances that were looked up are remembered up to this many, those asked for last. */
-const remembered = 2000;
 
 /**
  * Which entrances are open, remembered in memory so that serving a page asks the database nothing. `forget` is
@@ -42,22 +47,27 @@ export class PublicSites {
   readonly #db: Database;
   readonly #onForget: (sites: readonly string[]) => Promise<void>;
   readonly #onUntidy: (site: string) => void;
-  readonly #known = new LRUCache<string, Known>({ max: remembered });
+  readonly #trees: Pick<PassTrees, 'of'> | null;
+  readonly #names = new RememberedNames<NonNullable<Found>>();
+  readonly #passes = new RememberedNames<FoundPass>();
   /** Public sites, for the server's own list; those closed to strangers are not in it. */
   readonly list: SiteList;
 
   /**
    * @param onForget told of the sites of which may have changed what is open
    * @param onUntidy told of a site whose live release holds something that is closed
+   * @param trees what holders of passes get; null: passes open nothing
    */
   constructor(
     db: Database,
     onForget: (sites: readonly string[]) => Promise<void> = async () => {},
     onUntidy: (site: string) => void = () => {},
+    trees: Pick<PassTrees, 'of'> | null = null,
   ) {
     this.#db = db;
     this.#onForget = onForget;
     this.#onUntidy = onUntidy;
+    this.#trees = trees;
     this.list = new SiteList(db, (row) => this.#live(row));
   }
 
@@ -66,48 +76,35 @@ export class PublicSites {
    * looked up. Resolves when no process answers with what it knew before.
    */
   async forget(sites: readonly string[]): Promise<void> {
-    const others = (site: string | null) => site !== null && !sites.includes(site);
-    for (const [name, { site }] of [...this.#known.entries()]) if (!others(site)) this.#known.delete(name);
+    this.#names.forget(sites);
+    this.#passes.forget(sites);
     this.list.forget(sites);
     await this.#onForget(sites);
   }
 
   atAddress(address: string): Promise<Found> {
-    return this.#remember(`address ${address}`, (is) => this.#lookUpAddress(address, is));
+    return this.#names.find(`address ${address}`, (is) => this.#lookUpAddress(address, is));
   }
 
   atLink(key: string): Promise<Found> {
-    return this.#remember(`link ${key}`, (is) => this.#lookUpLink(key, is));
+    return this.#names.find(`link ${key}`, (is) => this.#lookUpLink(key, is));
   }
 
   /** The share pictures of a site's secret links, as far as a page they show is open by such a link. */
   atLinkPictures(site: string): Promise<Found> {
-    return this.#remember(`pictures ${site}`, (is) => this.#lookUpLinkPictures(site, is));
+    return this.#names.find(`pictures ${site}`, (is) => this.#lookUpLinkPictures(site, is));
+  }
+
+  /** A pass by its key; null of one that is switched off, and of none. */
+  atPass(key: string): Promise<FoundPass | null> {
+    const hash = keyHash(key);
+    return this.#passes.find(hash, (is) => this.#lookUpPass(hash, is));
   }
 
   async #live(row: LiveRow): Promise<LiveSite> {
     const live = await liveSite(this.#db, row);
     if (live.closed) this.#onUntidy(live.id);
     return live;
-  }
-
-  /** @param lookUp is given what to call with the site that something was found of */
-  #remember(name: string, lookUp: (found: (site: string) => void) => Promise<Found>): Promise<Found> {
-    // No name of ours has signs that no database keeps.
-    if (wellFormed(name) !== name) return Promise.resolve(null);
-    const known = this.#known.get(name);
-    if (known) return known.looking;
-    let site: string | null = null;
-    const looking = lookUp((found) => (site = found));
-    const mine: Known = { looking, site: null };
-    this.#known.set(name, mine);
-    looking.then(
-      (found) => (mine.site = found && site),
-      () => {
-        if (this.#known.peek(name) === mine) this.#known.delete(name);
-      },
-    );
-    return looking;
   }
 
   /**
@@ -155,7 +152,7 @@ export class PublicSites {
       .innerJoin(releases, eq(releases.id, sites.liveRelease))
       .where(eq(sites.id, site.id));
     const live = row && (await this.#live(row));
-    const tree = live && openTree(live, { kind: 'stranger' });
+    const tree = live && openTree(live, { kind: 'stranger' }, live.manifest.public);
     if (!tree) return null;
     isOf(site.id);
     // An old address leads on only to where a stranger may go; else it would tell that the site exists.
@@ -181,7 +178,8 @@ export class PublicSites {
     if (!row) return null;
     const viewer: Viewer =
       row.thing === row.site.id ? { kind: 'site-link' } : { kind: 'page-link', page: row.thing };
-    const tree = openTree(await this.#live(row), viewer);
+    const live = await this.#live(row);
+    const tree = openTree(live, viewer, treeOf(live, viewer));
     if (!tree) return null;
     isOf(row.site.id);
     return {
@@ -208,11 +206,49 @@ export class PublicSites {
     ];
     const tree: FileTree = {};
     for (const viewer of viewers)
-      for (const [path, file] of Object.entries(openTree(live, viewer) ?? {}))
+      for (const [path, file] of Object.entries(openTree(live, viewer, treeOf(live, viewer)) ?? {}))
         if (path.startsWith(shareFolder)) tree[path.slice(shareFolder.length)] = file;
     isOf(id);
     return {
       entrance: { site: id, tree, indexable: false, secret: true, former: () => Promise.resolve(null) },
+    };
+  }
+
+  async #lookUpPass(hash: string, isOf: (site: string) => void): Promise<FoundPass | null> {
+    const [pass] = await this.#db
+      .select()
+      .from(passes)
+      .where(and(eq(passes.keyHash, hash), eq(passes.on, true), isNull(passes.deletedAt)));
+    if (!pass) return null;
+    const { id, siteId, opensAt, closesAt, passwordHash } = pass;
+    isOf(siteId);
+    let entering: Promise<Entrance | null> | null = null;
+    const enter = () => {
+      const mine = (entering ??= this.#enterPass(siteId, pass));
+      // What could not be made is tried again by whoever asks next.
+      mine.catch(() => (entering = null));
+      return mine;
+    };
+    return { id, opensAt, closesAt, passwordHash, enter };
+  }
+
+  async #enterPass(id: string, pass: typeof passes.$inferSelect): Promise<Entrance | null> {
+    const site = await this.#reach(eq(sites.id, id));
+    if (!site || !this.#trees || !reaches(site.reach, 'invited')) return null;
+    const [row] = await this.#db
+      .select(liveColumns)
+      .from(sites)
+      .innerJoin(releases, eq(releases.id, sites.liveRelease))
+      .where(eq(sites.id, id));
+    if (!row) return null;
+    const viewer = passViewer(pass);
+    const made = await this.#trees.of({ id: row.release, site: id, source: row.source }, viewer);
+    const tree = openTree(await this.#live(row), viewer, made);
+    if (!tree) return null;
+    return {
+      ...{ site: id, tree, indexable: false, secret: true, asked: true },
+      // Of ways in to chosen pages nobody wrote down where things stood.
+      former: viewer.covers === 'site' ? this.#former(id, viewer, tree) : () => Promise.resolve(null),
     };
   }
 }

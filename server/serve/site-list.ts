@@ -156,7 +156,8 @@ export class SiteList {
       .from(sites)
       .innerJoin(releases, eq(releases.id, sites.liveRelease))
       .where(eq(sites.id, site));
-    const tree = row && openTree(await this.#live(row), { kind: 'stranger' });
+    const live = row && (await this.#live(row));
+    const tree = live && openTree(live, { kind: 'stranger' }, live.manifest.public);
     return tree ? pagesIn(Object.keys(tree)) : null;
   }
 }

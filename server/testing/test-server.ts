@@ -16,6 +16,7 @@ import { type Config, readConfig } from '../config.ts';
 import { openPglite, openPostgres, type OpenDatabase } from '../db/connect.ts';
 import { newId } from '../db/new-id.ts';
 import { FolderBlobStore } from '../media/blob-store.ts';
+import { secretIn } from '../secret.ts';
 import { Reading } from '../reading/reading.ts';
 import { storeAssets, type StoredAssets } from '../publish/site-assets.ts';
 
@@ -53,6 +54,8 @@ export class TestServer {
     readonly reading: Reading,
     readonly assets: StoredAssets,
     readonly folder: string,
+    /** By which passes open and close; a test may set it. */
+    readonly clock: { now: () => Date },
   ) {}
 
   static async start(
@@ -67,6 +70,7 @@ export class TestServer {
     const config = { ...readConfig({ DATA_DIR: folder, PREPARE: '0', ...environment }, root), ...more };
     const assets = await storeAssets(join(root, 'dist/site-assets'), blobs);
     const reading = new Reading(join(root, 'dist/reading.js'), join(folder, 'blobs'), config.reading);
+    const clock = { now: () => new Date() };
     const app = await buildApp({
       db: database.db,
       blobs,
@@ -74,11 +78,13 @@ export class TestServer {
       looking: join(root, 'dist/looking.js'),
       assets,
       config,
+      secret: await secretIn(folder),
+      now: () => clock.now(),
       rendererVersion: 'test',
       logLevel: log ? 'warn' : 'error',
       ...(log ? { logStream: log } : {}),
     });
-    return new TestServer(app, database, blobs, reading, assets, folder);
+    return new TestServer(app, database, blobs, reading, assets, folder, clock);
   }
 
   async stop(): Promise<void> {

@@ -88,7 +88,7 @@ export function pageInputs(
   const hung = (work: readonly SeenPage[], on: SeenPage) =>
     work.map((one) => card(one, on, true)).filter((one) => one !== null);
   const homePage = view.entry === null ? view.pages.find((page) => rulesOfPage(page).isFront) : undefined;
-  const home = homePage ? (paths.get(homePage.id) ?? null) : null;
+  const home = homePage ? (paths.get(homePage.id) ?? null) : view.led ? '' : null;
   const menu = readersMenu(view);
   const above = pagesAbove(view);
   const taken = new Set(paths.values());
@@ -188,7 +188,14 @@ export function pageInputs(
   });
   const toWrite =
     site.contact === 'form' ? [{ path: writePath, input: made(writePage(view), writePath) }] : [];
-  return [...ofPages, ...ofTags, ...toWrite];
+  if (!view.led) return [...ofPages, ...ofTags, ...toWrite];
+  const front = leadingPage(view);
+  const headings = new Set(view.pages.flatMap(({ kind, id }) => (kind === 'heading' ? [id] : [])));
+  const cards = view.pages
+    .filter((page) => rulesOfPage(page).opens && [...above(page.id)].every((id) => headings.has(id)))
+    .map((page) => card(page, front, true))
+    .filter((one) => one !== null);
+  return [{ path: '', input: { ...made(front, ''), cards } }, ...ofPages, ...ofTags, ...toWrite];
 }
 
 /** The pages that a part names: what proves what it says, and projects of a résumé. */
@@ -253,6 +260,12 @@ const noShown: Omit<SeenPage, 'id' | 'kind' | 'slug' | 'title' | 'language'> = {
   ...{ summary: '', facts: noFacts, cover: noCover, parent: null, inMenu: false, onWall: false, lead: null },
   ...{ opening: noOpening, parts: [], credits: [] },
 };
+
+/** A page that nobody made: it leads to what a pass opens, where that is no front page. */
+const leadingPage = ({ site: { language, by, title } }: SiteView): SeenPage => ({
+  ...noShown,
+  ...{ language, id: 'opened', kind: 'group', slug: '', title: title || by },
+});
 
 /** A page that nobody made: by its form readers write to the maker from any page. */
 const writePage = ({ site: { language, by, title } }: SiteView): SeenPage => ({

@@ -49,6 +49,7 @@ export function composeInput(
       return of && isWork(of) ? { title: of.title, from: of.facts.from, to: of.facts.to } : null;
     },
     proves: (proof: Proof) => pages.has(proof.page),
+    downloads: true,
   };
   const ofReaders = page.parts.map((part) => {
     if (drawsMoments(part)) return inView.find(({ id }) => id === part.id) ?? null;

@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { idSchema } from '../id.ts';
+import { line } from '../words/line.ts';
+import { localTimeSchema, timeZoneSchema } from './local-time.ts';
+
+/** So many things one pass opens by name; who wants more opens the whole site. */
+const mostOpened = 100;
+/** So many passes a site has at most. */
+export const mostPasses = 500;
+
+/** What a pass opens: the whole site, or pages with all below them and versions of a résumé. What is Private it never opens. */
+export const passOpensSchema = z.union([
+  z.literal('site'),
+  z
+    .array(idSchema)
+    .min(1, 'Say what the pass opens: the whole site, or at least one page.')
+    .max(mostOpened, `Open the whole site, or at most ${mostOpened} pages.`),
+]);
+
+/** What a maker says of a pass. */
+export const passTermsSchema = z.object({
+  label: line(80).refine((label) => label.trim() !== '', 'Name the pass, so that you know it again.'),
+  /** Whom it is for. Told to nobody. */
+  forWhom: line(200).default(''),
+  opens: passOpensSchema,
+  /** By clocks in `timeZone`; null: at once. */
+  from: localTimeSchema.nullable().default(null),
+  /** By clocks in `timeZone`; null: until it is switched off. */
+  until: localTimeSchema.nullable().default(null),
+  timeZone: timeZoneSchema,
+  /** Files that pages offer for download can be downloaded. */
+  mayDownload: z.boolean().default(true),
+});
+export type PassTerms = z.output<typeof passTermsSchema>;

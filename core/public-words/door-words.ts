@@ -1,0 +1,81 @@
+import { wordsFor } from './words-for.ts';
+
+/** What is said at the door of a pass. It names nobody and nothing that lies behind. */
+export interface DoorWords {
+  language: string;
+  asks: string;
+  password: string;
+  open: string;
+  /** Whom to ask for it. */
+  whom: string;
+  wrong: string;
+  tooMany: string;
+  making: string;
+  wait: string;
+}
+
+const all: Record<string, Omit<DoorWords, 'language'>> = {
+  en: {
+    asks: 'This link asks for a password.',
+    password: 'Password',
+    open: 'Open',
+    whom: 'It came from whoever gave you the link.',
+    wrong: 'This is not the password. Look at each letter, or ask whoever gave you the link.',
+    tooMany: 'There were too many tries. Wait an hour, then try again.',
+    making: 'One moment.',
+    wait: 'What this link opens is being put together. This page looks again by itself.',
+  },
+  de: {
+    asks: 'Dieser Link fragt nach einem Passwort.',
+    password: 'Passwort',
+    open: 'Öffnen',
+    whom: 'Es kam von der Person, die dir den Link gegeben hat.',
+    wrong:
+      'Das ist nicht das Passwort. Prüfe jeden Buchstaben oder frage die Person, die dir den Link gegeben hat.',
+    tooMany: 'Das waren zu viele Versuche. Warte eine Stunde und versuche es dann noch einmal.',
+    making: 'Einen Moment.',
+    wait: 'Was dieser Link öffnet, wird gerade zusammengestellt. Diese Seite schaut von selbst noch einmal nach.',
+  },
+  es: {
+    asks: 'Este enlace pide una contraseña.',
+    password: 'Contraseña',
+    open: 'Abrir',
+    whom: 'Te la dio quien te pasó el enlace.',
+    wrong: 'Esta no es la contraseña. Mira cada letra o pregunta a quien te pasó el enlace.',
+    tooMany: 'Ha habido demasiados intentos. Espera una hora y vuelve a intentarlo.',
+    making: 'Un momento.',
+    wait: 'Se está preparando lo que abre este enlace. Esta página vuelve a mirar por sí sola.',
+  },
+  fr: {
+    asks: 'Ce lien demande un mot de passe.',
+    password: 'Mot de passe',
+    open: 'Ouvrir',
+    whom: 'Il vient de la personne qui vous a donné le lien.',
+    wrong:
+      'Ce n’est pas le mot de passe. Vérifiez chaque lettre ou demandez à la personne qui vous a donné le lien.',
+    tooMany: 'Il y a eu trop d’essais. Attendez une heure, puis essayez de nouveau.',
+    making: 'Un instant.',
+    wait: 'Ce que ce lien ouvre est en préparation. Cette page regarde à nouveau toute seule.',
+  },
+};
+
+/**
+ * The words at the door: in the language a reader likes best of those that there are, since that of the site would tell something of it.
+ *
+ * @param accepted the header `Accept-Language` (RFC 9110, 12.5.4)
+ */
+export function doorWords(accepted: string): DoorWords {
+  const liked = accepted
+    .split(',')
+    .map((one) => {
+      const [range = '', quality = 'q=1'] = one.split(';').map((piece) => piece.trim());
+      return {
+        language: range.split('-')[0]?.toLowerCase() ?? '',
+        quality: Number(quality.replace(/^q=/, '')),
+      };
+    })
+    .filter(({ language, quality }) => Object.hasOwn(all, language) && quality > 0)
+    .sort((a, b) => b.quality - a.quality);
+  const language = wordsFor(liked[0]?.language ?? 'en').language;
+  return { language, ...(all[language] ?? all['en']) } as DoorWords;
+}

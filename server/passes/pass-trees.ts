@@ -1,0 +1,124 @@
+import { createHash } from 'node:crypto';
+import { and, eq, gt, isNull, ne, or } from 'drizzle-orm';
+import type { FastifyBaseLogger } from 'fastify';
+import { seenBy } from '#core/access/seen-by.ts';
+import { passViewer, type PassViewer, passViewerKey } from '#core/passes/pass-viewer.ts';
+import type { FileTree } from '#core/release/manifest.ts';
+import type { KeptDraft } from '#core/stored/draft-pieces.ts';
+import { sourceOf } from '../db/release-source.ts';
+import { passes, passTrees, releases, sites } from '../db/schema.ts';
+import { entranceTree, makeFiles, type PublishDeps } from '../publish/made-files.ts';
+
+/** Of more different ones than this, those of a site are made only when somebody asks. */
+const madeAhead = 8;
+
+/** The release that readers of a site have. */
+interface LiveRelease {
+  id: number;
+  site: string;
+  source: KeptDraft;
+}
+
+/**
+ * What holders of passes get of a release: the same files in the same way as any entrance, but made after the release, so that a
+ * hundred passes make no publish slow. Passes that open the same share them. They are made of the release's own copy, so they are never
+ * newer or older than what other readers have, and what was closed since is closed at the door.
+ */
+export class PassTrees {
+  readonly #deps: PublishDeps;
+  readonly #log: Pick<FastifyBaseLogger, 'error'>;
+  readonly #making = new Map<string, Promise<FileTree | null>>();
+  readonly #stopped = new AbortController();
+  #ahead: Promise<void> = Promise.resolve();
+
+  constructor(deps: PublishDeps, log: Pick<FastifyBaseLogger, 'error'>) {
+    this.#deps = deps;
+    this.#log = log;
+  }
+
+  /** Resolves when nothing is being made any more. */
+  async stop(): Promise<void> {
+    this.#stopped.abort(new Error('The server is stopping.'));
+    await Promise.allSettled([this.#ahead, ...this.#making.values()]);
+  }
+
+  /** The files of an entrance; null where it shows nothing. */
+  async of(live: LiveRelease, viewer: PassViewer): Promise<FileTree | null> {
+    const opens = createHash('sha256').update(passViewerKey(viewer)).digest('base64url');
+    const [known] = await this.#deps.db
+      .select({ tree: passTrees.tree })
+      .from(passTrees)
+      .where(and(eq(passTrees.releaseId, live.id), eq(passTrees.opens, opens)));
+    if (known) return known.tree;
+    const name = `${live.id} ${opens}`;
+    const making = this.#making.get(name) ?? this.#make(live, viewer, opens);
+    this.#making.set(name, making);
+    return making.finally(() => this.#making.delete(name));
+  }
+
+  /** Makes what holders of a site's passes will ask for, behind whoever published or made a pass. */
+  ahead(site: string): void {
+    this.#ahead = this.#ahead
+      .then(() => this.#makeAll(site))
+      .catch((error: unknown) => {
+        if (!this.#stopped.signal.aborted) this.#log.error({ err: error }, 'passes could not be prepared');
+      });
+  }
+
+  async #makeAll(site: string): Promise<void> {
+    const { db } = this.#deps;
+    const [live] = await db
+      .select({ id: releases.id, site: releases.siteId, source: releases.source })
+      .from(sites)
+      .innerJoin(releases, eq(releases.id, sites.liveRelease))
+      .where(eq(sites.id, site));
+    if (!live) return;
+    const wanted = await db
+      .select({ opens: passes.opens, mayDownload: passes.mayDownload })
+      .from(passes)
+      .where(
+        and(
+          eq(passes.siteId, site),
+          eq(passes.on, true),
+          isNull(passes.deletedAt),
+          or(isNull(passes.closesAt), gt(passes.closesAt, new Date())),
+        ),
+      );
+    const viewers = new Map(wanted.map(passViewer).map((viewer) => [passViewerKey(viewer), viewer]));
+    if (viewers.size > madeAhead) return;
+    for (const viewer of viewers.values()) {
+      if (this.#stopped.signal.aborted) return;
+      await this.of(live, viewer);
+    }
+  }
+
+  async #make(live: LiveRelease, viewer: PassViewer, opens: string): Promise<FileTree | null> {
+    const { db } = this.#deps;
+    const view = seenBy(await sourceOf(db, live.site, live.source), viewer);
+    if (!view) return null;
+    const [of] = await db.select({ account: sites.accountId }).from(sites).where(eq(sites.id, live.site));
+    const made = await makeFiles(
+      this.#deps,
+      [view],
+      [],
+      of?.account ?? live.site,
+      () => {},
+      this.#stopped.signal,
+    );
+    // A key never stands in a page, and its links have no pictures.
+    const tree = await entranceTree(this.#deps, view, made, { base: null, sharesBelow: null }, () => {});
+    await db.transaction(async (tx) => {
+      // Of releases that nobody has any more nothing is kept: one that is brought back is made of pages that are there.
+      const [site] = await tx.select({ live: sites.liveRelease }).from(sites).where(eq(sites.id, live.site));
+      if (site?.live !== live.id) return;
+      await tx
+        .delete(passTrees)
+        .where(and(eq(passTrees.siteId, live.site), ne(passTrees.releaseId, live.id)));
+      await tx
+        .insert(passTrees)
+        .values({ releaseId: live.id, siteId: live.site, opens, tree })
+        .onConflictDoNothing();
+    });
+    return tree;
+  }
+}

@@ -1,0 +1,135 @@
+import { createHash } from 'node:crypto';
+import type { FastifyReply, FastifyRequest } from 'fastify';
+import type { ManifestFile } from '#core/release/manifest.ts';
+import { closedPageStyle, renderClosedPage } from '#site/render/closed-page.tsx';
+import type { BlobStore } from '../media/blob-store.ts';
+import { sendRanged } from '../http/send-ranged.ts';
+import { keepHeader } from '../readers/messages.ts';
+import { acceptedCoding, type Coding, type ReadyResponses } from './ready-responses.ts';
+import { ByteCache } from './byte-cache.ts';
+import { pagePolicy } from './page-policy.ts';
+import type { Entrance, Found } from './public-sites.ts';
+
+/** Files up to this size are kept in memory; larger ones are streamed from the disk. */
+const keptUpTo = 512 * 1024;
+
+const closedPage = Buffer.from(renderClosedPage());
+const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');
+const closedPolicy = `default-src 'none'; style-src 'sha256-${sha256(closedPageStyle)}'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`;
+
+/** The same status, headers and bytes for "never existed" and "not for you". */
+export function closed(reply: FastifyReply): FastifyReply {
+  return reply
+    .code(404)
+    .headers({
+      'content-type': 'text/html; charset=utf-8',
+      'content-security-policy': closedPolicy,
+      'x-content-type-options': 'nosniff',
+      'referrer-policy': 'no-referrer',
+      'x-robots-tag': 'noindex',
+      'cache-control': 'no-store',
+    })
+    .send(closedPage);
+}
+
+/** The form of a file this reader takes: compressed at publish time, or as it is. */
+function formFor(file: ManifestFile, coding: Coding): { hash: string; encoding: 'br' | 'gzip' | null } {
+  if (coding === 'br' && file.br) return { hash: file.br, encoding: 'br' };
+  if (coding !== 'identity' && file.gzip) return { hash: file.gzip, encoding: 'gzip' };
+  return { hash: file.hash, encoding: null };
+}
+
+/** Answers a request below an entrance with one of its files, or as if there were nothing. */
+export type Answer = (
+  request: FastifyRequest,
+  reply: FastifyReply,
+  finding: Promise<Found>,
+  base: string,
+  path: string,
+) => Promise<FastifyReply>;
+
+export interface AnsweringDeps {
+  blobs: BlobStore;
+  ready: ReadyResponses;
+  /** Reading processes stand before this server and are told what they may keep. */
+  behindReaders: boolean;
+  publicOrigin: string;
+}
+
+/** What answers below all entrances, with what was asked for lately at hand. Knows nothing but manifests and blobs. */
+export function answering({ blobs, ready, behindReaders, publicOrigin }: AnsweringDeps): Answer {
+  const cache = new ByteCache(blobs, 96 * 1024 * 1024);
+
+  async function sendFile(
+    request: FastifyRequest,
+    reply: FastifyReply,
+    file: ManifestFile,
+    entrance: Entrance,
+    age: number,
+  ): Promise<FastifyReply> {
+    const coding = acceptedCoding(request.headers['accept-encoding']);
+    const form = formFor(file, coding);
+    const etag = `"${form.hash.slice(0, 24)}"`;
+    const scope = entrance.secret ? 'private' : 'public';
+    const headers: Record<string, string> = {
+      etag,
+      'content-type': file.type,
+      'cache-control': file.immutable ? `${scope}, max-age=31536000, immutable` : `${scope}, no-cache`,
+      'x-content-type-options': 'nosniff',
+      'referrer-policy': entrance.secret ? 'no-referrer' : 'strict-origin-when-cross-origin',
+    };
+    if (file.br || file.gzip) headers['vary'] = 'accept-encoding';
+    if (!entrance.indexable) headers['x-robots-tag'] = 'noindex';
+    if (file.type.startsWith('text/html'))
+      headers['content-security-policy'] = pagePolicy({
+        ...file,
+        ...(entrance.indexable ? { robots: `${publicOrigin}/robots.txt` } : {}),
+      });
+    reply.headers(headers);
+    if (file.download) headers['content-disposition'] = `attachment; filename="${file.download}"`;
+    if (request.headers['if-none-match'] === etag) return reply.code(304).send();
+    // Recordings are fetched in pieces, so they are neither kept in memory nor left to the reading processes.
+    if (/^(audio|video)\//.test(file.type))
+      return sendRanged(request, reply.headers(headers), blobs, { ...file, hash: form.hash });
+    if (form.encoding) headers['content-encoding'] = form.encoding;
+    if (file.bytes > keptUpTo)
+      return reply.headers({ ...headers, 'content-length': file.bytes }).send(blobs.stream(form.hash));
+    const body = await cache.read(form.hash);
+    headers['content-length'] = String(body.byteLength);
+    if (!entrance.asked) {
+      if (behindReaders) headers[keepHeader] = `${age} ${entrance.site}`;
+      ready.keep({ age, site: entrance.site }, request.url, coding, {
+        etag,
+        headers: Object.entries(headers).flat(),
+        body,
+      });
+    }
+    return reply.headers(headers).send(body);
+  }
+
+  async function answer(
+    request: FastifyRequest,
+    reply: FastifyReply,
+    finding: Promise<Found>,
+    base: string,
+    path: string,
+  ): Promise<FastifyReply> {
+    const { age } = ready;
+    const found = await finding;
+    if (!found) return closed(reply);
+    if ('movedTo' in found) return reply.redirect(`/${found.movedTo}/${path}`, 301);
+    const { tree } = found.entrance;
+    const file = Object.hasOwn(tree, path) ? tree[path] : undefined;
+    if (file && !path.endsWith('index.html')) return sendFile(request, reply, file, found.entrance, age);
+    if (path === '' || path.endsWith('/')) {
+      const index = `${path}index.html`;
+      const page = Object.hasOwn(tree, index) ? tree[index] : undefined;
+      if (page) return sendFile(request, reply, page, found.entrance, age);
+    } else if (Object.hasOwn(tree, `${path}/index.html`)) return reply.redirect(`${base}${path}/`, 301);
+    const former = await found.entrance.former(path);
+    // Not for good: the page may have its old address again, and a browser that kept both would go in a circle.
+    if (former !== null) return reply.header('cache-control', 'no-cache').redirect(base + former, 302);
+    return closed(reply);
+  }
+  return answer;
+}
