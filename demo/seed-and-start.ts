@@ -30,7 +30,7 @@ try {
     const outgoing = new Outgoing(config.standIns);
     const seeded = await seedDemo(
       { ...outsideRequests(running.publishing), limits: config, outgoing },
-      { pictures, standIns: standIns.origin },
+      { pictures, standIns: standIns.origin, secret: running.secret },
       say,
     );
     await outgoing.close();

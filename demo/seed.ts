@@ -24,6 +24,7 @@ import { changeIn, putIn } from '#server/messages/box.ts';
 import { addLink } from '#server/links/link-material.ts';
 import { addNote } from '#server/links/note-material.ts';
 import type { LinkDeps } from '#server/links/read-link.ts';
+import { addPasses, changePassRow } from '#server/passes/pass-rows.ts';
 import { importMaterial, type ImportDeps } from '#server/media/import-material.ts';
 import { emptyPage } from '#server/pages/new-page.ts';
 import type { PublishDeps } from '#server/publish/made-files.ts';
@@ -32,6 +33,7 @@ import { draftAt } from '#server/sites/load-draft.ts';
 import { makeSite } from '#server/sites/make-site.ts';
 import { partsAboutMaker } from './about-maker.ts';
 import { partsWithMoments } from './moments-of-pages.ts';
+import { demoPasses, demoTimeZone } from './passes-scenario.ts';
 import { partsOfResume } from './resume-of-maker.ts';
 import {
   aboutMaker,
@@ -124,6 +126,27 @@ async function seedSecond(
   await publish(deps, await draftAt(db, account, site), 'Der Anfang', () => {}, signal);
 }
 
+/** Links for people, some of whom hold them still. */
+async function seedPasses({ db }: PublishDeps, site: string, secret: Buffer): Promise<void> {
+  const rows = await db
+    .select({ id: pages.id, title: pages.title })
+    .from(pages)
+    .where(eq(pages.siteId, site));
+  const wanted = demoPasses.map(({ on: _, opens, ...pass }) => ({
+    ...pass,
+    ...{ timeZone: demoTimeZone, opens: opens ? idsOf(opens) : ('site' as const) },
+  }));
+  const made = await addPasses(db, site, secret, wanted);
+  for (const [at, { on }] of demoPasses.entries()) {
+    const pass = made[at];
+    if (pass && !on) await changePassRow(db, site, pass.id, { on });
+  }
+
+  function idsOf(titles: readonly string[]): string[] {
+    return titles.flatMap((wantedTitle) => rows.find(({ title }) => title === wantedTitle)?.id ?? []);
+  }
+}
+
 /**
  * Makes the demo account with its sites, through the same functions that the studio's requests use.
  *
@@ -131,7 +154,7 @@ async function seedSecond(
  */
 export async function seedDemo(
   deps: ImportDeps & PublishDeps & LinkDeps,
-  { pictures, standIns }: { pictures: string; standIns: string },
+  { pictures, standIns, secret }: { pictures: string; standIns: string; secret: Buffer },
   say: (line: string) => void,
 ): Promise<boolean> {
   const { db, commands } = deps;
@@ -421,6 +444,7 @@ export async function seedDemo(
     const hotel = rows.find((one) => one.title === 'Fold-flat bee hotel');
     if (hotel) await running.update('page', hotel.id, { summary: waitingSummary });
   });
+  await seedPasses(deps, site, secret);
   await seedSecond(deps, account, bring);
   for (const { on, read, ...message } of readersWrote) {
     const page = made.find(({ title }) => title === on)?.id ?? '';

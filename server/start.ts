@@ -48,6 +48,8 @@ export interface Running {
   listen(): Promise<string>;
   /** What publishing outside a request needs, for seeding and for benches. */
   publishing: PublishDeps;
+  /** Of this server; see `secretIn`. */
+  secret: Buffer;
   /** Stops taking requests, finishes those that run, closes the database and gives the data folder back. */
   stop(): Promise<void>;
 }
@@ -126,7 +128,7 @@ export async function open(
         .catch((error: unknown) => Promise.reject(inWords(error, config.port)));
       return `http://${config.host}:${port}`;
     };
-    return { app, publishing, listen, stop };
+    return { app, publishing, secret, listen, stop };
   } catch (error) {
     await unlock();
     throw error;

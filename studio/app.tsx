@@ -29,6 +29,10 @@ const Projects = fetched(
 );
 const Gather = fetched(() => import('./rooms/gather/gather.tsx').then((module) => module.Gather), theRoom);
 const Share = fetched(() => import('./rooms/share/share.tsx').then((module) => module.Share), theRoom);
+const PassesRoom = fetched(
+  () => import('./rooms/passes/passes-room.tsx').then((module) => module.PassesRoom),
+  theRoom,
+);
 const Look = fetched(() => import('./rooms/look/look.tsx').then((module) => module.Look), theRoom);
 const About = fetched(() => import('./rooms/about/about.tsx').then((module) => module.About), theRoom);
 const ResumeDesk = fetched(
@@ -80,7 +84,7 @@ function fetchRoomAt(path: string): void {
     arrange: Arrange,
     look: Look,
     plan: PlanRoom,
-    share: Share,
+    share: page === 'passes' ? PassesRoom : Share,
     feedback: Feedback,
   };
   if (Object.hasOwn(wanted, room)) wanted[room as keyof typeof wanted].fetch().catch(() => undefined);
@@ -136,6 +140,7 @@ export function App() {
         <Route path="look" element={<Look />} />
         <Route path="plan" element={<PlanRoom />} />
         <Route path="share" element={<Share />} />
+        <Route path="share/passes" element={<PassesRoom />} />
         <Route path="feedback" element={<Feedback />} />
         <Route path=":room" element={<PlannedRoom />} />
       </Route>

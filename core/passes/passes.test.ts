@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { passTermsSchema } from './pass.ts';
+import { passInASentence } from './pass-in-a-sentence.ts';
 import { passState } from './pass-state.ts';
 import { passViewer, passViewerKey } from './pass-viewer.ts';
 import { passWindow, windowFault } from './pass-window.ts';
@@ -95,4 +96,23 @@ describe('a made-up password', () => {
       { numRuns: 20 },
     );
   });
+});
+
+describe('what a pass does is said in a sentence', () => {
+  const said = (more: object, pages = 2, password = false) =>
+    passInASentence({ from: null, until: null, mayDownload: true, ...more }, { pages, password });
+
+  test.each([
+    [said({}), 'Whoever has this link can read 2 pages, until you switch it off.'],
+    [said({}, 1, true), 'Whoever has this link and the password can read 1 page, until you switch it off.'],
+    [
+      said({ from: '2026-12-03T16:00', until: '2026-12-04T20:00' }),
+      'Whoever has this link can read 2 pages from Thu 3 Dec 2026, 16:00 until Fri 4 Dec 2026, 20:00.',
+    ],
+    [
+      said({ until: '2026-12-04T20:00', mayDownload: false }),
+      'Whoever has this link can read 2 pages until Fri 4 Dec 2026, 20:00. They can download no files.',
+    ],
+    [said({}, 0), 'Whoever has this link can read nothing: all that it would open is Private.'],
+  ])('%s', (sentence, expected) => expect(sentence).toBe(expected));
 });

@@ -1,2 +1,3 @@
-/** A number with its noun: “1 picture”, “3 pictures”. */
-export const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
+/** A number with its noun: “1 picture”, “3 pictures”, “2 passes”. */
+export const plural = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;

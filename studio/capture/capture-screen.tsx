@@ -27,11 +27,14 @@ function optionsOf({ pages }: KnownPlaces) {
   }));
 }
 
+/** As high whatever stands below it: what is pressed there must not move away while things arrive. */
+const shownHeight = 'h-[32dvh] min-h-40 flex-none';
+
 /** What was kept last, and what became of its place. */
 function Shown({ last }: { last: LastFile | null }) {
   if (!last?.url)
     return (
-      <div className="grid min-h-40 flex-1 place-items-center bg-sunk p-6 text-center">
+      <div className={`grid ${shownHeight} place-items-center bg-sunk p-6 text-center`}>
         <p className="max-w-[30ch] text-ink-2">
           {last
             ? `${last.name} is kept.`
@@ -40,7 +43,7 @@ function Shown({ last }: { last: LastFile | null }) {
       </div>
     );
   return (
-    <figure className="relative grid min-h-40 flex-1 bg-ink">
+    <figure className={`relative grid ${shownHeight} bg-ink`}>
       <img
         src={last.url}
         alt="What you took last"
@@ -104,7 +107,7 @@ export function CaptureScreen() {
   const missed = new URLSearchParams(window.location.search).has('not-kept');
   return (
     <main data-kept={times} className="mx-auto flex min-h-dvh max-w-[560px] flex-col bg-paper">
-      <header className="flex items-center gap-2 p-2">
+      <header className="flex min-h-15 items-center gap-2 p-2">
         {/* Without a network there is nowhere to go. */}
         {state !== 'no-line' && (
           <Button asChild look="bare" className="size-11 px-0">

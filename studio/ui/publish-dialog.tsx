@@ -158,8 +158,8 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
             )}
             {site.height === 'invited' && (
               <p className="note mt-1">
-                Passes are not built yet, so nobody could open an Invited site. Choose Unlisted to share a
-                link.
+                While the site is Invited, only people holding a pass can open it. Passes are made in Share;
+                each opens what is published, as soon as it is.
               </p>
             )}
           </div>

@@ -1,9 +1,13 @@
-import { Eye, Redo2, Undo2, User, Link2, Footprints } from 'lucide-react';
+import { useQuery } from '@tanstack/react-query';
+import { Eye, Redo2, Undo2, User, Link2, Footprints, Ticket } from 'lucide-react';
 import { useRef, useState } from 'react';
+import { listPasses } from '#contract/passes.ts';
+import { call } from '../api/call.ts';
+import { passesKey } from '../api/passes-key.ts';
 import { useSite } from '../api/site-context.tsx';
 import { useActions } from './finder/actions-context.tsx';
 import { fetched } from './fetched.tsx';
-import { Menu, MenuLink } from './menu.tsx';
+import { Menu, MenuLabel, MenuLink } from './menu.tsx';
 import { liveWords, waitingWords } from './live-words.ts';
 import { Button } from './button.tsx';
 import { SiteSwitcher } from './site-switcher.tsx';
@@ -59,6 +63,30 @@ function LiveStatement() {
         )}
       </button>
       {reading && <LivePopover anchor={button} onClose={() => setReading(false)} />}
+    </>
+  );
+}
+
+/** Passes of the site, each as a reader to see it as; asked for when the menu is opened. */
+function PassReaders({ site }: { site: string }) {
+  const { data } = useQuery({
+    queryKey: passesKey(site),
+    queryFn: () => call(listPasses, { params: { site } }),
+    staleTime: 10_000,
+  });
+  if (!data || data.passes.length === 0) return null;
+  return (
+    <>
+      <MenuLabel>Whoever holds a pass</MenuLabel>
+      {data.passes.map(({ id, label, forWhom }) => (
+        <MenuLink
+          key={id}
+          icon={Ticket}
+          name={label}
+          {...(forWhom !== '' && { note: forWhom })}
+          href={`/studio/see/${site}/pass-${id}/`}
+        />
+      ))}
     </>
   );
 }
@@ -128,6 +156,7 @@ export function Strip() {
           {readers.map(({ viewer, ...line }) => (
             <MenuLink key={viewer} {...line} href={`/studio/see/${site.id}/${viewer}/`} />
           ))}
+          <PassReaders site={site.id} />
         </Menu>
         <Button look="go" onClick={() => setPublishing('open')}>
           Publish

@@ -4,6 +4,7 @@ import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Bow } from '../../ui/bow.tsx';
 import { notice } from '../../ui/notice.ts';
+import { Switch } from '../../ui/switch.tsx';
 
 const does = [
   'Your sites fly at Unlisted at most: strangers and search engines get nothing.',
@@ -29,22 +30,12 @@ export function UnderAge() {
   };
   return (
     <section className="mt-5 grid gap-2 border-t border-t-line pt-4" aria-labelledby="about-under-age">
-      <label className="flex items-center gap-3">
-        <span id="about-under-age" className="mr-auto font-head text-l font-strong">
+      <p className="flex items-center gap-3">
+        <label id="about-under-age" htmlFor="under-age" className="mr-auto font-head text-l font-strong">
           I am under 18
-        </span>
-        <input
-          type="checkbox"
-          role="switch"
-          className="about-switch"
-          checked={underAge}
-          disabled={busy}
-          onChange={(event) => void set(event.target.checked)}
-        />
-        <span aria-hidden="true" className="w-6 text-s">
-          {underAge ? 'On' : 'Off'}
-        </span>
-      </label>
+        </label>
+        <Switch id="under-age" checked={underAge} disabled={busy} onChange={(on) => void set(on)} />
+      </p>
       <p className="note">Switched on, it does this at once, on all your sites:</p>
       <ul className="grid gap-1.5 text-s leading-s">
         {does.map((one) => (
@@ -54,7 +45,6 @@ export function UnderAge() {
           </li>
         ))}
       </ul>
-      <p className="note">Passes are not built yet, so for now nobody gets what is for people holding one.</p>
       <p className="note">
         Switched off, everything is as high again as you chose it, with your next publish.
       </p>

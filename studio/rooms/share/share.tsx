@@ -22,6 +22,7 @@ import { MakerNameField } from '../../ui/maker-name-field.tsx';
 import { SiteNameField } from '../../ui/site-name-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
+import { PassesSection } from './passes-section.tsx';
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -207,7 +208,10 @@ export function Share() {
             <p className="note">{nothingWaits(live)}</p>
           )}
         </section>
-        <Links />
+        <div className="grid content-start gap-8">
+          <Links />
+          <PassesSection />
+        </div>
         <section aria-labelledby="pages">
           <h2 id="pages" className="mb-2 text-[1.0625rem]">
             How high each page flies
