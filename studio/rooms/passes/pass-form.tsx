@@ -115,7 +115,7 @@ export function PassForm({
           Tick at least one page, or open the whole site.
         </p>
       )}
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid gap-3">
         <TimeField label="From" hint="empty: now" value={terms.from} onChange={(from) => set({ from })} />
         <TimeField
           label="Until"

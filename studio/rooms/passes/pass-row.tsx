@@ -87,7 +87,7 @@ export function PassRow({ pass, now, busy, onToggle, onChange, onRenew, onRemove
     >
       <p className="min-w-0">
         <b className="block truncate">{label}</b>
-        <span className="note block truncate">{pass.forWhom || 'for nobody named'}</span>
+        {pass.forWhom && <span className="note block truncate">{pass.forWhom}</span>}
       </p>
       <p className="min-w-0 phone:order-last phone:col-span-3">
         <span className="block break-words">{what.line}</span>

@@ -43,6 +43,8 @@ export function PassesRoom() {
   const now = useNow();
   const panel = useRef<HTMLElement>(null);
   const [draft, setDraft] = useState<PassDraft>(newPassDraft);
+  /** Counts forms, so that each begins without what was wrong with the one before. */
+  const [forms, setForms] = useState(0);
   const [changing, setChanging] = useState<Pass | null>(null);
   const [many, setMany] = useState(false);
   const [list, setList] = useState('');
@@ -80,6 +82,7 @@ export function PassesRoom() {
       onSuccess: ({ passes: fresh }) => {
         setMade({ passes: fresh, password: typed, changed: false });
         setDraft(newPassDraft());
+        setForms((count) => count + 1);
         setList('');
         setMany(false);
       },
@@ -113,6 +116,9 @@ export function PassesRoom() {
           <Link className="link ml-auto" to=".." relative="path">
             Back to Share
           </Link>
+          <a className="link hidden compact:block" href="#pass-form">
+            Make a pass
+          </a>
         </header>
         {made && <MadePasses {...made} onDone={() => setMade(null)} />}
         {passes.length === 0 && !made && (
@@ -160,7 +166,7 @@ export function PassesRoom() {
         )}
         {many && <ListOfPeople text={list} people={people} onChange={setList} />}
         <PassForm
-          key={changing?.id ?? 'new'}
+          key={changing?.id ?? `new ${forms}`}
           {...{ draft, busy, unnamed: many }}
           onChange={setDraft}
           does={

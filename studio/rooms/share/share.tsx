@@ -197,44 +197,46 @@ export function Share() {
           <SaveWords />
         </div>
       </section>
-      <div className="grid min-w-0 content-start gap-8 px-4 py-6 md:px-8 xl:grid-cols-2">
-        <section aria-labelledby="changes">
-          <h2 id="changes" className="mb-1">
-            Publishing will change
-          </h2>
-          {live.waiting.length > 0 ? (
-            <DifferenceList list={live.waiting} />
-          ) : (
-            <p className="note">{nothingWaits(live)}</p>
-          )}
-        </section>
-        <div className="grid content-start gap-8">
+      <div className="grid min-w-0 content-start gap-8 px-4 py-6 pb-28 md:px-8 xl:grid-cols-2">
+        <div className="grid min-w-0 content-start gap-8">
+          <section aria-labelledby="changes">
+            <h2 id="changes" className="mb-1">
+              Publishing will change
+            </h2>
+            {live.waiting.length > 0 ? (
+              <DifferenceList list={live.waiting} />
+            ) : (
+              <p className="note">{nothingWaits(live)}</p>
+            )}
+          </section>
+          <section aria-labelledby="pages">
+            <h2 id="pages" className="mb-2 text-[1.0625rem]">
+              How high each page flies
+            </h2>
+            <ul className="grid gap-2">
+              {listed.map((page) => (
+                <li
+                  key={page.id}
+                  className="grid items-center gap-2 sm:grid-cols-[minmax(0,1fr)_minmax(0,16rem)]"
+                >
+                  <b className="truncate">{pageName(page)}</b>
+                  <HeightRow
+                    effective={effectiveHeight(state, { page: page.id })}
+                    of={pageName(page)}
+                    onChange={(height) =>
+                      changePage(page.id, { height }, `Height of ${pageName(page)}`, `${page.id} height`)
+                    }
+                  />
+                </li>
+              ))}
+            </ul>
+          </section>
+        </div>
+        <div className="grid min-w-0 content-start gap-8">
           <Links />
           <PassesSection />
+          <Releases />
         </div>
-        <section aria-labelledby="pages">
-          <h2 id="pages" className="mb-2 text-[1.0625rem]">
-            How high each page flies
-          </h2>
-          <ul className="grid gap-2">
-            {listed.map((page) => (
-              <li
-                key={page.id}
-                className="grid items-center gap-2 sm:grid-cols-[minmax(0,1fr)_minmax(0,16rem)]"
-              >
-                <b className="truncate">{pageName(page)}</b>
-                <HeightRow
-                  effective={effectiveHeight(state, { page: page.id })}
-                  of={pageName(page)}
-                  onChange={(height) =>
-                    changePage(page.id, { height }, `Height of ${pageName(page)}`, `${page.id} height`)
-                  }
-                />
-              </li>
-            ))}
-          </ul>
-        </section>
-        <Releases />
       </div>
     </div>
   );
