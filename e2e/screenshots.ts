@@ -81,6 +81,9 @@ await driver.press('button', 'Use the proposed 6');
 await shot('contact-sheet');
 await page.goto(`${rooms}/share`, { waitUntil: 'networkidle0' });
 await shot('share');
+await page.goto(`${rooms}/share/passes`, { waitUntil: 'networkidle0' });
+await driver.reads('Boatyard');
+await shot('passes');
 await page.goto(`${rooms}/about/resume`);
 await driver.reads('mm to spare');
 await driver.press('button', /^Saturday help/);
@@ -115,12 +118,6 @@ await page.goto(`${server.origin}/wren-makes/workshop-notes/`, { waitUntil: 'net
 await page.evaluate(() => document.querySelector('.process')?.scrollIntoView());
 await settle(1500);
 await shot('site-process');
-await phone();
-await page.goto(`${server.origin}/wren-makes/second-year/fold-flat-bee-hotel/`, {
-  waitUntil: 'networkidle0',
-});
-await shot('site-case-phone');
-await desktop();
 await page.goto(`${rooms}/look`, { waitUntil: 'networkidle0' });
 await driver.fill('Colour', '#c4602f');
 await driver.take('Beside it', 'The dark one beside it');

@@ -98,7 +98,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     publicOrigin: deps.config.publicOrigin,
   };
   const trees = new PassTrees(publishing, app.log);
-  app.addHook('preClose', () => trees.stop());
+  app.addHook('preClose', async () => trees.stop());
   const open: PublicSites = new PublicSites(
     db,
     async (sites) => {

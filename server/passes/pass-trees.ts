@@ -36,10 +36,9 @@ export class PassTrees {
     this.#log = log;
   }
 
-  /** Resolves when nothing is being made any more. */
-  async stop(): Promise<void> {
+  /** Begins nothing more. What is being made is given up with the processes that make it. */
+  stop(): void {
     this.#stopped.abort(new Error('The server is stopping.'));
-    await Promise.allSettled([this.#ahead, ...this.#making.values()]);
   }
 
   /** The files of an entrance; null where it shows nothing. */
