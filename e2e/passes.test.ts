@@ -175,6 +175,47 @@ describe('passes for a list', () => {
   });
 });
 
+describe('who gets what', () => {
+  test('is told page by page for each kind of reader, and a sign shows it as they get it', async () => {
+    await studio.page.goto(`${rooms}/share/who`);
+    await studio.reads('Boatyard');
+    const heads = await studio.page.$$eval('thead th', (all) => all.map(({ innerText }) => innerText));
+    expect(heads.join()).toMatch(/^Page,Stranger,Link,Tutors,Boatyard,/);
+    const said = await studio.page.$$eval('tbody tr', (all) =>
+      all.map((row) => [...row.querySelectorAll('td .sr-only')].slice(0, 4).map((one) => one.textContent)),
+    );
+    expect(said).toContainEqual([
+      'Stranger cannot open: Sailcloth satchel',
+      'Link cannot open: Sailcloth satchel',
+      'Tutors cannot open: Sailcloth satchel',
+      'Boatyard cannot open: Sailcloth satchel',
+    ]);
+    expect(said).toContainEqual([
+      'Stranger can open: Float lamp',
+      'Link can open: Float lamp',
+      'Tutors can open: Float lamp',
+      'Boatyard cannot open: Float lamp',
+    ]);
+    await studio.press('button', /^Parts of I like things/);
+    await studio.reads('Place');
+    expect(await studio.axe()).toEqual([]);
+    const href = await studio.page.$eval(
+      'a[title^="Tide clock, as Boatyard"]',
+      (link) => (link as HTMLAnchorElement).href,
+    );
+    const window = new Driver(await browser.newPage());
+    await window.page.goto(href);
+    await window.reads('what whoever holds the pass “Boatyard” gets');
+    expect(await window.page.$eval('h1', (h1) => h1.textContent)).toBe('Tide clock');
+    await window.page.close();
+    await studio.page.bringToFront();
+    await studio.page.setViewport({ width: 390, height: 844 });
+    expect(await studio.page.$eval('main', (main) => main.scrollWidth)).toBeLessThanOrEqual(390);
+    expect(await studio.axe()).toEqual([]);
+    await studio.page.setViewport({ width: 1280, height: 800 });
+  });
+});
+
 describe('moments for each what is theirs', () => {
   test('a stranger, who has the link, and who holds a pass see their own', async () => {
     // Of the moments of a page one is for everybody with the link, and one for people with a pass.

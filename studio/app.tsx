@@ -33,6 +33,7 @@ const PassesRoom = fetched(
   () => import('./rooms/passes/passes-room.tsx').then((module) => module.PassesRoom),
   theRoom,
 );
+const WhoRoom = fetched(() => import('./rooms/who/who-room.tsx').then((module) => module.WhoRoom), theRoom);
 const Look = fetched(() => import('./rooms/look/look.tsx').then((module) => module.Look), theRoom);
 const About = fetched(() => import('./rooms/about/about.tsx').then((module) => module.About), theRoom);
 const ResumeDesk = fetched(
@@ -84,7 +85,7 @@ function fetchRoomAt(path: string): void {
     arrange: Arrange,
     look: Look,
     plan: PlanRoom,
-    share: page === 'passes' ? PassesRoom : Share,
+    share: { passes: PassesRoom, who: WhoRoom }[page ?? ''] ?? Share,
     feedback: Feedback,
   };
   if (Object.hasOwn(wanted, room)) wanted[room as keyof typeof wanted].fetch().catch(() => undefined);
@@ -140,6 +141,7 @@ export function App() {
         <Route path="look" element={<Look />} />
         <Route path="plan" element={<PlanRoom />} />
         <Route path="share" element={<Share />} />
+        <Route path="share/who" element={<WhoRoom />} />
         <Route path="share/passes" element={<PassesRoom />} />
         <Route path="feedback" element={<Feedback />} />
         <Route path=":room" element={<PlannedRoom />} />

@@ -1,7 +1,8 @@
 import type { CreditPiece } from '../credits/credit.ts';
 import { creditsOf } from '../credits/credits-of.ts';
-import { lowest, reaches } from './height.ts';
-import { type LinkedTo, linkedTo } from './linked-to.ts';
+import { reaches } from './height.ts';
+import type { LinkedTo } from './linked-to.ts';
+import { openPages } from './open-pages.ts';
 import type { Id } from '../id.ts';
 import { withGroundPicture } from '../look/ground-picture.ts';
 import { drawsMoments } from '../moments/drawn-moments.ts';
@@ -9,7 +10,7 @@ import { isMoment, momentsOf } from '../moments/moments-of.ts';
 import { standsInMenu } from '../menu/stands-in-menu.ts';
 import { materialsById } from '../materials/materials-by-id.ts';
 import { materialsOn } from '../pages/materials-on.ts';
-import { byRank } from '../pages/by-rank.ts';
+import { inReadingOrder } from '../pages/in-reading-order.ts';
 import { noCover } from '../pages/cover.ts';
 import type { Opening } from '../pages/opening.ts';
 import { rulesOfPage } from '../pages/page-kinds.ts';
@@ -21,8 +22,6 @@ import { materialsOf } from '../parts/materials-of.ts';
 import type { Draft, Site } from '../sites/site.ts';
 import { coverFor } from './cover-for.ts';
 import { pathOfPages } from './path-of-pages.ts';
-import { heightsOf } from './heights-of.ts';
-import { ownHeight } from './own-height.ts';
 import { seenMaterial, type SeenMaterial } from './seen-material.ts';
 import { seenMoments } from './seen-moments.ts';
 import { withHeld } from '../parts/held-in.ts';
@@ -31,7 +30,7 @@ import { rulesOf, type SeenPart } from '../parts/parts.ts';
 import { seenPart } from '../parts/seen-part.ts';
 import type { Proof } from '../resume/proof.ts';
 import { versionApplied } from '../resume/version-applied.ts';
-import { reachOf, type Viewer } from './viewer.ts';
+import type { Viewer } from './viewer.ts';
 
 export type { SeenMaterial, SeenMaterialOf } from './seen-material.ts';
 export type { SeenPart } from '../parts/parts.ts';
@@ -85,42 +84,6 @@ export interface SiteView {
 }
 
 /**
- * Whether a page lies within what the viewer entered through. A link opens what is listed below it: a page set to
- * Unlisted by its own maker stands in no list and is opened by its own link only.
- */
-function inScope(viewer: Viewer, ways: readonly LinkedTo[], path: readonly Page[]): boolean {
-  const ids = path.map((page) => page.id);
-  switch (viewer.kind) {
-    case 'maker':
-    case 'stranger':
-      return true;
-    case 'site-link':
-      return lowest(path.map(ownHeight)) === 'public';
-    case 'page-link': {
-      const at = ids.indexOf(ways[0]?.page ?? '');
-      return at >= 0 && lowest(path.slice(at + 1).map(ownHeight)) === 'public';
-    }
-    case 'pass':
-      return viewer.covers === 'site' || ways.some(({ page }) => ids.includes(page));
-  }
-}
-
-/** What a viewer's way in is made for by name, be it a page or one version of a résumé. */
-function namedBy(viewer: Viewer): readonly Id[] {
-  if (viewer.kind === 'page-link') return [viewer.page];
-  return viewer.kind === 'pass' && viewer.covers !== 'site' ? viewer.covers : [];
-}
-
-/** The page that a way in which is made for one thing alone opens at; null where the site is entered. */
-function entryOf(draft: Draft, viewer: Viewer, ways: readonly LinkedTo[]): Id | null {
-  const entry = namedBy(viewer).length === 1 ? (ways[0]?.page ?? null) : null;
-  if (viewer.kind !== 'pass') return entry;
-  const page = draft.pages.find(({ id }) => id === entry);
-  // A heading has no address; a pass for the front page enters the site.
-  return page && rulesOfPage(page).opens && !rulesOfPage(page).isFront ? entry : null;
-}
-
-/**
  * The versions of a résumé to which ways in are bound on a page; null where none is.
  *
  * @param path the page, and what it stands in
@@ -131,34 +94,6 @@ function boundVersions(ways: readonly LinkedTo[], path: readonly Page[]): Readon
   return here.length > 0 && versions.length === here.length ? new Set(versions) : null;
 }
 
-/** Pages in reading order: brothers and sisters by rank, children right after their parent. */
-function inReadingOrder(pages: readonly Page[]): Page[] {
-  const below = new Map<Id | null, Page[]>();
-  const known = new Set(pages.map((page) => page.id));
-  for (const page of pages) {
-    const parent = page.parent !== null && known.has(page.parent) ? page.parent : null;
-    const list = below.get(parent);
-    if (list) list.push(page);
-    else below.set(parent, [page]);
-  }
-  const walk = (parent: Id | null): Page[] =>
-    (below.get(parent) ?? []).sort(byRank).flatMap((page) => [page, ...walk(page.id)]);
-  return walk(null);
-}
-
-/** Whether a version of a résumé says something to somebody. */
-const isThere = (
-  draft: Draft,
-  page: Id,
-  version: Id,
-  partReaches: (page: Id, part: Id) => boolean,
-): boolean =>
-  partReaches(page, version) &&
-  draft.pages
-    .filter(({ id }) => id === page)
-    .flatMap((one) => shownOn(one).parts)
-    .some((part) => part.id === version && !isEmptyPart(part));
-
 /**
  * The one door: what a viewer may see of a draft, as plain data, or null when they may see nothing at all.
  * Everything public is produced from this result and from nothing else. Pure; does not change the draft.
@@ -167,23 +102,9 @@ const isThere = (
  * entrance covers it; a material when a page or part in the view shows it.
  */
 export function seenBy(draft: Draft, viewer: Viewer): SiteView | null {
-  const reach = reachOf(viewer);
-  const heights = heightsOf(draft);
-  if (!reaches(heights.site, reach)) return null;
-  const partReaches = (page: Id, part: Id) => reaches(heights.parts.get(page)?.get(part) ?? 'private', reach);
-  // A version that is not there for somebody leads them to nothing.
-  const ways = namedBy(viewer)
-    .flatMap((thing) => linkedTo(draft.pages, thing) ?? [])
-    .filter(({ page, version }) => version === null || isThere(draft, page, version, partReaches));
-  const entry = entryOf(draft, viewer, ways);
-
-  const open = draft.pages.filter((page) => {
-    if (!reaches(heights.pages.get(page.id) ?? 'private', reach)) return false;
-    const path = pathOfPages(draft.pages, page.id);
-    return path !== null && inScope(viewer, ways, path);
-  });
-  if (viewer.kind === 'page-link' && !open.some((page) => page.id === entry)) return null;
-  if (viewer.kind === 'pass' && open.length === 0) return null;
+  const opened = openPages(draft, viewer);
+  if (!opened) return null;
+  const { reach, pages: open, entry, ways, partReaches } = opened;
 
   const known = materialsById(draft.materials);
   const openIds = new Set(open.map((page) => page.id));

@@ -451,6 +451,14 @@ describe('for its maker', () => {
     expect(seen.body).toContain('Words to come');
     expect(seen.body).toContain('whoever holds the pass “Boatyard”');
     expect((await open(pass)).body).toContain('Board words');
+    // A page is found for its reader, wherever it stands for them; one that they do not get is not.
+    const to = async (page: string) => {
+      const reply = await maker.raw('GET', `/studio/see/${site.site}/pass-${pass.id}/?page=${page}`);
+      return reply.headers.location ?? reply.body;
+    };
+    expect(await to(site.board)).toBe(`/studio/see/${site.site}/pass-${pass.id}/`);
+    expect(await to(site.clock)).toContain('This reader gets nothing of this page.');
+    expect(await to(site.trailer)).toContain('This reader gets nothing of this page.');
   });
 
   test('there are not more than a site can have', async () => {

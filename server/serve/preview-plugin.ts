@@ -140,6 +140,7 @@ export function previewRoutes(
 
   app.get('/studio/see/:site/:viewer/*', async (request, reply) => {
     const { site: id, viewer, '*': path } = parsed(paramsSchema, request.params);
+    const { viewer: way } = parsed(z.object({ viewer: z.string() }), request.params);
     const site = await ownSite(db, makerOf(request).id, id);
     const asset = Object.hasOwn(assets.files, path) ? assets.files[path] : undefined;
     const kept = made.get(path);
@@ -155,6 +156,14 @@ export function previewRoutes(
         reply,
         'This reader would see nothing: the site does not open for them. Raise the site in Share to change that.',
       );
+    // Where a page stands for this reader is known here and not to whoever asks.
+    const wanted = parsed(z.object({ page: idSchema.optional() }), request.query).page;
+    if (wanted !== undefined && path === '') {
+      const to = pathsOf(view).get(wanted);
+      if (to === undefined)
+        return nothingToSee(reply, 'This reader gets nothing of this page. Who gets what is told in Share.');
+      return reply.header('cache-control', 'private, no-store').redirect(`/studio/see/${id}/${way}/${to}`);
+    }
     // Addresses lead from the preview's entrance to the server's root.
     const root = '../'.repeat(4);
     const materials = Object.values(view.materials);

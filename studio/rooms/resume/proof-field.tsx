@@ -7,7 +7,7 @@ import type { Proof } from '#core/resume/proof.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Select } from '../../ui/select.tsx';
 import { heightNames } from '../../ui/height-names.ts';
-import { provingPartName } from './proving-part-name.ts';
+import { partInWords } from '../../parts/part-in-words.ts';
 import type { Version } from './use-resume.ts';
 
 const valueOf = (proof: Proof | null) => (proof ? `${proof.page} ${proof.part ?? ''}`.trim() : '');
@@ -38,7 +38,7 @@ export function ProofField({
     { value: one.id, name: pageName(one) },
     ...one.parts.filter(showsProof).map((part) => ({
       value: `${one.id} ${part.id}`,
-      name: `   ${provingPartName(part, state.materials)}`.slice(0, 90),
+      name: `   ${partInWords(part, state.materials)}`.slice(0, 90),
     })),
   ]);
   const value = valueOf(proof);

@@ -213,6 +213,11 @@ export function Share() {
             <h2 id="pages" className="mb-2 text-[1.0625rem]">
               How high each page flies
             </h2>
+            <p className="mb-2">
+              <Link className="link" to="who">
+                Who gets what, for each kind of reader
+              </Link>
+            </p>
             <ul className="grid gap-2">
               {listed.map((page) => (
                 <li

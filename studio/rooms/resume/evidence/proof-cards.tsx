@@ -7,7 +7,7 @@ import { useSite } from '../../../api/site-context.tsx';
 import { HeightGlyph } from '../../../ui/height-glyph.tsx';
 import { heightNames } from '../../../ui/height-names.ts';
 import { MaterialPicture } from '../../../ui/material-picture.tsx';
-import { provingPartName } from '../proving-part-name.ts';
+import { partInWords } from '../../../parts/part-in-words.ts';
 
 /** The pages that prove something, each with what of it does; a proposed one is marked. */
 export function ProofCards({
@@ -49,7 +49,7 @@ export function ProofCards({
                       aria-hidden="true"
                     />
                     <span className="min-w-0 flex-1 truncate">
-                      {part ? provingPartName(part, state.materials) : 'The page'}
+                      {part ? partInWords(part, state.materials) : 'The page'}
                       <span className="sr-only">
                         {skills.length > 0 ? `, shows ${skills.join(', ')}` : ', proposed'}
                       </span>

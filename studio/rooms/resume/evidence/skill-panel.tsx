@@ -10,7 +10,7 @@ import { useSite } from '../../../api/site-context.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { ProofField } from '../proof-field.tsx';
-import { provingPartName } from '../proving-part-name.ts';
+import { partInWords } from '../../../parts/part-in-words.ts';
 import { entriesOf, type ResumeSteps, type Version } from '../use-resume.ts';
 import { verdictMeaning, verdictWords } from './verdict-words.ts';
 
@@ -48,7 +48,7 @@ export function SkillPanel({
     const at = state.pages.filter(isShown).find(({ id }) => id === proof.page);
     const part = at?.parts.find(({ id }) => id === proof.part);
     if (!at || (proof.part !== null && !part)) return null;
-    return part ? `${provingPartName(part, state.materials)}, on ${pageName(at)}` : pageName(at);
+    return part ? `${partInWords(part, state.materials)}, on ${pageName(at)}` : pageName(at);
   };
   return (
     <section aria-labelledby="skill-title" className="skill-panel">

@@ -3,11 +3,11 @@ import type { Material } from '#core/materials/material.ts';
 import { isMoment } from '#core/moments/moments-of.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import type { Part } from '#core/parts/parts.ts';
-import { settingsOf } from '../../parts/parts.ts';
-import { materialName } from '../../ui/material-picture.tsx';
+import { settingsOf } from './parts.ts';
+import { materialName } from '../ui/material-picture.tsx';
 
-/** What a part that proves something is called: what it shows, if that is one thing, else its kind and how much of it. */
-export function provingPartName(part: Part, materials: readonly Material[]): string {
+/** What a part is called where it is not seen: what it shows, if that is one thing, else its kind and how much of it. */
+export function partInWords(part: Part, materials: readonly Material[]): string {
   if (isMoment(part)) return `Moment: ${part.title || roughDateForReaders(part.date, 'en')}`;
   const shown = materialsOf(part);
   const [first] = shown;
