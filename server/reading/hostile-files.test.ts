@@ -73,7 +73,7 @@ describe('files that are made to stop a server', () => {
           `${name}: ${Math.round(contents.length / 1024)} KB, ${reply.statusCode} ${message ?? 'taken'}; at most ${Math.round(workMs)} ms of work at once\n`,
         );
     },
-    60_000,
+    300_000,
   );
 
   test('after all of them an ordinary file is read as ever', async () => {
@@ -96,5 +96,5 @@ describe('files that are made to stop a server', () => {
     patient.reading.close();
     await slow;
     await patient.stop();
-  }, 60_000);
+  }, 300_000);
 });
