@@ -1,5 +1,5 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
-import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Papa from 'papaparse';
@@ -164,7 +164,6 @@ describe('passes for a list', () => {
       await reader.reads('Tide clock');
       await reader.page.browserContext().close();
     }
-    expect(await readFile(file, 'utf8')).toContain('Ebbing');
   });
 
   test('the room is clean for axe and fits a phone', async () => {

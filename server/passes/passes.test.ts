@@ -23,6 +23,7 @@ import type { Site } from '#core/sites/site.ts';
 import { fromParagraphs } from '#core/words/rich-text.ts';
 import { passes } from '../db/schema.ts';
 import { newId } from '../db/new-id.ts';
+import { PassTrees } from './pass-trees.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
 /** Passes, asked from outside by HTTP: who holds one, held one, or guesses at one. */
@@ -232,6 +233,24 @@ describe('what is closed', () => {
     const [material] = (await maker.state(site.site)).materials;
     await maker.call(closeNow, { params: { site: site.site }, body: { things: [material?.id ?? ''] } });
     expect((await open(pass, picture)).statusCode).toBe(404);
+  });
+});
+
+describe('what is closed while it is made for its first reader', () => {
+  test('is closed when it is handed out', async () => {
+    const site = await Shown.start();
+    // Nothing is made ahead; the first who asks waits until something was closed meanwhile.
+    const ahead = jest.spyOn(PassTrees.prototype, 'ahead').mockImplementation(() => {});
+    const real = PassTrees.prototype.of;
+    jest.spyOn(PassTrees.prototype, 'of').mockImplementationOnce(async function (this: PassTrees, ...of) {
+      const made = await real.apply(this, of);
+      await site.page(site.board, { height: 'private' });
+      return made;
+    });
+    const pass = await site.pass();
+    expect(told(await open(pass, 'tool-board/'))).toEqual(told(await never()));
+    expect((await open(pass, 'tide-clock/')).statusCode).toBe(200);
+    expect(ahead).toHaveBeenCalled();
   });
 });
 

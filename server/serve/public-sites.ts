@@ -146,11 +146,7 @@ export class PublicSites {
       union all select ${formerAddresses.siteId} from ${formerAddresses} where ${formerAddresses.address} = ${address})`;
     const site = await this.#reach(sql`${sites.id} in ${named}`);
     if (!site || site.reach !== 'public' || !site.address) return null;
-    const [row] = await this.#db
-      .select(liveColumns)
-      .from(sites)
-      .innerJoin(releases, eq(releases.id, sites.liveRelease))
-      .where(eq(sites.id, site.id));
+    const row = await this.#liveRow(site.id);
     const live = row && (await this.#live(row));
     const tree = live && openTree(live, { kind: 'stranger' }, live.manifest.public);
     if (!tree) return null;
@@ -193,11 +189,7 @@ export class PublicSites {
   async #lookUpLinkPictures(id: string, isOf: (site: string) => void): Promise<Found> {
     const site = await this.#reach(eq(sites.id, id));
     if (!site || !reaches(site.reach, 'unlisted')) return null;
-    const [row] = await this.#db
-      .select(liveColumns)
-      .from(sites)
-      .innerJoin(releases, eq(releases.id, sites.liveRelease))
-      .where(eq(sites.id, id));
+    const row = await this.#liveRow(id);
     const live = row && (await this.#live(row));
     if (!live?.linkPictures) return null;
     const viewers: Viewer[] = [
@@ -233,22 +225,32 @@ export class PublicSites {
   }
 
   async #enterPass(id: string, pass: typeof passes.$inferSelect): Promise<Entrance | null> {
-    const site = await this.#reach(eq(sites.id, id));
-    if (!site || !this.#trees || !reaches(site.reach, 'invited')) return null;
+    const viewer = passViewer(pass);
+    for (;;) {
+      const site = await this.#reach(eq(sites.id, id));
+      const before = site && this.#trees && reaches(site.reach, 'invited') ? await this.#liveRow(id) : null;
+      if (!before || !this.#trees) return null;
+      const made = await this.#trees.of({ id: before.release, site: id, source: before.source }, viewer);
+      // Making it may have taken long: what is closed, and which release is live, is asked once it is there.
+      const row = await this.#liveRow(id);
+      if (!row) return null;
+      if (row.release !== before.release) continue;
+      const tree = openTree(await this.#live(row), viewer, made);
+      if (!tree) return null;
+      return {
+        ...{ site: id, tree, indexable: false, secret: true, asked: true },
+        // Of ways in to chosen pages nobody wrote down where things stood.
+        former: viewer.covers === 'site' ? this.#former(id, viewer, tree) : () => Promise.resolve(null),
+      };
+    }
+  }
+
+  async #liveRow(id: string): Promise<LiveRow | null> {
     const [row] = await this.#db
       .select(liveColumns)
       .from(sites)
       .innerJoin(releases, eq(releases.id, sites.liveRelease))
       .where(eq(sites.id, id));
-    if (!row) return null;
-    const viewer = passViewer(pass);
-    const made = await this.#trees.of({ id: row.release, site: id, source: row.source }, viewer);
-    const tree = openTree(await this.#live(row), viewer, made);
-    if (!tree) return null;
-    return {
-      ...{ site: id, tree, indexable: false, secret: true, asked: true },
-      // Of ways in to chosen pages nobody wrote down where things stood.
-      former: viewer.covers === 'site' ? this.#former(id, viewer, tree) : () => Promise.resolve(null),
-    };
+    return row ?? null;
   }
 }
