@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '#core/id.ts';
-import { releaseSummarySchema, liveSchema } from './site-state.ts';
+import { setTimeTermsSchema } from '#core/release/set-time.ts';
+import { differenceSchema, liveSchema, releaseSummarySchema } from './site-state.ts';
 import { route } from './route.ts';
 
 const nothing = z.object({}).optional();
@@ -20,14 +21,16 @@ export const publishJobSchema = z.object({
 });
 export type PublishJob = z.infer<typeof publishJobSchema>;
 
+const stayingSchema = z.array(idSchema).max(5000).default([]);
+
 export const startPublish = route({
   method: 'POST',
   path: '/api/sites/:site/publish',
   params: atSite,
   body: z.object({
     name: z.string().max(120).default(''),
-    /** Pages that would appear for the first time and are not to, this time. */
-    notYet: z.array(idSchema).max(2000).default([]),
+    /** Pages that are to stay as readers have them, this time; such as no reader has stay away. */
+    staying: stayingSchema,
   }),
   reply: publishJobSchema,
 });
@@ -58,4 +61,83 @@ export const bringBackRelease = route({
   params: z.object({ site: idSchema, number: z.coerce.number().int().positive() }),
   body: nothing,
   reply: liveSchema,
+});
+
+const pageToMendSchema = z.object({
+  page: idSchema,
+  title: z.string(),
+  needs: z.array(
+    z.object({
+      kind: z.enum(['alt', 'transcript', 'credit', 'gone', 'outline']),
+      count: z.number().int().positive(),
+    }),
+  ),
+});
+const readerChangeSchema = z.object({
+  /** Whom it is about: strangers, whoever has the link, or holders of a pass, by its name. */
+  reader: z.union([z.enum(['stranger', 'link']), z.object({ pass: z.string() })]),
+  /** Titles of pages. */
+  gains: z.array(z.string()),
+  loses: z.array(z.string()),
+});
+
+/** What a publish would come to, for readers and for its maker. */
+export const outlookSchema = z.object({
+  /** Those for whom something changes. */
+  readers: z.array(readerChangeSchema),
+  needed: z.array(pageToMendSchema),
+});
+export type Outlook = z.infer<typeof outlookSchema>;
+
+/** Looks ahead, and changes nothing. */
+export const publishOutlook = route({
+  method: 'POST',
+  path: '/api/sites/:site/publish/outlook',
+  params: atSite,
+  body: z.object({ staying: stayingSchema }),
+  reply: outlookSchema,
+});
+
+/** What readers would find otherwise if a release were brought back, told against what they have now. */
+export const compareRelease = route({
+  method: 'GET',
+  path: '/api/sites/:site/releases/:number/differences',
+  params: z.object({ site: idSchema, number: z.coerce.number().int().positive() }),
+  body: nothing,
+  reply: z.array(differenceSchema),
+});
+
+export const setTimeSchema = setTimeTermsSchema.extend({
+  id: idSchema,
+  /** The instant that its clocks mean. */
+  at: z.iso.datetime(),
+  /** When it was done or given up; null while it waits. */
+  doneAt: z.iso.datetime().nullable(),
+  /** What came of it, in a sentence; empty while it waits. */
+  outcome: z.string(),
+});
+export type SetTime = z.infer<typeof setTimeSchema>;
+const setTimesSchema = z.object({ times: z.array(setTimeSchema) });
+
+/** Times that are waited for, and what came of those of the last 30 days. */
+export const listSetTimes = route({
+  method: 'GET',
+  path: '/api/sites/:site/set-times',
+  params: atSite,
+  body: nothing,
+  reply: setTimesSchema,
+});
+export const addSetTime = route({
+  method: 'POST',
+  path: '/api/sites/:site/set-times',
+  params: atSite,
+  body: setTimeTermsSchema,
+  reply: setTimesSchema,
+});
+export const removeSetTime = route({
+  method: 'DELETE',
+  path: '/api/sites/:site/set-times/:time',
+  params: z.object({ site: idSchema, time: idSchema }),
+  body: nothing,
+  reply: setTimesSchema,
 });

@@ -87,12 +87,13 @@ describe('what readers lose and get', () => {
   test('Publish lists what appears for the first time, with a choice of not yet', async () => {
     await studio.saved();
     await studio.press('button', 'Publish');
-    await studio.reads('For the first time');
+    await studio.reads('Publishing will change');
+    await studio.reads('Who gains, who loses');
     expect(await studio.axe()).toEqual([]);
     // The half-written satchel is Private and stays out by itself.
     await studio.reads('1 page is Private and stays out');
     await studio.press('checkbox', /^Publish Float lamp/);
-    await studio.reads('Float lamp not yet');
+    await studio.reads('not yet');
     await studio.press('button', 'Close');
     await studio.press('button', 'Publish');
     await studio.press('button', /^Publish release/);

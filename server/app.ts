@@ -2,10 +2,12 @@ import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import Fastify, { type FastifyInstance, type FastifyReply, LogController } from 'fastify';
+import { format } from 'date-fns';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { accountRoutes } from './accounts/routes.ts';
 import { sessionScope } from './accounts/sessions.ts';
+import { Clockwork } from './clockwork.ts';
 import { captureRoutes } from './capture/routes.ts';
 import { Commands } from './commands/commands.ts';
 import type { Config } from './config.ts';
@@ -26,13 +28,16 @@ import { writeForms, writing } from './messages/write-plugin.ts';
 import { mediaRoutes } from './media/routes.ts';
 import { pageRoutes } from './pages/routes.ts';
 import { planRoutes } from './plan/routes.ts';
+import { PublishJobs } from './publish/jobs.ts';
 import { publishRoutes } from './publish/routes.ts';
+import { SetTimes } from './publish/set-times.ts';
 import type { StoredAssets } from './publish/site-assets.ts';
 import { Preparing } from './publish/preparing.ts';
 import { Tidying } from './publish/tidying.ts';
 import { resumeLinesRoute } from './resume/lines-route.ts';
 import { resumeRoutes } from './resume/routes.ts';
 import { previewRoutes } from './serve/preview-plugin.ts';
+import { releaseViewRoutes } from './serve/release-view-plugin.ts';
 import type { Readers } from './readers/readers.ts';
 import { ReadyResponses } from './serve/ready-responses.ts';
 import { publicListRoutes } from './serve/public-list.ts';
@@ -65,6 +70,8 @@ export interface AppDeps {
   secret: Buffer;
   /** The time by which passes open and close. */
   now?: () => Date;
+  /** What is done by the clock; begun when the server listens. */
+  clockwork?: Clockwork;
   /** The reading processes that stand before this server, if any. */
   readers?: Pick<Readers, 'clear'> | null;
 }
@@ -72,6 +79,7 @@ export interface AppDeps {
 /** Puts the plugins together. Each concern has its own scope: the public side never meets a session or a cookie. */
 export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   const { db, blobs, reading, assets, config, studioFolder } = deps;
+  const { now = () => new Date(), clockwork = new Clockwork() } = deps;
   const ready = new ReadyResponses(64 * 1024 * 1024);
   const app = Fastify({
     // Public files that were asked for lately are answered before anything else looks at the request.
@@ -114,10 +122,14 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     config.prepareAfterMs === null ? null : new Preparing(publishing, config.prepareAfterMs, app.log);
   app.addHook('onListen', async () => preparing?.start());
   app.addHook('preClose', async () => preparing?.stop());
+  app.addHook('onListen', async () => clockwork.start(app.log));
+  app.addHook('preClose', async () => clockwork.stop());
   const commands = new Commands({ db, open, tidying, preparing, log: app.log });
   const comingDown = new ComingDown(db, commands, app.log);
-  app.addHook('onListen', async () => comingDown.start());
-  app.addHook('preClose', async () => comingDown.stop());
+  clockwork.every(10 * 60_000, 'what is over', () => comingDown.run(format(now(), 'yyyy-MM-dd')));
+  const jobs = new PublishJobs();
+  const setTimes = new SetTimes({ ...publishing, open, trees, jobs, commands, now }, app.log);
+  clockwork.every(10_000, 'what is due', () => setTimes.look());
   const mailing = new Mailing(db, config.mail, app.log);
   app.addHook('onListen', async () => mailing.start());
   app.addHook('preClose', async () => mailing.stop());
@@ -125,6 +137,13 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   app.addHook('onClose', () => looking.close());
   const outgoing = new Outgoing(config.standIns);
   app.addHook('onClose', () => outgoing.close());
+
+  const answer = answering({
+    blobs,
+    ready,
+    behindReaders: Boolean(deps.readers),
+    publicOrigin: deps.config.publicOrigin,
+  });
 
   await app.register(async (maker) => {
     await maker.register(helmet, {
@@ -173,27 +192,23 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     quickLinkRoutes(maker, { db, outgoing });
     resumeLinesRoute(maker, { db, blobs, reading, maxPixels: config.maxPixels });
     resumeRoutes(maker, { db, blobs, reading, assets, publicOrigin: config.publicOrigin });
-    publishRoutes(maker, { ...publishing, open, trees });
+    publishRoutes(maker, { ...publishing, open, trees, jobs, now });
     passRoutes(maker, { db, open, trees, secret: deps.secret });
     previewRoutes(maker, { db, assets, blobs, reading, publicOrigin: config.publicOrigin });
+
+    releaseViewRoutes(maker, { db, answer });
 
     if (studioFolder && existsSync(join(studioFolder, 'index.html')))
       await maker.register(studioFiles, { studioFolder });
     publicListRoutes(maker, open);
   });
 
-  const answer = answering({
-    blobs,
-    ready,
-    behindReaders: Boolean(deps.readers),
-    publicOrigin: deps.config.publicOrigin,
-  });
   await app.register(async (readers) => serveSites(readers, { open, answer }));
   await app.register(async (readers) => {
     await readers.register(rateLimit, { global: false });
     const write = await writing(readers, { db, blobs, mailing });
     writeForms(readers, { open, answer: write });
-    const { secret, now } = deps;
+    const { secret } = deps;
     await readers.register(async (door) =>
       passDoor(door, {
         open,
@@ -201,7 +216,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
         write,
         secret,
         secureCookies: config.secureCookies,
-        ...(now && { now }),
+        now,
       }),
     );
   });

@@ -1,6 +1,6 @@
 import { plural } from '../words/plural.ts';
 import type { PassTerms } from './pass.ts';
-import { localTimeInWords } from './pass-time-in-words.ts';
+import { localTimeInWords } from '../dates/local-time-in-words.ts';
 
 /**
  * What a pass does, from its reader's side, said before it is made.

@@ -1,4 +1,4 @@
-import { instantOf } from './local-time.ts';
+import { instantOf } from '../dates/local-time.ts';
 import type { PassTerms } from './pass.ts';
 
 /** When a pass opens something: from an instant on, and until another one, which is no longer within it. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '../id.ts';
 import { line } from '../words/line.ts';
-import { localTimeSchema, timeZoneSchema } from './local-time.ts';
+import { localTimeSchema, timeZoneSchema } from '../dates/local-time.ts';
 
 /** So many things one pass opens by name; who wants more opens the whole site. */
 const mostOpened = 100;

@@ -1,12 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { draftArbitrary, type ProjectDraft, marker } from '../access/arbitrary-draft.ts';
+import { draftArbitrary, marker, mixedDraftArbitrary, type ProjectDraft } from '../access/arbitrary-draft.ts';
 import { seenBy } from '../access/seen-by.ts';
 import type { Viewer } from '../access/viewer.ts';
+import { rulesOfPage } from '../pages/page-kinds.ts';
+import { inWallOrder } from '../pages/wall-order.ts';
 import { newPart } from '../parts/new-part.ts';
-import type { PageOf } from '../pages/page.ts';
+import type { Page, PageOf } from '../pages/page.ts';
 import type { Part } from '../parts/parts.ts';
-import type { Draft } from '../sites/site.ts';
+import type { Draft, Site } from '../sites/site.ts';
 import { differences } from './differences.ts';
 import { releasable } from './released.ts';
 
@@ -42,13 +44,99 @@ describe('differences', () => {
     );
   });
 
-  test('are none only if every reader sees the same as before', () => {
-    fc.assert(
-      fc.property(draftArbitrary, draftArbitrary, (live, draft) => {
-        const same = { ...draft, site: { ...draft.site, address: live.site.address } };
-        if (differences(releasable(live), same).length === 0) expect(viewsOf(same)).toBe(viewsOf(live));
+  /** What readers notice: of the order of the wall only what hangs there, and quick links only where they stand. */
+  const noticedOf = (draft: Draft) =>
+    JSON.stringify(
+      readers.map((viewer) => {
+        const view = seenBy(draft, viewer);
+        if (!view) return null;
+        const pages = view.pages.map((page) => ({
+          ...page,
+          onWall: page.onWall && rulesOfPage(page).isWork,
+        }));
+        const wall = inWallOrder(
+          pages.filter(({ onWall }) => onWall),
+          view.site,
+        );
+        return { ...view, pages, site: { ...view.site, wallOrder: wall.map(({ id }) => id) } };
       }),
     );
+
+  /** Another value of everything that is said of a site; a field that is missing here does not compile. */
+  const otherwise = (site: Site): { [K in keyof Omit<Site, 'id' | 'address'>]: Site[K] } => ({
+    title: 'Another name',
+    height: site.height === 'public' ? 'invited' : 'public',
+    searchEngines: !site.searchEngines,
+    look: { ...site.look, theme: site.look.theme === 'signal' ? 'broadsheet' : 'signal' },
+    evidenceWanted: site.evidenceWanted + 1,
+    by: 'Somebody else',
+    menu: site.menu === 'line' ? 'side' : 'line',
+    wall: site.wall === 'rows' ? 'groups' : 'rows',
+    wallOrder: [...site.wallOrder, 'page-0', 'page-3'].reverse(),
+    offWall: ['page-1', 'page-2'],
+    wallLabels: site.wallLabels === 'below' ? 'over' : 'below',
+    wallDates: !site.wallDates,
+    wallTags: !site.wallTags,
+    welcome: !site.welcome,
+    language: site.language === 'fr' ? 'en' : 'fr',
+    quickLinks: [
+      {
+        id: 'link-x',
+        name: 'X',
+        to: 'https://x.example/',
+        newWindow: false,
+        inMenu: true,
+        atEnd: 'every',
+        pages: [],
+      },
+    ],
+    contact: 'https://mail.example/',
+    linkPictures: !site.linkPictures,
+    underAge: !site.underAge,
+    rights: 'CC-BY-4.0',
+    phases: site.phases.map((phase) => ({ ...phase, name: `${phase.name} again` })),
+    notMoments: ['material-1'],
+  });
+
+  test('tell of every setting of the site that any reader notices', () => {
+    const noticed = new Set<string>();
+    fc.assert(
+      fc.property(fc.oneof(draftArbitrary, mixedDraftArbitrary), (live: Draft) => {
+        for (const [field, value] of Object.entries(otherwise(live.site))) {
+          const draft = { ...live, site: { ...live.site, [field]: value } };
+          if (noticedOf(draft) === noticedOf(live)) continue;
+          noticed.add(field);
+          expect({ field, told: differences(releasable(live), draft).length > 0 }).toEqual({
+            field,
+            told: true,
+          });
+        }
+      }),
+    );
+    // It is a check of something: most of them are seen by somebody in these sites.
+    expect(noticed.size).toBeGreaterThan(14);
+  });
+
+  test('tell of everything of a page that any reader notices', () => {
+    const noticed = new Set<string>();
+    fc.assert(
+      fc.property(mixedDraftArbitrary, mixedDraftArbitrary, fc.nat(7), (live, other, at) => {
+        const [page, from] = [live.pages[at], other.pages[at]];
+        if (!page || !from) return;
+        for (const [field, value] of Object.entries(from)) {
+          if (['id', 'kind', 'slug', 'parent', 'rank'].includes(field) || !(field in page)) continue;
+          const pages = live.pages.map((one) => (one === page ? ({ ...one, [field]: value } as Page) : one));
+          const draft = { ...live, pages };
+          if (noticedOf(draft) === noticedOf(live)) continue;
+          noticed.add(field);
+          expect({ field, told: differences(releasable(live), draft).length > 0 }).toEqual({
+            field,
+            told: true,
+          });
+        }
+      }),
+    );
+    expect([...noticed].sort()).toEqual(expect.arrayContaining(['cover', 'height', 'opening', 'parts']));
   });
 
   test('say in words what changed', () => {

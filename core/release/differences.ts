@@ -1,10 +1,13 @@
 import { effectiveHeight } from '../access/effective-height.ts';
+import { heightsOf } from '../access/heights-of.ts';
 import { type Height, heightLevel } from '../access/height.ts';
 import { siteHeight } from '../access/site-height.ts';
 import { creditsOf } from '../credits/credits-of.ts';
 import type { Id } from '../id.ts';
 import { standsInMenu } from '../menu/stands-in-menu.ts';
 import type { Material } from '../materials/material.ts';
+import { momentsOf } from '../moments/moments-of.ts';
+import type { Phase } from '../moments/phases.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { byRank } from '../pages/by-rank.ts';
 import { factsOf, type Page, shownOn } from '../pages/page.ts';
@@ -170,6 +173,12 @@ function wallOf({ site, pages }: Draft, other: Draft): Id[] {
   return inWallOrder(work, site).map(({ id }) => id);
 }
 
+/** Phases that readers are told of: those of moments, in their order. */
+function phasesUsed({ site, pages }: Draft): Phase[] {
+  const used = new Set(pages.flatMap((page) => momentsOf(shownOn(page).parts).map(({ phase }) => phase)));
+  return site.phases.filter(({ id }) => used.has(id));
+}
+
 /** A change that lies on no single part. */
 const onNoPart = { opening: false, parts: [] };
 
@@ -209,6 +218,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
   if (live && hangs.some((field) => live.site[field] !== after.site[field]))
     what.push('how the front page hangs');
   if (live && live.site.language !== after.site.language) what.push('language');
+  if (live && !same(phasesUsed(live), phasesUsed(after))) what.push('phases of the work');
   if (live && !same(live.site.quickLinks, after.site.quickLinks)) what.push('quick links');
   if (live && (live.site.contact !== after.site.contact || live.site.rights !== after.site.rights))
     what.push('what stands at the end of every page');
@@ -241,6 +251,7 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
       access: siteWas === siteIs ? null : { before: siteWas, after: siteIs },
     });
 
+  const heights = { before: heightsOf(live ?? after), after: heightsOf(after) };
   const oldPages = new Map((live?.pages ?? []).map((page) => [page.id, page]));
   for (const page of [...after.pages].sort(byRank)) {
     const was = oldPages.get(page.id);
@@ -263,6 +274,12 @@ export function differences(live: Draft | null, draft: Draft): Difference[] {
     // A page that rises or sinks only with the whole site is told once, with the site.
     const ownHeightMoved = was.height !== page.height && wasAt !== isAt;
     if (ownHeightMoved) changes.what.push(`${heightNames[wasAt]} becomes ${heightNames[isAt]}`);
+    else if (was.height !== page.height && siteIs === 'unlisted' && siteWas === siteIs) {
+      // Where the whole site is Unlisted its link opens what is listed in it: Public pages.
+      const listed = [heights.before, heights.after].map(({ pages }) => pages.get(page.id) === 'public');
+      if (listed[0] !== listed[1])
+        changes.what.push(listed[1] ? 'opened by the link to the site' : 'left out of the link to the site');
+    }
     if (changes.what.length > 0)
       list.push({
         kind: 'changed',

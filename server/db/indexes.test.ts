@@ -6,7 +6,15 @@ import { changeMessage, countUnread, openBox, sendCopies } from '#contract/messa
 import { Mailing } from '../mail/mailing.ts';
 import { dropDeleted, putIn } from '../messages/box.ts';
 import { changePass, listPasses, makePasses, removePass, renewPass, restorePass } from '#contract/passes.ts';
-import { bringBackRelease, listReleases } from '#contract/publishing.ts';
+import {
+  addSetTime,
+  bringBackRelease,
+  compareRelease,
+  listReleases,
+  listSetTimes,
+  publishOutlook,
+  removeSetTime,
+} from '#contract/publishing.ts';
 import { changeSite, checkAddress, listSites, renewLink } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
@@ -76,6 +84,9 @@ const others = `
   insert into pass (id, site_id, label, for_whom, opens, time_zone, may_download, key_hash, deleted_at)
     select 'pass' || n, 's' || (n % 2000 + 1), 'Tutors', '', '"site"', 'UTC', true, md5('p' || n),
       case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
+  insert into set_time (id, site_id, does, local, time_zone, at, name, done_at)
+    select 'time' || n, 's' || (n % 2000 + 1), 'publish', '', 'UTC', now() + interval '1 day', '',
+      case when n % 400 <> 1 then now() end from generate_series(1, 8000) n;
   insert into pass_tree (release_id, site_id, opens, tree)
     select id, site_id, 'x', '{}' from release;
   insert into captured (site_id, thing, capture, moment)
@@ -158,7 +169,20 @@ async function aDay(): Promise<void> {
   await maker.call(changeMessage, { params: { message: 'message-one' }, body: { read: true } });
   await new Mailing(server.database.db, { smtp: null, from: 'wall@kite.example' }, console).run(new Date());
   await dropDeleted(server.database.db);
+  await maker.call(publishOutlook, { params, body: { staying: [page] } });
   await maker.call(listReleases, { params });
+  await maker.call(compareRelease, { params: { ...params, number: '1' } });
+  await maker.raw('GET', `/studio/release/${site.id}/1/stranger/`);
+  await maker.raw('GET', `/studio/release/${site.id}/now/visitors/${page}`);
+  const later = (does: 'publish' | 'take-down', local: string) =>
+    maker.call(addSetTime, { params, body: { does, local, timeZone: 'UTC' } });
+  const { times } = await later('take-down', '2099-01-01T00:00');
+  await maker.call(removeSetTime, { params: { ...params, time: times[0]?.id ?? '' } });
+  await later('publish', '2099-01-01T00:00');
+  await maker.call(listSetTimes, { params });
+  server.clock.now = () => new Date('2099-01-02T00:00:00Z');
+  await server.clockwork.look();
+  server.clock.now = () => new Date();
   await maker.call(bringBackRelease, { params: { ...params, number: '1' } });
   for (const path of [`/${address}/`, '/was-7/', '/nowhere/', job.live?.siteLinkPath ?? '', '/sitemap.xml'])
     await server.get(path);

@@ -22,6 +22,7 @@ import type { Page } from '#core/pages/page.ts';
 import type { Height } from '#core/access/height.ts';
 import type { KeptDraft, Piece } from '#core/stored/draft-pieces.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
+import type { DoesAtTime } from '#core/release/set-time.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 
@@ -236,7 +237,14 @@ export const parts = pgTable(
     /** Of the edit that last wrote this part. */
     revision: revision(),
   },
-  (table) => [primaryKey({ columns: [table.pageId, table.id] }), index('part_site').on(table.siteId)],
+  (table) => [
+    primaryKey({ columns: [table.pageId, table.id] }),
+    index('part_site').on(table.siteId),
+    // What its maker is free for comes down by itself, and is looked for often.
+    index('part_availability')
+      .on(sql`(content ->> 'to')`)
+      .where(sql`content ->> 'kind' = 'availability'`),
+  ],
 );
 
 /**
@@ -514,5 +522,32 @@ export const passTrees = pgTable(
   (table) => [
     primaryKey({ columns: [table.releaseId, table.opens] }),
     index('pass_tree_site').on(table.siteId),
+  ],
+);
+
+/** What the server does for a maker at a time they set. */
+export const setTimes = pgTable(
+  'set_time',
+  {
+    id: text('id').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    does: text('does').$type<DoesAtTime>().notNull(),
+    /** By clocks in its time zone, as its maker said it. */
+    local: text('local').notNull(),
+    timeZone: text('time_zone').notNull(),
+    /** The instant that comes of it. */
+    at: when('at').notNull(),
+    name: text('name').notNull(),
+    doneAt: when('done_at'),
+    outcome: text('outcome').notNull().default(''),
+    createdAt: createdAt(),
+  },
+  (table) => [
+    index('set_time_site').on(table.siteId),
+    index('set_time_waiting')
+      .on(table.at)
+      .where(sql`done_at is null`),
   ],
 );

@@ -7,6 +7,7 @@ import type { FileTree } from '#core/release/manifest.ts';
 import type { KeptDraft } from '#core/stored/draft-pieces.ts';
 import { sourceOf } from '../db/release-source.ts';
 import { passes, passTrees, releases, sites } from '../db/schema.ts';
+import { accountOf } from '../sites/site-rows.ts';
 import { entranceTree, makeFiles, type PublishDeps } from '../publish/made-files.ts';
 
 /** Of more different ones than this, those of a site are made only when somebody asks. */
@@ -95,15 +96,8 @@ export class PassTrees {
     const { db } = this.#deps;
     const view = seenBy(await sourceOf(db, live.site, live.source), viewer);
     if (!view) return null;
-    const [of] = await db.select({ account: sites.accountId }).from(sites).where(eq(sites.id, live.site));
-    const made = await makeFiles(
-      this.#deps,
-      [view],
-      [],
-      of?.account ?? live.site,
-      () => {},
-      this.#stopped.signal,
-    );
+    const account = await accountOf(db, live.site);
+    const made = await makeFiles(this.#deps, [view], [], account, () => {}, this.#stopped.signal);
     // A key never stands in a page, and its links have no pictures.
     const tree = await entranceTree(this.#deps, view, made, { base: null, sharesBelow: null }, () => {});
     await db.transaction(async (tx) => {

@@ -1,26 +1,19 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
 import { bringBackRelease, startPublish } from '#contract/publishing.ts';
 import { closeNow } from '#contract/closing.ts';
 import { deleteMaterials } from '#contract/materials.ts';
-import { changePage, createPage, deletePage, movePart } from '#contract/pages.ts';
+import { createPage, deletePage, movePart } from '#contract/pages.ts';
 import { changeSite } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import type { Height } from '#core/access/height.ts';
 import { newPart } from '#core/parts/new-part.ts';
-import type { Page } from '#core/pages/page.ts';
-import type { Part } from '#core/parts/parts.ts';
-import { fromParagraphs } from '#core/words/rich-text.ts';
-import type { Site } from '#core/sites/site.ts';
-import { newId } from '../db/new-id.ts';
+import { PublishedSite, wordsPart } from '../testing/published-site.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
 /**
  * What is closed is closed, asked from outside by HTTP after everything a maker can do, in any order. Nothing in here looks
  * into the database: readers cannot either.
  */
-const pictures = join(import.meta.dirname, '../../demo/pictures');
 let server: TestServer;
 let maker: TestMaker;
 beforeAll(async () => {
@@ -32,59 +25,10 @@ beforeEach(() => {
   jest.restoreAllMocks();
 });
 
-const words = (id: string, text: string): Part =>
-  ({ ...newPart('words', id), text: fromParagraphs(text) }) as Part;
-
-/** A public, published site: a clock with two parts and a picture, and a satchel. */
-class Live {
-  private constructor(
-    readonly site: string,
-    readonly address: string,
-    readonly clock: string,
-    readonly satchel: string,
-    readonly picture: string,
-  ) {}
-
-  static async start(height: Height = 'public'): Promise<Live> {
-    const site = (await maker.site()).site.id;
-    const address = `closing-${newId()
-      .toLowerCase()
-      .replace(/[^a-z0-9]/g, 'x')}`;
-    const photo = await readFile(join(pictures, 'tide-clock/13-dial-too-small.jpg'));
-    const { material } = await maker.upload(site, 'dial.jpg', photo);
-    const make = (title: string) =>
-      maker.call(createPage, { params: { site }, body: { title, materials: [] } });
-    const clock = (await make('Tide clock')).page;
-    const satchel = (await make('Satchel')).page;
-    const live = new Live(site, address, clock, satchel, material);
-    await live.page(clock, {
-      summary: 'One hand for the tide',
-      parts: [words(`${clock}-open`, 'Open words'), words(`${clock}-other`, 'Other words')],
-    });
-    await live.page(satchel, { summary: 'From one sail', parts: [words(`${satchel}-sail`, 'Sail words')] });
-    await live.change({ height, address });
-    await live.publish();
-    return live;
-  }
-
-  change(change: Partial<Site>) {
-    return maker.call(changeSite, {
-      params: { site: this.site },
-      body: { seen: 0, label: `Site ${JSON.stringify(change)}`, change },
-    });
-  }
-
-  async page(page: string, change: Partial<Page>) {
-    const { revision } = await maker.state(this.site);
-    return maker.call(changePage, {
-      params: { site: this.site, page },
-      body: { seen: revision, label: `Page ${Object.keys(change).join()}`, change },
-    });
-  }
-
-  async partHeight(page: string, part: string, height: Height) {
-    const parts = (await maker.project(this.site, page))?.parts ?? [];
-    return this.page(page, { parts: parts.map((one) => (one.id === part ? { ...one, height } : one)) });
+/** A public, published site, and everything its maker can do with it. */
+class Live extends PublishedSite {
+  static start(height: Height = 'public'): Promise<Live> {
+    return PublishedSite.openAs(Live, server, maker, height);
   }
 
   undo(sure = false) {
@@ -95,25 +39,12 @@ class Live {
     return maker.call(redoEdit, { params: { site: this.site }, body: { sure } });
   }
 
-  async publish(notYet: string[] = []) {
-    if (notYet.length === 0) return maker.publish(this.site);
-    const job = await maker.call(startPublish, { params: { site: this.site }, body: { name: '', notYet } });
-    await maker.finished(this.site, job);
-    return job;
-  }
-
   bringBack(number: number) {
     return maker.call(bringBackRelease, { params: { site: this.site, number: String(number) } });
   }
 
   deletePage(page: string, readers: 'now' | 'next-publish' = 'next-publish') {
     return maker.call(deletePage, { params: { site: this.site, page }, body: { readers } });
-  }
-
-  /** What a stranger gets: the status, and the whole site's words when it is open. */
-  async stranger(path = ''): Promise<string> {
-    const reply = await server.get(`/${this.address}/${path}`);
-    return reply.statusCode === 200 ? reply.body : String(reply.statusCode);
   }
 
   /** Who can open what with the link; the link is asked for while it is known. */
@@ -263,7 +194,7 @@ describe('whatever lowers something closes it at once', () => {
     [
       'a deleted part, shut afterwards',
       async (live) => {
-        await live.page(live.clock, { parts: [words(`${live.clock}-other`, 'Other words')] });
+        await live.page(live.clock, { parts: [wordsPart(`${live.clock}-other`, 'Other words')] });
         expect(await live.stranger('tide-clock/')).toContain('Open words');
         await maker.call(closeNow, {
           params: { site: live.site },
@@ -292,7 +223,7 @@ describe('whatever lowers something closes it at once', () => {
     const live = await Live.start();
     await live.page(live.clock, {
       opening: { layout: 'full', pictures: [live.picture] },
-      parts: [words(`${live.clock}-open`, 'Open words')],
+      parts: [wordsPart(`${live.clock}-open`, 'Open words')],
     });
     await live.publish();
     const page = await live.stranger('tide-clock/');
@@ -312,7 +243,7 @@ describe('whatever lowers something closes it at once', () => {
     const part = `${live.clock}-picture`;
     await live.page(live.clock, {
       cover: { picture: live.picture, focus: null },
-      parts: [words(`${live.clock}-open`, 'Open words'), newPart('picture', part, [live.picture])],
+      parts: [wordsPart(`${live.clock}-open`, 'Open words'), newPart('picture', part, [live.picture])],
     });
     await live.publish();
     expect(await live.stranger()).toContain('files/');
@@ -339,7 +270,7 @@ describe('what is closed stays closed wherever it went', () => {
   test('a part set Private, deleted, published, and an old release brought back', async () => {
     const live = await Live.start();
     await live.partHeight(live.clock, `${live.clock}-open`, 'private');
-    await live.page(live.clock, { parts: [words(`${live.clock}-other`, 'Other words')] });
+    await live.page(live.clock, { parts: [wordsPart(`${live.clock}-other`, 'Other words')] });
     await live.publish();
     await live.bringBack(1);
     expect(await live.stranger('tide-clock/')).toContain('Other words');
@@ -472,12 +403,11 @@ describe('pages that appear for the first time', () => {
     await live.publish();
     expect(await live.stranger('half-written/')).toBe('404');
 
-    await live.page(draft.page, { height: 'public', parts: [words('half-1', 'Half words')] });
+    await live.page(draft.page, { height: 'public', parts: [wordsPart('half-1', 'Half words')] });
     await live.page(live.satchel, { summary: 'Newer line' });
-    await live.publish([draft.page, live.satchel]);
+    await live.publish([draft.page]);
     expect(await live.stranger('half-written/')).toBe('404');
     expect(await live.stranger()).not.toContain('Half-written');
-    // Only what readers never had can be kept back.
     expect(await live.stranger('satchel/')).toContain('Newer line');
     const { live: now, pages } = await maker.state(live.site);
     expect(pages.find(({ id }) => id === draft.page)?.height).toBe('public');

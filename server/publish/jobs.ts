@@ -1,12 +1,16 @@
 import type { PublishJob } from '#contract/publishing.ts';
+
 import { newId } from '../db/new-id.ts';
 import { Problem } from '../http/problem.ts';
 import type { Progress } from './made-files.ts';
+
+export type { PublishJob };
 
 interface Job {
   site: string;
   shown: PublishJob;
   cancel: AbortController;
+  settled: Promise<unknown>;
 }
 
 /** How long a finished job can still be asked about. */
@@ -30,6 +34,7 @@ export class PublishJobs {
     const job: Job = {
       site,
       cancel: new AbortController(),
+      settled: Promise.resolve(),
       shown: {
         id: newId(),
         state: 'running',
@@ -42,7 +47,7 @@ export class PublishJobs {
     };
     this.#jobs.set(job.shown.id, job);
     const progress: Progress = (step, done, total) => Object.assign(job.shown, { step, done, total });
-    work(progress, job.cancel.signal)
+    job.settled = work(progress, job.cancel.signal)
       .then(
         (live) => Object.assign(job.shown, { state: 'done', live }),
         (error: unknown) => {
@@ -64,6 +69,18 @@ export class PublishJobs {
       )
       .finally(() => setTimeout(() => this.#jobs.delete(job.shown.id), keptMs).unref());
     return job.shown;
+  }
+
+  /** Whether a site is being published now. */
+  isRunning(site: string): boolean {
+    return [...this.#jobs.values()].some((job) => job.site === site && job.shown.state === 'running');
+  }
+
+  /** Resolves when a publish has come to its end, whichever that is. */
+  async settled(site: string, id: string): Promise<PublishJob> {
+    const shown = this.get(site, id);
+    await this.#jobs.get(id)?.settled;
+    return shown;
   }
 
   get(site: string, id: string): PublishJob {

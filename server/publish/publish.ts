@@ -1,7 +1,7 @@
 import type { Id } from '#core/id.ts';
 import type { Draft } from '#core/sites/site.ts';
-import type { Page } from '#core/pages/page.ts';
 import { releasable } from '#core/release/released.ts';
+import { withStaying } from '#core/release/staying.ts';
 import { ceilingsSince, raiseToPublished } from '../db/ceilings.ts';
 import type { Progress, PublishDeps } from './made-files.ts';
 import { release } from './release.ts';
@@ -12,21 +12,12 @@ export interface DraftAt {
   revision: number;
 }
 
-/** The draft without pages that their maker does not want to show yet. They stay as they are in the draft itself. */
-const without = (draft: Draft, notYet: ReadonlySet<Id>): Draft =>
-  notYet.size === 0
-    ? draft
-    : {
-        ...draft,
-        pages: draft.pages.map((page): Page => (notYet.has(page.id) ? { ...page, height: 'private' } : page)),
-      };
-
 /**
  * Publishes a draft: filters it into what each entrance may see, makes what is missing, and switches readers over
  * in one transaction at the very end. Until then, and after a crash at any point, readers have the old release. What was
  * lowered while it ran is not opened by it.
  *
- * @param notYet pages that no reader has had, and that are to stay so
+ * @param staying pages that are to stay as readers have them, and what readers have; see `withStaying`
  * @returns the number of the new release
  * @throws the signal's reason when it was cancelled
  */
@@ -36,9 +27,9 @@ export async function publish(
   name: string,
   progress: Progress,
   signal: AbortSignal,
-  notYet: ReadonlySet<Id> = new Set(),
+  staying: { had: Draft | null; pages: ReadonlySet<Id> } = { had: null, pages: new Set() },
 ): Promise<number> {
-  const wanted = without(draft, notYet);
+  const wanted = withStaying(staying.had, draft, staying.pages);
   const number = await release(
     deps,
     releasable(wanted),

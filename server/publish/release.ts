@@ -18,6 +18,7 @@ import { releases, sites } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import { renderFeed } from '#site/render/feed.ts';
 import { feedPath } from '#site/render/site-paths.ts';
+import { accountOf } from '../sites/site-rows.ts';
 import { keepPaths } from './kept-paths.ts';
 import { keepTimes, timesOf } from './page-times.ts';
 import { linkPicturesOf } from './share-pictures.ts';
@@ -59,12 +60,6 @@ export async function release(
   }
 }
 
-/** Whose site it is: files made for publishing count with those of the same maker's uploads. */
-async function makerOfSite({ db }: PublishDeps, site: string): Promise<string> {
-  const [row] = await db.select({ account: sites.accountId }).from(sites).where(eq(sites.id, site));
-  return row?.account ?? site;
-}
-
 /** One try; returns the lowered copy to try with when something was lowered meanwhile. */
 async function attempt(
   deps: PublishDeps,
@@ -80,7 +75,8 @@ async function attempt(
   const { address, linkPictures, id: site } = source.site;
   // Links that strangers cannot have are passed on with a picture only where their maker wants it.
   const shared = views.filter((view) => view === entrances.public || linkPictures);
-  const maker = await makerOfSite(deps, site);
+  // Files made for publishing count with those of the same maker's uploads.
+  const maker = await accountOf(deps.db, site);
   const made = await makeFiles(deps, views, shared, maker, progress, signal);
 
   const total = views.reduce(

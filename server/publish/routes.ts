@@ -1,38 +1,36 @@
 import type { FastifyInstance } from 'fastify';
 import {
+  addSetTime,
   bringBackRelease,
   cancelPublish,
+  compareRelease,
   getPublishJob,
   listReleases,
+  listSetTimes,
+  publishOutlook,
+  removeSetTime,
   startPublish,
 } from '#contract/publishing.ts';
 import { makerOf } from '../accounts/sessions.ts';
-import type { Database } from '../db/connect.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
-import type { PassTrees } from '../passes/pass-trees.ts';
-import type { PublicSites } from '../serve/public-sites.ts';
+import { differences } from '#core/release/differences.ts';
+import { hadNow } from '../sites/had-now.ts';
 import { liveStatement } from '../sites/live-statement.ts';
 import { draftAt, loadDraft, ownSite } from '../sites/load-draft.ts';
 import { studioMemory } from '../sites/studio-memory.ts';
-import { PublishJobs } from './jobs.ts';
 import { bringBack } from './bring-back.ts';
-import type { PublishDeps } from './made-files.ts';
-import { publish } from './publish.ts';
+import { outlook } from './outlook.ts';
+import { publishSite, type PublishSiteDeps } from './publish-site.ts';
 import { releaseNumbered, releasesOf } from './release-rows.ts';
+import {
+  addSetTime as addSetTimeRow,
+  removeSetTime as removeSetTimeRow,
+  setTimesOf,
+} from './set-time-rows.ts';
 
-/** Pages that readers have by now: only those that they never had can be kept back. */
-async function releasedPages(db: Database, site: string, live: number | null): Promise<Set<string>> {
-  const source = live === null ? null : await studioMemory(db).released.load(db, site, live);
-  return new Set(source?.pages.map(({ id }) => id));
-}
-
-export function publishRoutes(
-  app: FastifyInstance,
-  deps: PublishDeps & { open: PublicSites; trees: PassTrees },
-): void {
-  const { db, open, trees } = deps;
-  const jobs = new PublishJobs();
+export function publishRoutes(app: FastifyInstance, deps: PublishSiteDeps & { now: () => Date }): void {
+  const { db, open, trees, jobs, now } = deps;
   const liveNow = async (account: string, id: string) => {
     const site = await ownSite(db, account, id);
     return liveStatement(db, site, await loadDraft(db, site));
@@ -40,19 +38,27 @@ export function publishRoutes(
 
   handle(app, startPublish, async ({ params, body }, request) => {
     const account = makerOf(request).id;
-    const { site, ...draft } = await draftAt(db, account, params.site);
-    const had = await releasedPages(db, site.id, site.liveRelease);
-    const notYet = new Set(body.notYet.filter((page) => !had.has(page)));
-    return jobs.start(
-      site.id,
-      async (progress, signal) => {
-        await publish(deps, draft, body.name, progress, signal, notYet);
-        await open.forget([site.id]);
-        trees.ahead(site.id);
-        return liveNow(account, site.id);
-      },
+    return publishSite(
+      deps,
+      { account, site: params.site },
+      body,
+      () => liveNow(account, params.site),
       (error) => request.log.error(error),
     );
+  });
+
+  handle(app, publishOutlook, async ({ params, body }, request) => {
+    const { site, draft } = await draftAt(db, makerOf(request).id, params.site);
+    return outlook(db, site, draft, body.staying);
+  });
+
+  handle(app, compareRelease, async ({ params }, request) => {
+    const site = await ownSite(db, makerOf(request).id, params.site);
+    const had = await hadNow(db, site);
+    const release = await releaseNumbered(db, site.id, params.number);
+    const source = release && (await studioMemory(db).released.load(db, site.id, release));
+    if (!source) throw notFound('This release');
+    return differences(had?.now ?? null, source);
   });
 
   handle(app, getPublishJob, async ({ params }, request) => {
@@ -85,5 +91,21 @@ export function publishRoutes(
     await open.forget([site.id]);
     trees.ahead(site.id);
     return liveNow(account, site.id);
+  });
+  handle(app, listSetTimes, async ({ params }, request) => {
+    const site = await ownSite(db, makerOf(request).id, params.site);
+    return { times: await setTimesOf(db, site.id, now()) };
+  });
+
+  handle(app, addSetTime, async ({ params, body }, request) => {
+    const site = await ownSite(db, makerOf(request).id, params.site);
+    await addSetTimeRow(db, site.id, body, now());
+    return { times: await setTimesOf(db, site.id, now()) };
+  });
+
+  handle(app, removeSetTime, async ({ params }, request) => {
+    const site = await ownSite(db, makerOf(request).id, params.site);
+    await removeSetTimeRow(db, site.id, params.time);
+    return { times: await setTimesOf(db, site.id, now()) };
   });
 }

@@ -1,9 +1,8 @@
 import { createHash } from 'node:crypto';
-import type { FastifyInstance, FastifyReply } from 'fastify';
+import type { FastifyInstance } from 'fastify';
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { draftPaths } from '#contract/material-paths.ts';
-import { entrancesOf } from '#core/access/entrances.ts';
 import { seenBy, type SiteView } from '#core/access/seen-by.ts';
 import { picturesOf } from '#core/gallery/picture-source.ts';
 import { picturesUnderWords } from '#site/render/page-covers.ts';
@@ -34,7 +33,9 @@ import {
 } from '../publish/site-assets.ts';
 import { passRow, type PassRow } from '../passes/pass-rows.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
+import { nothingToSee } from './nothing-to-see.ts';
 import { pagePolicy } from './page-policy.ts';
+import { waysTo } from './ways-to.ts';
 import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
 
@@ -81,33 +82,6 @@ function noticeFor(viewer: PreviewViewer, pass: PassRow | null): string {
 }
 
 /**
- * The way in by which most readers get a page: the address, the site's link, or the page's own link; null where none of
- * them leads to it.
- */
-function waysTo(draft: Draft, page: string): { viewer: string; path: string } | null {
-  const entrances = entrancesOf(draft);
-  for (const [viewer, view] of [
-    ['stranger', entrances.public],
-    ['link', entrances.siteLink],
-    [`page-${page}`, entrances.pageLinks[page] ?? null],
-  ] as const) {
-    const path = view && pathsOf(view).get(page);
-    if (typeof path === 'string') return { viewer, path };
-  }
-  return null;
-}
-
-function nothingToSee(reply: FastifyReply, sentence: string): FastifyReply {
-  return reply
-    .type('text/html; charset=utf-8')
-    .header('cache-control', 'private, no-store')
-    .header('content-security-policy', "default-src 'none'")
-    .send(
-      `<!doctype html><html lang="en"><head><title>Nothing to see</title><meta name="viewport" content="width=device-width, initial-scale=1"></head><body><h1>Nothing to see</h1><p>${sentence}</p></body></html>`,
-    );
-}
-
-/**
  * "See it as…" and "Read as visitors": the draft, rendered for a viewer by the same path as a release, shown to its maker
  * only. Pictures are the studio's previews.
  */
@@ -140,7 +114,7 @@ export function previewRoutes(
 
   app.get('/studio/see/:site/:viewer/*', async (request, reply) => {
     const { site: id, viewer, '*': path } = parsed(paramsSchema, request.params);
-    const { viewer: way } = parsed(z.object({ viewer: z.string() }), request.params);
+    const { viewer: way } = request.params as { viewer: string };
     const site = await ownSite(db, makerOf(request).id, id);
     const asset = Object.hasOwn(assets.files, path) ? assets.files[path] : undefined;
     const kept = made.get(path);

@@ -1,14 +1,11 @@
-import { and, eq, sql } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import type { FastifyBaseLogger } from 'fastify';
-import { format } from 'date-fns';
 import { takenDown } from '#core/about/is-over.ts';
 import type { Commands } from '../commands/commands.ts';
 import type { Database } from '../db/connect.ts';
 import { readPages } from '../db/rows/page-row.ts';
-import { parts, sites } from '../db/schema.ts';
-
-/** How often is looked; in ms. */
-const everyMs = 10 * 60 * 1000;
+import { parts } from '../db/schema.ts';
+import { accountOf } from './site-rows.ts';
 
 /**
  * Takes down what its makers were free for, once its last day has gone by where this server stands: by an ordinary edit, so that
@@ -18,32 +15,11 @@ export class ComingDown {
   readonly #db: Database;
   readonly #commands: Pick<Commands, 'run'>;
   readonly #log: Pick<FastifyBaseLogger, 'error'>;
-  #timer: NodeJS.Timeout | undefined;
-  #last: Promise<void> = Promise.resolve();
 
   constructor(db: Database, commands: Pick<Commands, 'run'>, log: Pick<FastifyBaseLogger, 'error'>) {
     this.#db = db;
     this.#commands = commands;
     this.#log = log;
-  }
-
-  /** Looks now, and from now on. */
-  start(): void {
-    this.#look();
-    this.#timer = setInterval(() => this.#look(), everyMs);
-    this.#timer.unref();
-  }
-
-  /** Resolves when nothing is being taken down any more. */
-  async stop(): Promise<void> {
-    clearInterval(this.#timer);
-    await this.#last;
-  }
-
-  #look(): void {
-    this.#last = this.#last
-      .then(() => this.run(format(new Date(), 'yyyy-MM-dd')))
-      .catch((error: unknown) => this.#log.error({ err: error }, 'what is over could not be taken down yet'));
   }
 
   /**
@@ -52,19 +28,16 @@ export class ComingDown {
    * @param today as ISO 8601 writes a day
    */
   async run(today: string): Promise<void> {
-    const of = (field: string) => sql`${parts.content} ->> ${field}`;
+    // Written out as its index has it.
+    const { content } = parts;
     const over = await this.#db
-      .selectDistinct({ site: sites.id, account: sites.accountId, page: parts.pageId })
+      .selectDistinct({ site: parts.siteId, page: parts.pageId })
       .from(parts)
-      .innerJoin(sites, eq(sites.id, parts.siteId))
       .where(
-        and(
-          sql`${of('kind')} = 'availability'`,
-          sql`${of('height')} <> 'private'`,
-          sql`${of('to')} < ${today}`,
-        ),
+        sql`${content} ->> 'kind' = 'availability' and ${content} ->> 'height' <> 'private' and ${content} ->> 'to' < ${today}`,
       );
-    for (const { page, ...scope } of over) {
+    for (const { page, site } of over) {
+      const scope = { site, account: await accountOf(this.#db, site) };
       const taken = this.#commands.run(
         scope,
         { label: 'Free for came down: its last day is over' },

@@ -12,6 +12,12 @@ export const sitesOf = (db: Database, account: string): Promise<{ id: string; ti
     .where(eq(sites.accountId, account))
     .orderBy(sites.createdAt);
 
+/** Whose site it is; its own id where it is not there any more. */
+export async function accountOf(db: Executor, site: string): Promise<string> {
+  const [row] = await db.select({ account: sites.accountId }).from(sites).where(eq(sites.id, site));
+  return row?.account ?? site;
+}
+
 /** Whether readers have been given anything of a site yet. */
 export async function isPublished(db: Executor, site: string): Promise<boolean> {
   const [row] = await db.select({ live: sites.liveRelease }).from(sites).where(eq(sites.id, site));

@@ -12,6 +12,7 @@ import { type SiteState } from '#contract/site-state.ts';
 import { createSite, getSite } from '#contract/sites.ts';
 import { getPublishJob, startPublish, type PublishJob } from '#contract/publishing.ts';
 import { buildApp } from '../app.ts';
+import { Clockwork } from '../clockwork.ts';
 import { type Config, readConfig } from '../config.ts';
 import { openPglite, openPostgres, type OpenDatabase } from '../db/connect.ts';
 import { newId } from '../db/new-id.ts';
@@ -56,6 +57,8 @@ export class TestServer {
     readonly folder: string,
     /** By which passes open and close; a test may set it. */
     readonly clock: { now: () => Date },
+    /** What is done by the clock is done when a test says so. */
+    readonly clockwork: Clockwork,
   ) {}
 
   static async start(
@@ -71,6 +74,7 @@ export class TestServer {
     const assets = await storeAssets(join(root, 'dist/site-assets'), blobs);
     const reading = new Reading(join(root, 'dist/reading.js'), join(folder, 'blobs'), config.reading);
     const clock = { now: () => new Date() };
+    const clockwork = new Clockwork();
     const app = await buildApp({
       db: database.db,
       blobs,
@@ -80,11 +84,12 @@ export class TestServer {
       config,
       secret: await secretIn(folder),
       now: () => clock.now(),
+      clockwork,
       rendererVersion: 'test',
       logLevel: log ? 'warn' : 'error',
       ...(log ? { logStream: log } : {}),
     });
-    return new TestServer(app, database, blobs, reading, assets, folder, clock);
+    return new TestServer(app, database, blobs, reading, assets, folder, clock, clockwork);
   }
 
   async stop(): Promise<void> {

@@ -1,7 +1,7 @@
 /** @jest-environment ./build/document.jest.js */
 import { describe, expect, test } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
-import type { PublishJob } from '#contract/publishing.ts';
+import type { Outlook, PublishJob } from '#contract/publishing.ts';
 import type { Live, SiteState } from '#contract/site-state.ts';
 import type { Page } from '#core/pages/page.ts';
 import { type Asked, emptySite, openSite, patchOf } from '../testing/open-site.tsx';
@@ -46,10 +46,18 @@ const job = (more: Partial<PublishJob>): PublishJob => ({
 });
 const free = { body: { free: true, why: '', alsoFree: [] } };
 /** A server whose publish goes as the test says; how the site is asked for and addresses are checked is of no matter. */
-const server = (of: (asked: Asked) => { body: unknown; status?: number }) => (asked: Asked) =>
-  asked.path.includes('/addresses/') ? free : of(asked);
+const server =
+  (
+    of: (asked: Asked) => { body: unknown; status?: number },
+    outlook: Outlook = { readers: [], needed: [] },
+  ) =>
+  (asked: Asked) => {
+    if (asked.path.includes('/addresses/')) return free;
+    return asked.path.endsWith('/publish/outlook') ? { body: outlook } : of(asked);
+  };
 const dialog = () => within(screen.getByRole('dialog'));
-const publishing = (asked: readonly Asked[]) => asked.filter(({ path }) => path.includes('/publish'));
+const publishing = (asked: readonly Asked[]) =>
+  asked.filter(({ path }) => path.includes('/publish') && !path.endsWith('/outlook'));
 
 describe('the publish dialog', () => {
   test('says who can open the site, what will change, and which release it would be', async () => {
@@ -96,7 +104,38 @@ describe('the publish dialog', () => {
     await user.type(dialog().getByLabelText(/^Name this release/), 'For the tutor');
     await user.click(dialog().getByRole('button', { name: 'Publish release 4' }));
     await screen.findByText('Release 4 is live');
-    expect(publishing(asked)[0]?.body).toEqual({ name: 'For the tutor', notYet: ['page-0002'] });
+    expect(publishing(asked)[0]?.body).toEqual({ name: 'For the tutor', staying: ['page-0002'] });
+  });
+
+  test('says who gains and who loses, and what is Needed, which holds nobody up', async () => {
+    await openSite(
+      <PublishDialog open onClose={() => {}} />,
+      server(() => ({ body: null }), {
+        readers: [
+          { reader: 'stranger', gains: ['Satchel'], loses: [] },
+          { reader: { pass: 'Tutors' }, gains: [], loses: ['One', 'Two', 'Three', 'Four', 'Five', 'Six'] },
+        ],
+        needed: [{ page: 'page-0001', title: 'Tide clock', needs: [{ kind: 'alt', count: 2 }] }],
+      }),
+      siteWith({ release: release(3), waiting: [waits()] }),
+    );
+    expect(await dialog().findByText('1 page more: Satchel')).toBeTruthy();
+    expect(dialog().getByText('6 pages less: One, Two, Three, Four and 2 more')).toBeTruthy();
+    expect(dialog().getByRole('note').textContent).toContain('Tide clock: 2 pictures without alt text');
+    expect(dialog().getByRole('button', { name: 'Publish release 4 anyway' })).toBeTruthy();
+  });
+
+  test('a changed page can be left as readers have it; with all of them left there is nothing to press', async () => {
+    const { user } = await openSite(
+      <PublishDialog open onClose={() => {}} />,
+      server(() => ({ body: null })),
+      siteWith({ release: release(3), waiting: [waits()] }),
+    );
+    await user.click(dialog().getByRole('checkbox', { name: 'Publish Tide clock' }));
+    expect(dialog().getByText('stays as readers have it')).toBeTruthy();
+    expect(dialog().getByRole<HTMLButtonElement>('button', { name: 'Nothing to publish' }).disabled).toBe(
+      true,
+    );
   });
 
   test('on the way it says how far it is, cannot be closed, and can be stopped', async () => {

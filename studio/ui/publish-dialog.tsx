@@ -1,18 +1,17 @@
 import { ExternalLink } from 'lucide-react';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
-import { pagesWithoutCredit } from '#core/check/pages-without-credit.ts';
-import { reaches } from '#core/access/height.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { useSite } from '../api/site-context.tsx';
 import { SiteAddressField } from './site-address-field.tsx';
 import { Dialog } from './dialog.tsx';
 import { CopyLink } from './copy-link.tsx';
-import { DifferenceList } from './difference-list.tsx';
 import { HeightRow } from './height-control.tsx';
 import { heightNames } from './height-names.ts';
 import { nothingWaits } from './live-words.ts';
-import { usePublish } from './use-publish.ts';
+import { PublishChoice } from './publish-choice.tsx';
+import { Needed, WhoGainsAndLoses } from './publish-outlook.tsx';
+import { useOutlook, usePublish } from './use-publish.ts';
 import { Button } from './button.tsx';
 import { ProgressBar } from './progress-bar.tsx';
 
@@ -62,7 +61,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
   const { state, changeSite, refresh, saving } = useSite();
   const { job, problem, start, cancel, reset } = usePublish();
   const [name, setName] = useState('');
-  const [notYet, setNotYet] = useState<ReadonlySet<string>>(new Set());
+  const [staying, setStaying] = useState<ReadonlySet<string>>(new Set());
   // What is decided here is decided on what stands now, whichever tab or device it came from.
   const opened = useEffectEvent(() => void refresh());
   useEffect(() => {
@@ -74,15 +73,12 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
   const next = (live.release?.number ?? 0) + 1;
   const path = live.addressPath ?? live.siteLinkPath;
   const settled = saving.kind === 'saved';
-  const first = live.waiting.filter(({ kind, page }) => kind === 'added' && page !== null);
-  const going = live.waiting.filter(({ page }) => page === null || !notYet.has(page));
+  const going = live.waiting.filter(({ page }) => page === null || !staying.has(page));
   const nothing = settled && going.length === 0;
-  const uncredited = pagesWithoutCredit(
-    state,
-    (page) => !notYet.has(page.id) && reaches(effectiveHeight(state, { page: page.id }).height, 'invited'),
-  );
+  const outlook = useOutlook(open && !running && !done && settled, [...staying]);
+  const needed = outlook?.needed ?? [];
   const choose = (page: string, publish: boolean) =>
-    setNotYet((old) => {
+    setStaying((old) => {
       const chosen = new Set(old);
       if (publish) chosen.delete(page);
       else chosen.add(page);
@@ -91,7 +87,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
   const close = () => {
     if (running) return;
     reset();
-    setNotYet(new Set());
+    setStaying(new Set());
     onClose();
   };
   return (
@@ -167,48 +163,14 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
           <div>
             <p className="field-name">Publishing will change</p>
             {live.waiting.length > 0 ? (
-              <DifferenceList list={live.release ? going : live.waiting} />
+              <PublishChoice site={site.id} list={live.waiting} staying={staying} onChoose={choose} />
             ) : (
               <p className="note">{settled ? nothingWaits(live) : 'Saving your last words…'}</p>
             )}
           </div>
-          {live.release && first.length > 0 && (
-            <fieldset>
-              <legend className="field-name">For the first time</legend>
-              <p className="note">No reader has had these pages yet. Leave out what is not ready.</p>
-              <ul>
-                {first.map(({ page, title }) => (
-                  <li key={page}>
-                    <label className="flex min-h-9 items-center gap-3">
-                      <input
-                        type="checkbox"
-                        className="h-5 w-5 accent-[var(--ink)]"
-                        checked={!notYet.has(page ?? '')}
-                        onChange={(event) => choose(page ?? '', event.target.checked)}
-                      />
-                      <span>
-                        Publish <b>{title}</b>
-                        {notYet.has(page ?? '') && <em> not yet</em>}
-                      </span>
-                    </label>
-                  </li>
-                ))}
-              </ul>
-            </fieldset>
-          )}
+          <WhoGainsAndLoses readers={outlook?.readers ?? []} />
           <PrivatePages open={nothing} />
-          {uncredited.length > 0 && (
-            <div role="note" className="border-l-4 border-clay pl-3">
-              <p className="field-name">Needed</p>
-              <p className="note">
-                Someone else’s work is shown without a source or licence:{' '}
-                {uncredited
-                  .map(({ title, count }) => `${count} on ${title || 'an untitled page'}`)
-                  .join(', ')}
-                . Say where it is from in Gather, under Facts, Whose work; or publish anyway.
-              </p>
-            </div>
-          )}
+          <Needed needed={needed} />
           <label className="block">
             <span className="field-name">
               Name this release <em>if you like</em>
@@ -229,11 +191,9 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
             look="go"
             className="justify-self-start"
             disabled={nothing}
-            onClick={() => void start(name, [...notYet])}
+            onClick={() => void start(name, [...staying])}
           >
-            {nothing
-              ? 'Nothing to publish'
-              : `Publish release ${next}${uncredited.length > 0 ? ' anyway' : ''}`}
+            {nothing ? 'Nothing to publish' : `Publish release ${next}${needed.length > 0 ? ' anyway' : ''}`}
           </Button>
         </div>
       )}

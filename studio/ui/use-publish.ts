@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { cancelPublish, getPublishJob, type PublishJob, startPublish } from '#contract/publishing.ts';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import {
+  cancelPublish,
+  getPublishJob,
+  type Outlook,
+  publishOutlook,
+  type PublishJob,
+  startPublish,
+} from '#contract/publishing.ts';
 import { call, Refusal } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
 
@@ -12,7 +20,7 @@ export function usePublish() {
   const [job, setJob] = useState<PublishJob | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
 
-  const start = async (name = '', notYet: string[] = []) => {
+  const start = async (name = '', staying: string[] = []) => {
     setProblem(null);
     try {
       // Words still on their way belong to this release.
@@ -20,7 +28,7 @@ export function usePublish() {
         return setProblem(
           'Something you wrote is not saved yet, and readers would not get it. Settle that first, then publish.',
         );
-      let running = await call(startPublish, { params: { site }, body: { name, notYet } });
+      let running = await call(startPublish, { params: { site }, body: { name, staying } });
       setJob(running);
       while (running.state === 'running') {
         await new Promise((resolve) => setTimeout(resolve, askEveryMs));
@@ -44,4 +52,17 @@ export function usePublish() {
     setProblem(null);
   };
   return { job, problem, start, cancel, reset };
+}
+
+/** What a publish would come to as the draft stands; undefined until that is known. */
+export function useOutlook(wanted: boolean, staying: string[]): Outlook | undefined {
+  const { state } = useSite();
+  const { id: site } = state.site;
+  const { data } = useQuery({
+    queryKey: ['outlook', site, state.revision, staying],
+    queryFn: () => call(publishOutlook, { params: { site }, body: { staying } }),
+    placeholderData: keepPreviousData,
+    enabled: wanted,
+  });
+  return data;
 }

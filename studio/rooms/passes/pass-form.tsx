@@ -4,10 +4,12 @@ import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { passInASentence } from '#core/passes/pass-in-a-sentence.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
 import { passViewer } from '#core/passes/pass-viewer.ts';
+import { ownTimeZone } from '../../api/own-time-zone.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
 import { Field } from '../../ui/field.tsx';
+import { TimeField } from '../../ui/time-field.tsx';
 import { OpensField } from './opens-field.tsx';
 import { PasswordField, type PasswordWish } from './password-field.tsx';
 
@@ -16,9 +18,6 @@ export interface PassDraft {
   terms: PassTerms;
   password: PasswordWish;
 }
-
-/** The time zone of this device: what is written is meant by its clocks. */
-export const ownTimeZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
 export const newPassDraft = (): PassDraft => ({
   terms: {
@@ -40,22 +39,6 @@ interface PassFormProps {
   /** The name comes from a list. */
   unnamed?: boolean;
 }
-
-interface TimeFieldProps {
-  label: string;
-  hint: string;
-  value: string | null;
-  onChange: (local: string | null) => void;
-}
-
-const TimeField = ({ label, hint, value, onChange }: TimeFieldProps) => (
-  <Field
-    type="datetime-local"
-    {...{ label, hint }}
-    value={value ?? ''}
-    onChange={({ target }) => onChange(target.value === '' ? null : target.value.slice(0, 16))}
-  />
-);
 
 /** What a pass is: whom it is for, what it opens, when, and how. Below stands what that comes to for whoever has it. */
 export function PassForm({

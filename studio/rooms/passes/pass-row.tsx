@@ -1,7 +1,7 @@
 import { Copy, Eye, MoreHorizontal, Pencil, RefreshCw, Trash2 } from 'lucide-react';
 import type { Pass } from '#contract/passes.ts';
-import { passState } from '#core/passes/pass-state.ts';
-import { instantInWords } from '#core/passes/pass-time-in-words.ts';
+import { instantInWords } from '#core/dates/local-time-in-words.ts';
+import { passStateAt, windowOf } from '../../api/pass-state-now.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { Menu, MenuItem, MenuLink, MenuRule } from '../../ui/menu.tsx';
@@ -22,9 +22,10 @@ interface PassRowProps {
 const dayMs = 24 * 60 * 60 * 1000;
 
 /** When a pass opens something, in a line, and what of that is worth noticing. */
-function whenOf({ on, opensAt, closesAt, timeZone }: Pass, now: Date): { line: string; notice: string } {
-  const [opens, closes] = [opensAt, closesAt].map((at) => at && new Date(at));
-  const state = passState({ on, opensAt: opens || null, closesAt: closes || null }, now);
+function whenOf(pass: Pass, now: Date): { line: string; notice: string } {
+  const { opensAt: opens, closesAt: closes } = windowOf(pass);
+  const { timeZone } = pass;
+  const state = passStateAt(pass, now);
   const from = opens ? `From ${instantInWords(opens, timeZone)}` : '';
   const until = closes ? `${from ? 'until' : 'Until'} ${instantInWords(closes, timeZone)}` : '';
   const left = closes ? Math.ceil((closes.getTime() - now.getTime()) / dayMs) : 0;

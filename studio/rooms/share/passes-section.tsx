@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { listPasses } from '#contract/passes.ts';
-import { passState } from '#core/passes/pass-state.ts';
 import { plural } from '#core/words/plural.ts';
 import { call } from '../../api/call.ts';
+import { passStateAt } from '../../api/pass-state-now.ts';
 import { passesKey } from '../../api/passes-key.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -18,13 +18,7 @@ export function PassesSection() {
   });
   const now = new Date();
   const passes = data?.passes ?? [];
-  const open = passes.filter(
-    ({ on, opensAt, closesAt }) =>
-      passState(
-        { on, opensAt: opensAt ? new Date(opensAt) : null, closesAt: closesAt ? new Date(closesAt) : null },
-        now,
-      ) === 'open',
-  );
+  const open = passes.filter((pass) => passStateAt(pass, now) === 'open');
   return (
     <section aria-labelledby="passes" className="grid content-start gap-2">
       <h2 id="passes" className="text-[1.0625rem]">

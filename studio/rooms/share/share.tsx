@@ -1,7 +1,5 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { RefreshCw } from 'lucide-react';
 import { Link } from 'react-router';
-import { bringBackRelease, listReleases } from '#contract/publishing.ts';
 import { renewLink } from '#contract/sites.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { reaches } from '#core/access/height.ts';
@@ -23,58 +21,8 @@ import { SiteNameField } from '../../ui/site-name-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { PassesSection } from './passes-section.tsx';
-
-const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
-
-function Releases() {
-  const { state, setLive } = useSite();
-  const client = useQueryClient();
-  const site = state.site.id;
-  const releases = useQuery({
-    queryKey: ['releases', site, state.live.release?.number],
-    queryFn: () => call(listReleases, { params: { site } }),
-  });
-  const bringBack = async (number: number) => {
-    try {
-      setLive(await call(bringBackRelease, { params: { site, number: String(number) } }));
-      await client.invalidateQueries({ queryKey: ['releases', site] });
-      notice(`Readers see release ${number} again. Your draft is as it was.`);
-    } catch (error) {
-      problemNotice(error instanceof Refusal ? error.message : 'That did not work. Try again.');
-    }
-  };
-  return (
-    <section aria-labelledby="releases">
-      <h2 id="releases" className="mb-1 text-[1.0625rem]">
-        Releases
-      </h2>
-      {releases.data?.length === 0 && (
-        <p className="note">None yet. Each publish makes one, and any of them can be brought back.</p>
-      )}
-      <ol className="divide-y divide-line">
-        {releases.data?.map((release) => (
-          <li key={release.number} className="flex min-h-11 items-center gap-3 py-1">
-            <span className="w-8 font-mono text-xs leading-xs">{release.number}</span>
-            <span className="min-w-0 flex-1">
-              <b className="mr-2">{release.name || 'Release'}</b>
-              <small className="whitespace-nowrap text-ink-3">{when.format(new Date(release.at))}</small>
-            </span>
-            {release.live ? (
-              <span className={state.live.readersReach === 'private' ? 'flag' : 'flag ok'}>
-                <span className="dot" aria-hidden="true" />{' '}
-                {state.live.readersReach === 'private' ? 'closed now' : 'live now'}
-              </span>
-            ) : (
-              <Button small onClick={() => void bringBack(release.number)}>
-                Bring back<span className="sr-only"> release {release.number}</span>
-              </Button>
-            )}
-          </li>
-        ))}
-      </ol>
-    </section>
-  );
-}
+import { Releases } from './releases.tsx';
+import { SetTimes } from './set-times.tsx';
 
 function Links() {
   const { state, setLive } = useSite();
@@ -240,6 +188,7 @@ export function Share() {
         <div className="grid min-w-0 content-start gap-8">
           <Links />
           <PassesSection />
+          <SetTimes />
           <Releases />
         </div>
       </div>

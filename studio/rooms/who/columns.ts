@@ -1,9 +1,9 @@
 import type { Pass } from '#contract/passes.ts';
 import { siteHeight } from '#core/access/site-height.ts';
 import type { Viewer } from '#core/access/viewer.ts';
-import { passState } from '#core/passes/pass-state.ts';
 import { passViewer } from '#core/passes/pass-viewer.ts';
 import type { Site } from '#core/sites/site.ts';
+import { passStateAt } from '../../api/pass-state-now.ts';
 
 /** A kind of reader, as a column of the table. */
 export interface Column {
@@ -34,8 +34,7 @@ export function columnsOf(site: Site, passes: readonly Pass[], now: Date): Colum
     },
     { key: 'link', name: 'Link', note: '', viewer: { kind: 'site-link' }, seeAs: 'link', shut: false },
     ...passes.map((pass): Column => {
-      const [opensAt, closesAt] = [pass.opensAt, pass.closesAt].map((at) => (at ? new Date(at) : null));
-      const state = passState({ on: pass.on, opensAt: opensAt ?? null, closesAt: closesAt ?? null }, now);
+      const state = passStateAt(pass, now);
       return {
         ...{ key: pass.id, name: pass.label, note: notes[state], viewer: passViewer(pass) },
         ...{ seeAs: `pass-${pass.id}`, shut: state !== 'open' },

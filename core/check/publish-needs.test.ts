@@ -1,0 +1,65 @@
+import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { draftArbitrary } from '../access/arbitrary-draft.ts';
+import { mine } from '../credits/provenance.ts';
+import { sampleLinkFacts } from '../materials/sample-link.ts';
+import type { PageOf } from '../pages/page.ts';
+import { newPart } from '../parts/new-part.ts';
+import { publishNeeds } from './publish-needs.ts';
+
+const [sample] = fc.sample(draftArbitrary, { numRuns: 1, seed: 5 });
+const [page] = sample?.pages ?? [];
+if (!sample || !page) throw new Error('no sample');
+const bare: PageOf<'project'> = {
+  ...page,
+  ...{ height: 'public', parent: null, archived: false },
+  cover: { picture: null, focus: null },
+  opening: { ...page.opening, pictures: [] },
+  parts: [newPart('gallery', 'gallery-1', ['material-1', 'material-2', 'material-1'])],
+};
+const whole = { ...sample, site: { ...sample.site, height: 'public' as const }, pages: [bare] };
+const needs = (materials: object, fields: Partial<PageOf<'project'>> = {}) =>
+  publishNeeds(
+    {
+      ...whole,
+      pages: [{ ...bare, ...fields }],
+      materials: sample.materials.map((one) => ({ ...one, provenance: mine, ...materials }) as typeof one),
+    },
+    () => true,
+  ).flatMap((one) => one.needs);
+
+test('counts works of others whose source or licence is not said, once each', () => {
+  const theirs = { ...mine, whose: 'someone-else', maker: 'Ana' };
+  const of = (provenance: object) => needs({ provenance: { ...theirs, ...provenance } });
+  expect(of({})).toEqual([{ kind: 'credit', count: 2 }]);
+  expect(of({ source: 'Town archive' })).toEqual([{ kind: 'credit', count: 2 }]);
+  expect(of({ licence: 'CC-BY-4.0' })).toEqual([{ kind: 'credit', count: 2 }]);
+  expect(of({ source: 'Town archive', licence: 'CC-BY-4.0' })).toEqual([]);
+  // A maker nobody knows is no reason to hold a page back.
+  expect(of({ maker: '', source: 'Town archive', licence: 'CC-BY-4.0' })).toEqual([]);
+  expect(of({ whose: 'with-others' })).toEqual([]);
+});
+
+test('counts pictures without alt text, what is heard without words, and links to what is gone', () => {
+  expect(needs({ alt: ' ' })).toEqual([{ kind: 'alt', count: 2 }]);
+  const sound = { parts: [newPart('sound', 'sound-1', ['material-4'])] };
+  expect(needs({ transcript: '' }, sound)).toEqual([{ kind: 'transcript', count: 1 }]);
+  const link = { parts: [newPart('link', 'link-1', ['material-6'])] };
+  const leads = (state: 'gone' | 'slow') => ({
+    kind: 'link',
+    facts: sampleLinkFacts({ url: 'https://kite.example/', state }),
+  });
+  expect(needs(leads('gone'), link)).toEqual([{ kind: 'gone', count: 1 }]);
+  // What answers late may answer tomorrow.
+  expect(needs(leads('slow'), link)).toEqual([]);
+});
+
+test('counts parts of an outline that stay out because nobody filled them in', () => {
+  const asked = { ...newPart('words', 'words-1'), prompt: 'What did you try first?' };
+  expect(needs({}, { parts: [asked, newPart('words', 'words-2')] })).toEqual([{ kind: 'outline', count: 1 }]);
+});
+
+test('asks only about pages that go, and of those about what somebody can open', () => {
+  expect(publishNeeds(sample, () => false)).toEqual([]);
+  expect(needs({ alt: '' }, { height: 'private' })).toEqual([]);
+});
