@@ -37,7 +37,7 @@ try {
     if (!seeded) say('The demo data is here already. Start over with: npm run demo -- --fresh');
     const address = await running.listen();
     say(
-      `\nKite Wall is open.\n  The studio, as the demo maker or with an account of your own: ${address}/\n  The demo site as readers see it: ${address}/wren-makes/\n  Stand-ins for a clip host and web pages: ${standIns.origin}/open\n  Mails that the demo sends arrive at: ${standIns.origin}/inbox\nStop it with Ctrl-C.`,
+      `\nKite Wall is open.\n  The studio, as the demo maker or with an account of your own: ${address}/\n  The demo site as readers see it: ${address}/wren-makes/\n  Stand-ins for a clip host and web pages: ${standIns.origin}/open\n  Mails that the demo sends arrive at: ${standIns.origin}/inbox\n  A class's box for links: ${standIns.origin}/class-box\nStop it with Ctrl-C.`,
     );
   } catch (error) {
     await running.stop();

@@ -33,6 +33,8 @@ import { draftAt } from '#server/sites/load-draft.ts';
 import { makeSite } from '#server/sites/make-site.ts';
 import { partsAboutMaker } from './about-maker.ts';
 import { partsWithMoments } from './moments-of-pages.ts';
+import { addHandIn, dueHandIns, handedIn } from '#server/hand-ins/hand-in-rows.ts';
+import { demoHandIns } from './hand-ins-scenario.ts';
 import { demoPasses, demoTimeZone } from './passes-scenario.ts';
 import { partsOfResume } from './resume-of-maker.ts';
 import {
@@ -141,6 +143,15 @@ async function seedPasses({ db }: PublishDeps, site: string, secret: Buffer): Pr
     const pass = made[at];
     if (pass && !on) await changePassRow(db, site, pass.id, { on });
   }
+  const passNamed = new Map(made.map(({ id, label }) => [label, id]));
+  const now = new Date();
+  const wantedHandIns = demoHandIns(now);
+  for (const { pass, handedIn: _, ...said } of wantedHandIns) {
+    const known = passNamed.get(pass);
+    if (known) await addHandIn(db, site, { ...said, by: { kind: 'pass', pass: known } });
+  }
+  for (const { id, what } of await dueHandIns(db, site))
+    if (wantedHandIns.find((one) => one.what === what)?.handedIn) await handedIn(db, site, id, now);
 
   function idsOf(titles: readonly string[]): string[] {
     return titles.flatMap((wantedTitle) => rows.find(({ title }) => title === wantedTitle)?.id ?? []);

@@ -14,6 +14,7 @@ import type { Config } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { Outgoing } from './links/outgoing.ts';
 import { quickLinkRoutes } from './links/quick-links.ts';
+import { handInRoutes } from './hand-ins/routes.ts';
 import { linkRoutes } from './links/routes.ts';
 import { limitedServer } from './http/limited-server.ts';
 import { quietLogs } from './http/quiet-logs.ts';
@@ -44,6 +45,8 @@ import { publicListRoutes } from './serve/public-list.ts';
 import { PublicSites } from './serve/public-sites.ts';
 import { answering, closed } from './serve/answering.ts';
 import { serveSites } from './serve/serve-plugin.ts';
+import { Outsider } from './outsider/outsider.ts';
+import { outsiderRoutes } from './outsider/routes.ts';
 import { passDoor } from './passes/pass-door.ts';
 import { PassTrees } from './passes/pass-trees.ts';
 import { passRoutes } from './passes/routes.ts';
@@ -127,16 +130,25 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   const commands = new Commands({ db, open, tidying, preparing, log: app.log });
   const comingDown = new ComingDown(db, commands, app.log);
   clockwork.every(10 * 60_000, 'what is over', () => comingDown.run(format(now(), 'yyyy-MM-dd')));
+  const outgoing = new Outgoing(config.standIns);
+  app.addHook('onClose', () => outgoing.close());
   const jobs = new PublishJobs();
-  const setTimes = new SetTimes({ ...publishing, open, trees, jobs, commands, now }, app.log);
+  const outsider = new Outsider({
+    ...{ db, secret: deps.secret, outgoing, now, log: app.log },
+    origins: () => [config.publicOrigin, ...listensAt(app, config)],
+  });
+  app.addHook('preClose', async () => outsider.stop());
+  const published = (site: string) => {
+    trees.ahead(site);
+    if (config.testAfterPublish) outsider.later(site);
+  };
+  const setTimes = new SetTimes({ ...publishing, open, published, jobs, commands, now }, app.log);
   clockwork.every(10_000, 'what is due', () => setTimes.look());
   const mailing = new Mailing(db, config.mail, app.log);
   app.addHook('onListen', async () => mailing.start());
   app.addHook('preClose', async () => mailing.stop());
   const looking = new Looking(deps.looking);
   app.addHook('onClose', () => looking.close());
-  const outgoing = new Outgoing(config.standIns);
-  app.addHook('onClose', () => outgoing.close());
 
   const answer = answering({
     blobs,
@@ -192,11 +204,13 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     quickLinkRoutes(maker, { db, outgoing });
     resumeLinesRoute(maker, { db, blobs, reading, maxPixels: config.maxPixels });
     resumeRoutes(maker, { db, blobs, reading, assets, publicOrigin: config.publicOrigin });
-    publishRoutes(maker, { ...publishing, open, trees, jobs, now });
+    publishRoutes(maker, { ...publishing, open, published, jobs, now });
     passRoutes(maker, { db, open, trees, secret: deps.secret });
     previewRoutes(maker, { db, assets, blobs, reading, publicOrigin: config.publicOrigin });
 
     releaseViewRoutes(maker, { db, answer });
+    outsiderRoutes(maker, { db, outsider });
+    handInRoutes(maker, { db, open, outsider, secret: deps.secret, now });
 
     if (studioFolder && existsSync(join(studioFolder, 'index.html')))
       await maker.register(studioFiles, { studioFolder });
@@ -228,4 +242,11 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
       : closed(reply),
   );
   return app;
+}
+
+/** Where this process takes requests, or where those that stand before it do. */
+function listensAt(app: FastifyInstance, { host, port }: Config): string[] {
+  const at = app.server.address();
+  if (at && typeof at === 'object') return [`http://127.0.0.1:${at.port}`];
+  return port > 0 ? [`http://${host}:${port}`] : [];
 }

@@ -34,6 +34,7 @@ const environmentSchema = z.object({
   SMTP_URL: z.url({ protocol: /^smtps?$/ }).optional(),
   MAIL_FROM: z.email().default('kite-wall@localhost.localdomain'),
   PREPARE: flag.default(true),
+  OUTSIDER_TEST: flag.default(true),
 });
 
 export interface Config {
@@ -63,6 +64,8 @@ export interface Config {
   mail: { smtp: string | null; from: string };
   /** Makes the files that readers get of a picture as soon as it stands on a page, this long after; null: at publish. */
   prepareAfterMs: number | null;
+  /** Opens a site's links as an outsider after each publish. */
+  testAfterPublish: boolean;
 }
 
 /** Reads the environment once, at the start. Throws a ZodError that names the variable at fault. */
@@ -89,5 +92,6 @@ export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config
     },
     mail: { smtp: read.SMTP_URL ?? null, from: read.MAIL_FROM },
     prepareAfterMs: read.PREPARE ? 3000 : null,
+    testAfterPublish: read.OUTSIDER_TEST,
   };
 }

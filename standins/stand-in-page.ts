@@ -1,3 +1,4 @@
+import type { HandedIn } from './class-box.ts';
 import type { ArrivedMail } from './mail-box.ts';
 
 const style = `
@@ -56,4 +57,31 @@ export const playerPage = (title: string, clip: string, still: string): string =
   `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><title>${quoted(title)}</title><style>${style}</style></head>
 <body class="player"><video controls playsinline src="${clip}" poster="${still}"></video></body></html>
+`;
+
+/** A class's box for links: what was handed in, and the form for the next one. */
+export const classBoxPage = (box: readonly HandedIn[], problem: string): string =>
+  `<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><title>Class box, stand-in</title>
+<meta name="viewport" content="width=device-width, initial-scale=1"><style>${style}
+label { display: block; margin: .8rem 0; } input { font: inherit; width: 100%; box-sizing: border-box; padding: .4rem; }
+li { margin: .8rem 0; overflow-wrap: anywhere; }</style></head><body><main>
+<h1>Waste as a Material: hand in here</h1>
+<p>A stand-in for the box of a class. What is put in is opened as a tutor opens it: without an account, in a new window.</p>
+<form method="post" action="/class-box"><label>Your name <input name="who" required maxlength="80"></label>
+<label>Link <input name="link" required maxlength="2000"></label>
+${problem === '' ? '' : `<p role="alert">${quoted(problem)}</p>`}
+<button>Hand in</button></form>
+<h2>Handed in</h2>
+${
+  box.length === 0
+    ? '<p>Nothing yet.</p>'
+    : `<ol>${box
+        .map(
+          ({ who, link, opens }) =>
+            `<li><b>${quoted(who)}</b>: <a href="${quoted(link)}" target="_blank" rel="noopener noreferrer">${quoted(link)}</a><br>${quoted(opens)}</li>`,
+        )
+        .join('')}</ol>`
+}
+</main></body></html>
 `;

@@ -1,5 +1,6 @@
 import fastifyStatic from '@fastify/static';
 import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify';
+import { classBox } from './class-box.ts';
 import { type MailBox, startMailBox } from './mail-box.ts';
 import { inboxPage, playerPage, standInPage } from './stand-in-page.ts';
 
@@ -116,6 +117,7 @@ export async function startStandIns(port: number, pictures: string): Promise<Sta
   const make = async () => {
     const app = Fastify({ forceCloseConnections: true });
     pages(app, mail);
+    await app.register(classBox);
     await app.register(fastifyStatic, { root: pictures, prefix: '/files/' });
     return app;
   };

@@ -33,6 +33,10 @@ const PassesRoom = fetched(
   () => import('./rooms/passes/passes-room.tsx').then((module) => module.PassesRoom),
   theRoom,
 );
+const HandInsRoom = fetched(
+  () => import('./rooms/hand-ins/hand-ins-room.tsx').then((module) => module.HandInsRoom),
+  theRoom,
+);
 const WhoRoom = fetched(() => import('./rooms/who/who-room.tsx').then((module) => module.WhoRoom), theRoom);
 const Look = fetched(() => import('./rooms/look/look.tsx').then((module) => module.Look), theRoom);
 const About = fetched(() => import('./rooms/about/about.tsx').then((module) => module.About), theRoom);
@@ -85,7 +89,7 @@ function fetchRoomAt(path: string): void {
     arrange: Arrange,
     look: Look,
     plan: PlanRoom,
-    share: { passes: PassesRoom, who: WhoRoom }[page ?? ''] ?? Share,
+    share: { passes: PassesRoom, who: WhoRoom, 'hand-ins': HandInsRoom }[page ?? ''] ?? Share,
     feedback: Feedback,
   };
   if (Object.hasOwn(wanted, room)) wanted[room as keyof typeof wanted].fetch().catch(() => undefined);
@@ -142,6 +146,7 @@ export function App() {
         <Route path="plan" element={<PlanRoom />} />
         <Route path="share" element={<Share />} />
         <Route path="share/who" element={<WhoRoom />} />
+        <Route path="share/hand-ins" element={<HandInsRoom />} />
         <Route path="share/passes" element={<PassesRoom />} />
         <Route path="feedback" element={<Feedback />} />
         <Route path=":room" element={<PlannedRoom />} />

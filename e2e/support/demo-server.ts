@@ -99,6 +99,8 @@ export class BuiltServer {
       cwd: root,
       env: {
         ...process.env,
+        // Opening every link after each publish is tested where it is asked for.
+        OUTSIDER_TEST: '0',
         PORT: String(this.#port),
         STANDINS_PORT: '0',
         DATA_DIR: this.folder,

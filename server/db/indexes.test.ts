@@ -16,7 +16,12 @@ import {
   removeSetTime,
 } from '#contract/publishing.ts';
 import { changeSite, checkAddress, listSites, renewLink } from '#contract/sites.ts';
+import { listOutsiderTests } from '#contract/outsider.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
+import { eq } from 'drizzle-orm';
+import { sites } from './schema.ts';
+import { keepTest } from '../outsider/outsider-rows.ts';
+import { waysOfSite } from '../outsider/ways-of-site.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
 /** What the tests need of PGlite; on a server of its own the planner is the same. */
@@ -87,6 +92,8 @@ const others = `
   insert into set_time (id, site_id, does, local, time_zone, at, name, done_at)
     select 'time' || n, 's' || (n % 2000 + 1), 'publish', '', 'UTC', now() + interval '1 day', '',
       case when n % 400 <> 1 then now() end from generate_series(1, 8000) n;
+  insert into outsider_test (id, site_id, why, asked, findings)
+    select 'test' || n, 's' || (n % 2000 + 1), 'asked', 1, '[]' from generate_series(1, 8000) n;
   insert into pass_tree (release_id, site_id, opens, tree)
     select id, site_id, 'x', '{}' from release;
   insert into captured (site_id, thing, capture, moment)
@@ -180,6 +187,12 @@ async function aDay(): Promise<void> {
   await maker.call(removeSetTime, { params: { ...params, time: times[0]?.id ?? '' } });
   await later('publish', '2099-01-01T00:00');
   await maker.call(listSetTimes, { params });
+  const found = { why: 'asked' as const, release: 1, asked: 1, findings: [] };
+  await keepTest(server.database.db, site.id, found);
+  await keepTest(server.database.db, site.id, found);
+  await maker.call(listOutsiderTests, { params });
+  const [row] = await server.database.db.select().from(sites).where(eq(sites.id, site.id));
+  if (row) await waysOfSite(server.database.db, row, Buffer.from('secret'), new Date());
   server.clock.now = () => new Date('2099-01-02T00:00:00Z');
   await server.clockwork.look();
   server.clock.now = () => new Date();

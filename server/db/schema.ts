@@ -23,6 +23,8 @@ import type { Height } from '#core/access/height.ts';
 import type { KeptDraft, Piece } from '#core/stored/draft-pieces.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
 import type { DoesAtTime } from '#core/release/set-time.ts';
+import type { Finding, OutsiderWhy } from '#core/outsider/outsider-test.ts';
+import type { HandedInBy } from '#core/hand-ins/hand-in.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 
@@ -494,6 +496,8 @@ export const passes = pgTable(
     /** Counts up with each new link; see `passKey`. */
     generation: integer('generation').notNull().default(1),
     passwordHash: text('password_hash'),
+    /** A release that its readers keep getting; null: whichever is live. */
+    pinned: bigint('pinned', { mode: 'number' }).references(() => releases.id),
     /** Taken away; can be had back for a while. */
     deletedAt: when('deleted_at'),
     createdAt: createdAt(),
@@ -550,4 +554,50 @@ export const setTimes = pgTable(
       .on(table.at)
       .where(sql`done_at is null`),
   ],
+);
+
+/** What the server found when it opened a site's links as somebody without an account. */
+export const outsiderTests = pgTable(
+  'outsider_test',
+  {
+    id: text('id').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    why: text('why').$type<OutsiderWhy>().notNull(),
+    /** Number of the release that was live. */
+    release: integer('release'),
+    /** Addresses that were asked for. */
+    asked: integer('asked').notNull(),
+    findings: jsonb('findings').$type<Finding[]>().notNull(),
+    createdAt: createdAt(),
+  },
+  (table) => [index('outsider_test_site').on(table.siteId, table.createdAt)],
+);
+
+/** Where a maker gave a link, and until when it is due. */
+export const handIns = pgTable(
+  'hand_in',
+  {
+    id: text('id').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    what: text('what').notNull(),
+    forWhom: text('for_whom').notNull(),
+    /** By clocks in its time zone, as its maker said it; null: at no time. */
+    due: text('due'),
+    timeZone: text('time_zone').notNull(),
+    /** The instant that comes of it. */
+    dueAt: when('due_at'),
+    by: jsonb('by').$type<HandedInBy>().notNull(),
+    text: text('text').notNull(),
+    /** Readers of its pass are to keep getting what is live when it is handed in. */
+    keeps: boolean('keeps').notNull(),
+    handedAt: when('handed_at'),
+    /** What was live then. */
+    releaseId: bigint('release_id', { mode: 'number' }).references(() => releases.id),
+    createdAt: createdAt(),
+  },
+  (table) => [index('hand_in_site').on(table.siteId)],
 );

@@ -1,9 +1,11 @@
 import { createHash } from 'node:crypto';
-import { and, eq, gt, isNull, ne, or } from 'drizzle-orm';
+import { and, eq, gt, isNotNull, isNull, notInArray, or, sql } from 'drizzle-orm';
 import type { FastifyBaseLogger } from 'fastify';
 import { seenBy } from '#core/access/seen-by.ts';
 import { passViewer, type PassViewer, passViewerKey } from '#core/passes/pass-viewer.ts';
 import type { FileTree } from '#core/release/manifest.ts';
+import type { Transaction } from '../db/connect.ts';
+import type { Draft } from '#core/sites/site.ts';
 import type { KeptDraft } from '#core/stored/draft-pieces.ts';
 import { sourceOf } from '../db/release-source.ts';
 import { passes, passTrees, releases, sites } from '../db/schema.ts';
@@ -18,6 +20,20 @@ interface LiveRelease {
   id: number;
   site: string;
   source: KeptDraft;
+  /** The same without what was closed since, where it is to be made of that. */
+  without?: Draft | undefined;
+}
+
+const hashOf = (text: string): string => createHash('sha256').update(text).digest('base64url');
+
+/** Ids of the releases that somebody can have: the live one, and those that passes keep. */
+async function releasesHad(tx: Transaction, site: string): Promise<number[]> {
+  const [row] = await tx.select({ live: sites.liveRelease }).from(sites).where(eq(sites.id, site));
+  const kept = await tx
+    .selectDistinct({ release: passes.pinned })
+    .from(passes)
+    .where(and(eq(passes.siteId, site), isNotNull(passes.pinned)));
+  return [row?.live ?? null, ...kept.map(({ release }) => release)].filter((id) => id !== null);
 }
 
 /**
@@ -44,7 +60,8 @@ export class PassTrees {
 
   /** The files of an entrance; null where it shows nothing. */
   async of(live: LiveRelease, viewer: PassViewer): Promise<FileTree | null> {
-    const opens = createHash('sha256').update(passViewerKey(viewer)).digest('base64url');
+    const { without } = live;
+    const opens = `${hashOf(passViewerKey(viewer))}${without ? `.${hashOf(JSON.stringify(without))}` : ''}`;
     const [known] = await this.#deps.db
       .select({ tree: passTrees.tree })
       .from(passTrees)
@@ -81,6 +98,7 @@ export class PassTrees {
           eq(passes.siteId, site),
           eq(passes.on, true),
           isNull(passes.deletedAt),
+          isNull(passes.pinned),
           or(isNull(passes.closesAt), gt(passes.closesAt, new Date())),
         ),
       );
@@ -94,7 +112,7 @@ export class PassTrees {
 
   async #make(live: LiveRelease, viewer: PassViewer, opens: string): Promise<FileTree | null> {
     const { db } = this.#deps;
-    const view = seenBy(await sourceOf(db, live.site, live.source), viewer);
+    const view = seenBy(live.without ?? (await sourceOf(db, live.site, live.source)), viewer);
     if (!view) return null;
     const account = await accountOf(db, live.site);
     const made = await makeFiles(this.#deps, [view], [], account, () => {}, this.#stopped.signal);
@@ -102,11 +120,19 @@ export class PassTrees {
     const tree = await entranceTree(this.#deps, view, made, { base: null, sharesBelow: null }, () => {});
     await db.transaction(async (tx) => {
       // Of releases that nobody has any more nothing is kept: one that is brought back is made of pages that are there.
-      const [site] = await tx.select({ live: sites.liveRelease }).from(sites).where(eq(sites.id, live.site));
-      if (site?.live !== live.id) return;
+      const had = await releasesHad(tx, live.site);
+      if (!had.includes(live.id)) return;
       await tx
         .delete(passTrees)
-        .where(and(eq(passTrees.siteId, live.site), ne(passTrees.releaseId, live.id)));
+        .where(and(eq(passTrees.siteId, live.site), notInArray(passTrees.releaseId, had)));
+      // Of what was narrower before nothing is wanted any more.
+      const [ofViewer = ''] = opens.split('.');
+      if (live.without)
+        await tx
+          .delete(passTrees)
+          .where(
+            and(eq(passTrees.releaseId, live.id), sql`starts_with(${passTrees.opens}, ${`${ofViewer}.`})`),
+          );
       await tx
         .insert(passTrees)
         .values({ releaseId: live.id, siteId: live.site, opens, tree })

@@ -6,6 +6,7 @@ import { pageName } from '#core/pages/page-kinds.ts';
 import type { Database } from '../db/connect.ts';
 import { newKey } from '../db/new-id.ts';
 import { readPages } from '../db/rows/page-row.ts';
+import { dueHandIns } from '../hand-ins/hand-in-rows.ts';
 import { planFeeds, sites } from '../db/schema.ts';
 
 /** The key of a site's feed; null where it has none. */
@@ -49,5 +50,22 @@ export async function calendarOf(
       for (const task of entries)
         if (task.kind === 'task' && task.what.trim() !== '')
           tasks.push({ task, page: pageName(page), url: `${publicOrigin}/studio/${site.id}/plan` });
+  for (const { id, what, forWhom, due, timeZone, handedAt } of await dueHandIns(db, site.id)) {
+    if (due === null || handedAt !== null) continue;
+    const [day = '', time = ''] = due.split('T');
+    tasks.push({
+      task: {
+        id,
+        height: 'private',
+        kind: 'task',
+        what: `Hand in: ${what}`,
+        day,
+        time,
+        done: null,
+        zone: timeZone,
+      },
+      ...{ page: forWhom, url: `${publicOrigin}/studio/${site.id}/share/hand-ins` },
+    });
+  }
   return planCalendar(tasks, { name: site.title, stamp: new Date() });
 }

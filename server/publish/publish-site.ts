@@ -1,5 +1,4 @@
 import type { Id } from '#core/id.ts';
-import type { PassTrees } from '../passes/pass-trees.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
 import { hadNow } from '../sites/had-now.ts';
 import { draftAt } from '../sites/load-draft.ts';
@@ -9,7 +8,8 @@ import { publish } from './publish.ts';
 
 export interface PublishSiteDeps extends PublishDeps {
   open: Pick<PublicSites, 'forget'>;
-  trees: Pick<PassTrees, 'ahead'>;
+  /** Told of a site whose readers have something else from now on. */
+  published: (site: string) => void;
   jobs: PublishJobs;
 }
 
@@ -20,7 +20,7 @@ export interface PublishSiteDeps extends PublishDeps {
  * @param live what its maker is told then
  */
 export async function publishSite(
-  { open, trees, jobs, ...deps }: PublishSiteDeps,
+  { open, published, jobs, ...deps }: PublishSiteDeps,
   { account, site: id }: { account: string; site: string },
   { name, staying }: { name: string; staying: readonly Id[] },
   live: () => Promise<PublishJob['live']>,
@@ -34,7 +34,7 @@ export async function publishSite(
     async (progress, signal) => {
       await publish(deps, draft, name, progress, signal, kept);
       await open.forget([id]);
-      trees.ahead(id);
+      published(id);
       return live();
     },
     onFailure,

@@ -30,7 +30,7 @@ import {
 } from './set-time-rows.ts';
 
 export function publishRoutes(app: FastifyInstance, deps: PublishSiteDeps & { now: () => Date }): void {
-  const { db, open, trees, jobs, now } = deps;
+  const { db, open, published, jobs, now } = deps;
   const liveNow = async (account: string, id: string) => {
     const site = await ownSite(db, account, id);
     return liveStatement(db, site, await loadDraft(db, site));
@@ -89,7 +89,7 @@ export function publishRoutes(app: FastifyInstance, deps: PublishSiteDeps & { no
     if (release === null) throw notFound('This release');
     await bringBack(deps, site.id, release);
     await open.forget([site.id]);
-    trees.ahead(site.id);
+    published(site.id);
     return liveNow(account, site.id);
   });
   handle(app, listSetTimes, async ({ params }, request) => {

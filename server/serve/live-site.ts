@@ -57,7 +57,14 @@ export const reachInside = (site: string, written: Readonly<Record<string, Heigh
  * has been made since. What the release is made of is read only where something inside it may be closed.
  */
 export async function liveSite(db: Database, row: LiveRow): Promise<LiveSite> {
-  const { site, source: kept, ceilings: written } = row;
+  return { ...(await openOf(db, row)), manifest: fromStored(storedManifest, row.manifest) };
+}
+
+/** The same of any release, as if it were live, without the files of its own ways in. */
+export async function openOf(
+  db: Database,
+  { site, source: kept, ceilings: written }: Omit<LiveRow, 'manifest'>,
+): Promise<Omit<LiveSite, 'manifest'>> {
   const all = new Map(Object.entries(written));
   const released = fromStored(storedSite, kept.site);
   const source = reachInside(site.id, written) ? await sourceOf(db, site.id, kept) : null;
@@ -69,7 +76,6 @@ export async function liveSite(db: Database, row: LiveRow): Promise<LiveSite> {
     reach: lowest([siteReach({ site: released }, all), site.height]),
     indexable: released.searchEngines && site.searchEngines && !all.has(searchEngines),
     linkPictures: released.linkPictures && !all.has(linkPictures),
-    manifest: fromStored(storedManifest, row.manifest),
     closed: source && lower && { source, lower },
   };
 }

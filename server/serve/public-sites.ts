@@ -5,13 +5,14 @@ import { type Height, lowest, reaches } from '#core/access/height.ts';
 import { passViewer } from '#core/passes/pass-viewer.ts';
 import type { PassWindow } from '#core/passes/pass-window.ts';
 import type { FileTree } from '#core/release/manifest.ts';
+import type { Draft } from '#core/sites/site.ts';
 import type { Database } from '../db/connect.ts';
 import { ceilings, formerAddresses, linkKeys, passes, releases, sites } from '../db/schema.ts';
 import { keyHash } from '../passes/pass-key.ts';
 import type { PassTrees } from '../passes/pass-trees.ts';
 import { shareFolder } from '#core/release/share-folder.ts';
 import { formerPath } from './former-path.ts';
-import { liveColumns, liveSite, type LiveRow, type LiveSite, openTree, treeOf } from './live-site.ts';
+import { liveColumns, liveSite, type LiveRow, type LiveSite, openOf, openTree, treeOf } from './live-site.ts';
 import { RememberedNames } from './remembered-names.ts';
 import { SiteList } from './site-list.ts';
 
@@ -30,6 +31,9 @@ export interface Entrance {
   former: (path: string) => Promise<string | null>;
 }
 export type Found = { entrance: Entrance } | { movedTo: string } | null;
+
+const sameDraft = (a: Draft | undefined, b: Draft | undefined): boolean =>
+  JSON.stringify(a) === JSON.stringify(b);
 
 /** A pass that is switched on. Whether it opens now, and for whom, is for its door to say. */
 export interface FoundPass extends PassWindow {
@@ -228,21 +232,45 @@ export class PublicSites {
     const viewer = passViewer(pass);
     for (;;) {
       const site = await this.#reach(eq(sites.id, id));
-      const before = site && this.#trees && reaches(site.reach, 'invited') ? await this.#liveRow(id) : null;
+      // Of a pass that keeps a release, how high that one was counts as well; it is asked below.
+      const mayOpen = pass.pinned === null ? site && reaches(site.reach, 'invited') : true;
+      const before = this.#trees && mayOpen ? await this.#rowFor(id, pass) : null;
       if (!before || !this.#trees) return null;
-      const made = await this.#trees.of({ id: before.release, site: id, source: before.source }, viewer);
+      // A release that is over is not made again without what was closed since: what it opens is made of what is left.
+      const without = pass.pinned === null ? undefined : (await openOf(this.#db, before)).closed?.lower;
+      const made = await this.#trees.of(
+        { id: before.release, site: id, source: before.source, without },
+        viewer,
+      );
       // Making it may have taken long: what is closed, and which release is live, is asked once it is there.
-      const row = await this.#liveRow(id);
+      const row = await this.#rowFor(id, pass);
       if (!row) return null;
       if (row.release !== before.release) continue;
-      const tree = openTree(await this.#live(row), viewer, made);
+      const live = pass.pinned === null ? await this.#live(row) : await openOf(this.#db, row);
+      // Closed meanwhile: what was made may hold it.
+      if (pass.pinned !== null && !sameDraft(without, live.closed?.lower)) continue;
+      const tree = openTree(without ? { ...live, closed: null } : live, viewer, made);
       if (!tree) return null;
       return {
         ...{ site: id, tree, indexable: false, secret: true, asked: true },
         // Of ways in to chosen pages nobody wrote down where things stood.
-        former: viewer.covers === 'site' ? this.#former(id, viewer, tree) : () => Promise.resolve(null),
+        former:
+          viewer.covers === 'site' && pass.pinned === null
+            ? this.#former(id, viewer, tree)
+            : () => Promise.resolve(null),
       };
     }
+  }
+
+  /** What a pass opens: the live release, or the one that it keeps. */
+  async #rowFor(id: string, { pinned }: { pinned: number | null }): Promise<LiveRow | null> {
+    if (pinned === null) return this.#liveRow(id);
+    const [row] = await this.#db
+      .select(liveColumns)
+      .from(sites)
+      .innerJoin(releases, and(eq(releases.siteId, sites.id), eq(releases.id, pinned)))
+      .where(eq(sites.id, id));
+    return row ?? null;
   }
 
   async #liveRow(id: string): Promise<LiveRow | null> {

@@ -5,7 +5,6 @@ import { idSchema } from '#core/id.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import { parsed } from '../http/parsed.ts';
-import { notFound } from '../http/problem.ts';
 import { releaseNumbered } from '../publish/release-rows.ts';
 import { hadNow } from '../sites/had-now.ts';
 import { ownSite } from '../sites/load-draft.ts';

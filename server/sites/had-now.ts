@@ -37,13 +37,22 @@ export async function hadNow(db: Executor, site: SiteRow): Promise<HadNow | null
     })
     .from(releases)
     .where(and(eq(releases.id, site.liveRelease), eq(releases.siteId, site.id)));
-  const source = await studioMemory(db).released.load(db, site.id, site.liveRelease);
-  if (!release || !source) return null;
+  const had = release && (await hadOf(db, site, site.liveRelease));
+  return had ? { ...release, ...had } : null;
+}
+
+/** What readers of any release have of it now, as if it were live; null where it is not the site's. */
+export async function hadOf(
+  db: Executor,
+  site: SiteRow,
+  release: number,
+): Promise<Pick<HadNow, 'now' | 'untidy'> | null> {
+  const source = await studioMemory(db).released.load(db, site.id, release);
+  if (!source) return null;
   const ceilings = await ceilingsOf(db, site.id);
   const lower = narrowed(source, ceilings);
   const had = lower ?? source;
   return {
-    ...release,
     untidy: lower !== null,
     now: {
       ...had,

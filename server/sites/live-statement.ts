@@ -1,4 +1,3 @@
-import { eq } from 'drizzle-orm';
 import type { Live } from '#contract/site-state.ts';
 import { seenBy } from '#core/access/seen-by.ts';
 import { reaches } from '#core/access/height.ts';
@@ -7,15 +6,9 @@ import { differences } from '#core/release/differences.ts';
 import { releasable } from '#core/release/released.ts';
 import type { Executor } from '../db/connect.ts';
 import { shownOn } from '#core/pages/page.ts';
-import { linkKeys } from '../db/schema.ts';
 import { hadNow } from './had-now.ts';
 import type { SiteRow } from './load-draft.ts';
-
-/** The keys of a site's links, by site or page id. */
-async function keysOf(db: Executor, site: string): Promise<Map<string, string>> {
-  const rows = await db.select().from(linkKeys).where(eq(linkKeys.siteId, site));
-  return new Map(rows.map((row) => [row.thing, row.key]));
-}
+import { keysOf } from './site-rows.ts';
 
 /** Ids of the pages, parts and materials that somebody else than the maker can see now. */
 export async function shownToReaders(db: Executor, site: SiteRow): Promise<Set<string>> {

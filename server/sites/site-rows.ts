@@ -48,3 +48,9 @@ export async function renewKey(db: Database, site: string, thing: string): Promi
     .returning({ thing: linkKeys.thing });
   return renewed.length > 0;
 }
+
+/** The keys of a site's links, by site or page id. */
+export async function keysOf(db: Executor, site: string): Promise<Map<string, string>> {
+  const rows = await db.select().from(linkKeys).where(eq(linkKeys.siteId, site));
+  return new Map(rows.map((row) => [row.thing, row.key]));
+}

@@ -70,7 +70,10 @@ export class TestServer {
     const database = await freshDatabase();
     const blobs = await FolderBlobStore.open(join(folder, 'blobs'));
     // What nobody asked for would be done at any time; a test that is about it says so.
-    const config = { ...readConfig({ DATA_DIR: folder, PREPARE: '0', ...environment }, root), ...more };
+    const config = {
+      ...readConfig({ DATA_DIR: folder, PREPARE: '0', OUTSIDER_TEST: '0', ...environment }, root),
+      ...more,
+    };
     const assets = await storeAssets(join(root, 'dist/site-assets'), blobs);
     const reading = new Reading(join(root, 'dist/reading.js'), join(folder, 'blobs'), config.reading);
     const clock = { now: () => new Date() };

@@ -1,11 +1,12 @@
 import { Copy, Eye, MoreHorizontal, Pencil, RefreshCw, Trash2 } from 'lucide-react';
 import type { Pass } from '#contract/passes.ts';
 import { instantInWords } from '#core/dates/local-time-in-words.ts';
+import { copyText } from '../../api/copy-text.ts';
 import { passStateAt, windowOf } from '../../api/pass-state-now.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { Menu, MenuItem, MenuLink, MenuRule } from '../../ui/menu.tsx';
-import { notice, problemNotice } from '../../ui/notice.ts';
+import { problemNotice } from '../../ui/notice.ts';
 import { Switch } from '../../ui/switch.tsx';
 import { openedNames } from './opened-names.ts';
 
@@ -70,15 +71,9 @@ export function PassRow({ pass, now, busy, onToggle, onChange, onRenew, onRemove
   const { label, link } = pass;
   const when = whenOf(pass, now);
   const what = useOpens(pass);
-  const copy = async () => {
+  const copy = () => {
     if (link === null) return problemNotice('The server cannot tell this link any more. Make a new one.');
-    const url = new URL(link, window.location.origin).href;
-    try {
-      await navigator.clipboard.writeText(url);
-      notice(`The link of “${label}” is copied.`);
-    } catch {
-      problemNotice(`The clipboard is closed to this page. The link: ${url}`);
-    }
+    void copyText(new URL(link, window.location.origin).href, `The link of “${label}” is copied.`);
   };
   const dim = pass.on ? '' : 'text-ink-3';
   const warn = 'block text-s font-firm text-straw-ink';
@@ -103,7 +98,7 @@ export function PassRow({ pass, now, busy, onToggle, onChange, onRenew, onRemove
       </p>
       <Switch label={`${label} is on`} checked={pass.on} disabled={busy} onChange={onToggle} />
       <div className="flex">
-        <IconButton label={`Copy the link of ${label}`} title="Copy the link" onClick={() => void copy()}>
+        <IconButton label={`Copy the link of ${label}`} title="Copy the link" onClick={copy}>
           <Copy size={16} aria-hidden="true" />
         </IconButton>
         <Menu

@@ -1,27 +1,15 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { mostMadeAtOnce, type Pass } from '#contract/passes.ts';
 import { peopleFromText } from '#core/passes/people-from-text.ts';
 import { Segments } from '../../ui/segments.tsx';
 import { Loading, Trouble } from '../../ui/states.tsx';
+import { useNow } from '../../ui/use-now.ts';
 import { ListOfPeople } from './list-of-people.tsx';
 import { MadePasses } from './made-passes.tsx';
 import { newPassDraft, type PassDraft, PassForm } from './pass-form.tsx';
 import { PassRow } from './pass-row.tsx';
 import { usePasses } from './use-passes.ts';
-
-/** So often what is open by now is told anew; in ms. */
-const lookMs = 30_000;
-
-/** The time, told anew now and then, so that a pass that has closed meanwhile is not told to be open. */
-function useNow(): Date {
-  const [now, setNow] = useState(() => new Date());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(new Date()), lookMs);
-    return () => clearInterval(timer);
-  }, []);
-  return now;
-}
 
 const draftOf = ({
   label,

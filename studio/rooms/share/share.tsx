@@ -20,6 +20,8 @@ import { MakerNameField } from '../../ui/maker-name-field.tsx';
 import { SiteNameField } from '../../ui/site-name-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
+import { HandInsSection } from './hand-ins-section.tsx';
+import { OutsiderSection } from './outsider-section.tsx';
 import { PassesSection } from './passes-section.tsx';
 import { Releases } from './releases.tsx';
 import { SetTimes } from './set-times.tsx';
@@ -157,6 +159,7 @@ export function Share() {
               <p className="note">{nothingWaits(live)}</p>
             )}
           </section>
+          <OutsiderSection />
           <section aria-labelledby="pages">
             <h2 id="pages" className="mb-2 text-[1.0625rem]">
               How high each page flies
@@ -188,6 +191,7 @@ export function Share() {
         <div className="grid min-w-0 content-start gap-8">
           <Links />
           <PassesSection />
+          <HandInsSection />
           <SetTimes />
           <Releases />
         </div>
