@@ -63,3 +63,22 @@ export const renewLink = route({
   body: nothing,
   reply: liveSchema,
 });
+
+const formerAddressesSchema = z.object({ addresses: z.array(z.string()) });
+
+/** Addresses that the site had before and that lead on to the one it has, the latest first. */
+export const listFormerAddresses = route({
+  method: 'GET',
+  path: '/api/sites/:site/former-addresses',
+  params: atSite,
+  body: nothing,
+  reply: formerAddressesSchema,
+});
+/** Gives an old address up: it leads nowhere from then on, and anybody may take it. */
+export const giveUpAddress = route({
+  method: 'DELETE',
+  path: '/api/sites/:site/former-addresses/:address',
+  params: z.object({ site: idSchema, address: z.string().max(80) }),
+  body: nothing,
+  reply: formerAddressesSchema,
+});

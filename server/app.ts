@@ -9,6 +9,8 @@ import { accountRoutes } from './accounts/routes.ts';
 import { sessionScope } from './accounts/sessions.ts';
 import { Clockwork } from './clockwork.ts';
 import { captureRoutes } from './capture/routes.ts';
+import { codeRoutes } from './codes/routes.ts';
+import { shortDoor } from './codes/short-door.ts';
 import { Commands } from './commands/commands.ts';
 import type { Config } from './config.ts';
 import type { Database } from './db/connect.ts';
@@ -209,6 +211,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     previewRoutes(maker, { db, assets, blobs, reading, publicOrigin: config.publicOrigin });
 
     releaseViewRoutes(maker, { db, answer });
+    codeRoutes(maker, { db, blobs, assets, secret: deps.secret, publicOrigin: config.publicOrigin });
     outsiderRoutes(maker, { db, outsider });
     handInRoutes(maker, { db, open, outsider, secret: deps.secret, now });
 
@@ -222,6 +225,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     await readers.register(rateLimit, { global: false });
     const write = await writing(readers, { db, blobs, mailing });
     writeForms(readers, { open, answer: write });
+    shortDoor(readers, { db, secret: deps.secret, open, now });
     const { secret } = deps;
     await readers.register(async (door) =>
       passDoor(door, {

@@ -12,6 +12,9 @@ export interface DoorWords {
   tooMany: string;
   making: string;
   wait: string;
+  /** Where a code from print is typed. */
+  code: string;
+  codeHint: string;
 }
 
 const all: Record<string, Omit<DoorWords, 'language'>> = {
@@ -24,6 +27,8 @@ const all: Record<string, Omit<DoorWords, 'language'>> = {
     tooMany: 'There were too many tries. Wait an hour, then try again.',
     making: 'One moment.',
     wait: 'What this link opens is being put together. This page looks again by itself.',
+    code: 'Code from a card',
+    codeHint: 'Letters and digits as they are printed. Small letters and spaces are fine.',
   },
   de: {
     asks: 'Dieser Link fragt nach einem Passwort.',
@@ -35,6 +40,8 @@ const all: Record<string, Omit<DoorWords, 'language'>> = {
     tooMany: 'Das waren zu viele Versuche. Warte eine Stunde und versuche es dann noch einmal.',
     making: 'Einen Moment.',
     wait: 'Was dieser Link öffnet, wird gerade zusammengestellt. Diese Seite schaut von selbst noch einmal nach.',
+    code: 'Code von einer Karte',
+    codeHint: 'Buchstaben und Ziffern wie gedruckt. Kleinbuchstaben und Leerzeichen stören nicht.',
   },
   es: {
     asks: 'Este enlace pide una contraseña.',
@@ -45,6 +52,8 @@ const all: Record<string, Omit<DoorWords, 'language'>> = {
     tooMany: 'Ha habido demasiados intentos. Espera una hora y vuelve a intentarlo.',
     making: 'Un momento.',
     wait: 'Se está preparando lo que abre este enlace. Esta página vuelve a mirar por sí sola.',
+    code: 'Código de una tarjeta',
+    codeHint: 'Letras y cifras tal como están impresas. Da igual si son minúsculas o hay espacios.',
   },
   fr: {
     asks: 'Ce lien demande un mot de passe.',
@@ -56,6 +65,8 @@ const all: Record<string, Omit<DoorWords, 'language'>> = {
     tooMany: 'Il y a eu trop d’essais. Attendez une heure, puis essayez de nouveau.',
     making: 'Un instant.',
     wait: 'Ce que ce lien ouvre est en préparation. Cette page regarde à nouveau toute seule.',
+    code: 'Code d’une carte',
+    codeHint: 'Lettres et chiffres tels qu’ils sont imprimés. Minuscules et espaces ne gênent pas.',
   },
 };
 

@@ -15,7 +15,16 @@ import {
   publishOutlook,
   removeSetTime,
 } from '#contract/publishing.ts';
-import { changeSite, checkAddress, listSites, renewLink } from '#contract/sites.ts';
+import { changeSite, checkAddress, listFormerAddresses, listSites, renewLink } from '#contract/sites.ts';
+import { dropShortCode, getLinkCodes, makeShortCode } from '#contract/codes.ts';
+import {
+  changeHandIn,
+  doHandIn,
+  listHandIns,
+  makeHandIn,
+  removeHandIn,
+  undoHandIn,
+} from '#contract/hand-ins.ts';
 import { listOutsiderTests } from '#contract/outsider.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
 import { eq } from 'drizzle-orm';
@@ -94,6 +103,10 @@ const others = `
       case when n % 400 <> 1 then now() end from generate_series(1, 8000) n;
   insert into outsider_test (id, site_id, why, asked, findings)
     select 'test' || n, 's' || (n % 2000 + 1), 'asked', 1, '[]' from generate_series(1, 8000) n;
+  insert into hand_in (id, site_id, what, for_whom, time_zone, by, text, keeps)
+    select 'hand' || n, 's' || (n % 2000 + 1), '', '', 'UTC', '{"kind":"address"}', '', false from generate_series(1, 8000) n;
+  insert into short_code (code, site_id, link)
+    select 'C' || n, 's' || (n % 2000 + 1), '{"kind":"address"}' from generate_series(1, 8000) n;
   insert into pass_tree (release_id, site_id, opens, tree)
     select id, site_id, 'x', '{}' from release;
   insert into captured (site_id, thing, capture, moment)
@@ -187,6 +200,21 @@ async function aDay(): Promise<void> {
   await maker.call(removeSetTime, { params: { ...params, time: times[0]?.id ?? '' } });
   await later('publish', '2099-01-01T00:00');
   await maker.call(listSetTimes, { params });
+  const by = { kind: 'address' as const };
+  const { handIns } = await maker.call(makeHandIn, { params, body: { what: 'Crit', timeZone: 'UTC', by } });
+  const ofHandIn = { ...params, handIn: handIns[0]?.id ?? '' };
+  await maker.call(doHandIn, { params: ofHandIn, body: { anyway: true } });
+  await maker.call(changeHandIn, { params: ofHandIn, body: { what: 'Crit', timeZone: 'UTC', by } });
+  await maker.call(listHandIns, { params });
+  await maker.call(undoHandIn, { params: ofHandIn });
+  await maker.call(removeHandIn, { params: ofHandIn });
+  const ofLink = { ...params, link: 'address' };
+  const { short } = await maker.call(makeShortCode, { params: ofLink });
+  await server.get(`/k/${encodeURIComponent(short?.code ?? '')}`);
+  await maker.call(getLinkCodes, { params: ofLink });
+  await maker.call(dropShortCode, { params: ofLink });
+  await maker.call(listFormerAddresses, { params });
+  await maker.raw('DELETE', `/api/sites/${site.id}/former-addresses/was-1`);
   const found = { why: 'asked' as const, release: 1, asked: 1, findings: [] };
   await keepTest(server.database.db, site.id, found);
   await keepTest(server.database.db, site.id, found);

@@ -24,7 +24,7 @@ import type { KeptDraft, Piece } from '#core/stored/draft-pieces.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
 import type { DoesAtTime } from '#core/release/set-time.ts';
 import type { Finding, OutsiderWhy } from '#core/outsider/outsider-test.ts';
-import type { HandedInBy } from '#core/hand-ins/hand-in.ts';
+import type { GivenLink } from '#core/access/given-link.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 
@@ -99,13 +99,17 @@ export const sites = pgTable(
 );
 
 /** Addresses a site had before; they lead on to the one it has now. */
-export const formerAddresses = pgTable('former_address', {
-  address: text('address').primaryKey(),
-  siteId: text('site_id')
-    .notNull()
-    .references(() => sites.id, { onDelete: 'cascade' }),
-  createdAt: createdAt(),
-});
+export const formerAddresses = pgTable(
+  'former_address',
+  {
+    address: text('address').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    createdAt: createdAt(),
+  },
+  (table) => [index('former_address_site').on(table.siteId)],
+);
 
 /** What readers wrote to a maker, by the forms on their pages. */
 export const messages = pgTable(
@@ -590,7 +594,7 @@ export const handIns = pgTable(
     timeZone: text('time_zone').notNull(),
     /** The instant that comes of it. */
     dueAt: when('due_at'),
-    by: jsonb('by').$type<HandedInBy>().notNull(),
+    by: jsonb('by').$type<GivenLink>().notNull(),
     text: text('text').notNull(),
     /** Readers of its pass are to keep getting what is live when it is handed in. */
     keeps: boolean('keeps').notNull(),
@@ -600,4 +604,18 @@ export const handIns = pgTable(
     createdAt: createdAt(),
   },
   (table) => [index('hand_in_site').on(table.siteId)],
+);
+
+/** Short codes for print: they can be guessed, so they lead only to what anybody may open or what asks for a password. */
+export const shortCodes = pgTable(
+  'short_code',
+  {
+    code: text('code').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    link: jsonb('link').$type<GivenLink>().notNull(),
+    createdAt: createdAt(),
+  },
+  (table) => [index('short_code_site').on(table.siteId)],
 );

@@ -4,19 +4,18 @@ import { reaches } from '#core/access/height.ts';
 import { openPages } from '#core/access/open-pages.ts';
 import type { Viewer } from '#core/access/viewer.ts';
 import { instantOf } from '#core/dates/local-time.ts';
-import { type HandedInBy, type HandInTerms, handInTermsSchema, mostHandIns } from '#core/hand-ins/hand-in.ts';
+import { type HandInTerms, handInTermsSchema, mostHandIns } from '#core/hand-ins/hand-in.ts';
 import { type HandInLink, handInWarnings } from '#core/hand-ins/hand-in-state.ts';
-import { passViewer } from '#core/passes/pass-viewer.ts';
+import type { GivenLink } from '#core/access/given-link.ts';
 import { differences } from '#core/release/differences.ts';
 import type { Draft } from '#core/sites/site.ts';
 import type { Database, Transaction } from '../db/connect.ts';
 import { newId } from '../db/new-id.ts';
+import { type AroundLinks, aroundLinks, readersOf } from '../sites/readers-of-link.ts';
 import { handIns, passes, releases, sites } from '../db/schema.ts';
 import { notFound, Problem } from '../http/problem.ts';
-import { passOf, type PassRow, passRows } from '../passes/pass-rows.ts';
-import { hadNow, hadOf } from '../sites/had-now.ts';
+import { hadOf } from '../sites/had-now.ts';
 import type { SiteRow } from '../sites/load-draft.ts';
-import { keysOf } from '../sites/site-rows.ts';
 
 export type HandInRow = typeof handIns.$inferSelect;
 
@@ -25,41 +24,6 @@ const columnsOf = (terms: HandInTerms) => ({
   // What is due in an hour that comes twice is due by the end of the second one.
   dueAt: terms.due === null ? null : instantOf(terms.due, terms.timeZone, 'last'),
 });
-
-/** What is known of a site, asked once for all of its hand-ins. */
-interface Around {
-  site: SiteRow;
-  now: Draft | null;
-  passes: PassRow[];
-  keys: ReadonlyMap<string, string>;
-  secret: Buffer;
-}
-
-async function around(db: Database, site: SiteRow, secret: Buffer): Promise<Around> {
-  const now = (await hadNow(db, site))?.now ?? null;
-  return { site, now, secret, passes: await passRows(db, site.id), keys: await keysOf(db, site.id) };
-}
-
-/** Whose readers a link has, and where it stands; null where it leads nowhere any more. */
-function readersOf(by: HandedInBy, { site, passes, keys, secret }: Around) {
-  const at = (viewer: Viewer, link: string | null, pass: PassRow | null = null) => ({ viewer, link, pass });
-  switch (by.kind) {
-    case 'address':
-      return at({ kind: 'stranger' }, site.address && `/${site.address}/`);
-    case 'site-link':
-    case 'page-link': {
-      const thing = by.kind === 'site-link' ? site.id : by.thing;
-      const key = keys.get(thing);
-      const viewer: Viewer =
-        by.kind === 'site-link' ? { kind: 'site-link' } : { kind: 'page-link', page: thing };
-      return key === undefined ? null : at(viewer, `/l/${key}/`);
-    }
-    case 'pass': {
-      const pass = passes.find(({ id }) => id === by.pass);
-      return pass ? at(passViewer(pass), passOf(pass, secret).link, pass) : null;
-    }
-  }
-}
 
 /** How many pages somebody may open, and which. */
 function pagesOf(had: Draft | null, viewer: Viewer): Set<string> {
@@ -70,7 +34,7 @@ function pagesOf(had: Draft | null, viewer: Viewer): Set<string> {
 async function linkOf(
   db: Database,
   row: HandInRow,
-  all: Around,
+  all: AroundLinks,
 ): Promise<{ path: string | null; link: HandInLink }> {
   const readers = readersOf(row.by, all);
   if (!readers) return { path: null, link: { gone: true, pages: 0, pass: null, changed: [] } };
@@ -101,7 +65,7 @@ export async function handInsOf(db: Database, site: SiteRow, secret: Buffer, now
     .where(eq(handIns.siteId, site.id))
     .orderBy(asc(handIns.dueAt), asc(handIns.createdAt), asc(handIns.id));
   if (rows.length === 0) return [];
-  const all = await around(db, site, secret);
+  const all = await aroundLinks(db, site, secret);
   const told: HandIn[] = [];
   for (const { row, release } of rows) {
     const { path, link } = await linkOf(db, row, all);
@@ -129,7 +93,7 @@ export async function handInRow(db: Database, site: string, id: string): Promise
 }
 
 /** @throws Problem 422 where its pass is not one of the site's */
-async function checkPass(tx: Transaction, site: string, by: HandedInBy): Promise<void> {
+async function checkPass(tx: Transaction, site: string, by: GivenLink): Promise<void> {
   if (by.kind !== 'pass') return;
   const [pass] = await tx
     .select({ id: passes.id })

@@ -10,7 +10,7 @@ import {
 import { changePass, makePasses, removePass } from '#contract/passes.ts';
 import { planFile } from '#contract/plan.ts';
 import { bringBackRelease } from '#contract/publishing.ts';
-import type { HandedInBy } from '#core/hand-ins/hand-in.ts';
+import type { GivenLink } from '#core/access/given-link.ts';
 import { PublishedSite } from '../testing/published-site.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 
@@ -36,7 +36,7 @@ async function opened(by: 'pass' | 'address' | 'site-link', more: object = {}) {
     body: { passes: [{ label: 'Tutors', opens: 'site', timeZone: 'UTC' }] },
   });
   const [pass] = passes;
-  const link: HandedInBy = by === 'pass' ? { kind: 'pass', pass: pass?.id ?? '' } : { kind: by };
+  const link: GivenLink = by === 'pass' ? { kind: 'pass', pass: pass?.id ?? '' } : { kind: by };
   const terms = { what: 'Waste as a material', due: '2026-12-11T17:00', timeZone: 'UTC', by: link, ...more };
   const { handIns } = await maker.call(makeHandIn, { params, body: terms });
   const ofHandIn = { ...params, handIn: handIns[0]?.id ?? '' };

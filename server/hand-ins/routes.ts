@@ -7,7 +7,7 @@ import {
   removeHandIn,
   undoHandIn,
 } from '#contract/hand-ins.ts';
-import type { HandedInBy } from '#core/hand-ins/hand-in.ts';
+import type { GivenLink } from '#core/access/given-link.ts';
 import type { WayIn } from '#core/outsider/outsider-test.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
@@ -26,7 +26,7 @@ import {
 } from './hand-in-rows.ts';
 
 /** Whether a way in is the one by which something is handed in. */
-const isBy = (by: HandedInBy) => (way: WayIn) => {
+const isBy = (by: GivenLink) => (way: WayIn) => {
   if (way.kind === 'pass') return by.kind === 'pass' && by.pass === way.pass;
   if (way.kind === 'page-link') return by.kind === 'page-link' && by.thing === way.thing;
   return by.kind === way.kind;

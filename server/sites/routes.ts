@@ -5,6 +5,8 @@ import {
   checkAddress,
   createSite,
   getSite,
+  giveUpAddress,
+  listFormerAddresses,
   listSites,
   renewLink,
   setUnderAge,
@@ -23,7 +25,7 @@ import type { PublicSites } from '../serve/public-sites.ts';
 import { liveStatement, shownToReaders } from './live-statement.ts';
 import { loadDraft, ownSite } from './load-draft.ts';
 import { makeSite } from './make-site.ts';
-import { isFree, renewKey, sitesOf } from './site-rows.ts';
+import { dropFormerAddress, formerAddressesOf, isFree, renewKey, sitesOf } from './site-rows.ts';
 import { patchAfter, siteState } from './site-state.ts';
 
 export function siteRoutes(
@@ -114,6 +116,18 @@ export function siteRoutes(
           : (wanted.error.issues[0]?.message ?? 'This address cannot be used.'),
       alsoFree: [...new Set(offered)],
     };
+  });
+
+  handle(app, listFormerAddresses, async ({ params }, request) => {
+    const site = await ownSite(db, makerOf(request).id, params.site);
+    return { addresses: await formerAddressesOf(db, site.id) };
+  });
+
+  handle(app, giveUpAddress, async ({ params }, request) => {
+    const site = await ownSite(db, makerOf(request).id, params.site);
+    if (!(await dropFormerAddress(db, site.id, params.address))) throw notFound('This address');
+    await open.forget([site.id]);
+    return { addresses: await formerAddressesOf(db, site.id) };
   });
 
   handle(app, renewLink, async ({ params }, request) => {

@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import { addressSchema } from '#core/sites/address.ts';
 import type { Database, Executor } from '../db/connect.ts';
 import { newKey } from '../db/new-id.ts';
@@ -33,6 +33,25 @@ export async function isFree(db: Database, site: string, address: string): Promi
     .from(formerAddresses)
     .where(eq(formerAddresses.address, address));
   return (!taken || taken.id === site) && (!former || former.id === site);
+}
+
+/** Addresses that a site had and that lead on to the one it has, the latest first. */
+export async function formerAddressesOf(db: Executor, site: string): Promise<string[]> {
+  const rows = await db
+    .select({ address: formerAddresses.address })
+    .from(formerAddresses)
+    .where(eq(formerAddresses.siteId, site))
+    .orderBy(desc(formerAddresses.createdAt), formerAddresses.address);
+  return rows.map(({ address }) => address);
+}
+
+/** @returns false where the site never had it, or gave it up already */
+export async function dropFormerAddress(db: Database, site: string, address: string): Promise<boolean> {
+  const dropped = await db
+    .delete(formerAddresses)
+    .where(and(eq(formerAddresses.siteId, site), eq(formerAddresses.address, address)))
+    .returning({ address: formerAddresses.address });
+  return dropped.length > 0;
 }
 
 /**

@@ -56,3 +56,30 @@ export function renderMakingPage(words: DoorWords): string {
   );
   return page(words, words.making, main);
 }
+
+/** Where codes from print are typed. */
+export function renderShortDoor(words: DoorWords): string {
+  const main = renderToStaticMarkup(
+    <main>
+      <h1>
+        <label htmlFor="code">{words.code}</label>
+      </h1>
+      <form method="get" action="/k">
+        <input
+          id="code"
+          name="code"
+          type="text"
+          required
+          maxLength={40}
+          autoComplete="off"
+          autoCapitalize="characters"
+          spellCheck={false}
+          aria-describedby="code-hint"
+        />
+        <p id="code-hint">{words.codeHint}</p>
+        <button type="submit">{words.open}</button>
+      </form>
+    </main>,
+  );
+  return page(words, words.code, main);
+}

@@ -1,13 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { listPasses } from '#contract/passes.ts';
-import type { HandedInBy, HandInTerms } from '#core/hand-ins/hand-in.ts';
-import { pageName } from '#core/pages/page-kinds.ts';
-import { call } from '../../api/call.ts';
+import { type GivenLink, givenLinkName, givenLinkNameSchema } from '#core/access/given-link.ts';
+import type { HandInTerms } from '#core/hand-ins/hand-in.ts';
 import { ownTimeZone } from '../../api/own-time-zone.ts';
-import { passesKey } from '../../api/passes-key.ts';
-import { useSite } from '../../api/site-context.tsx';
+import { useGivenLinks } from '../../api/use-given-links.ts';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
 import { Field } from '../../ui/field.tsx';
@@ -15,42 +11,9 @@ import { SelectField } from '../../ui/select.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { TimeField } from '../../ui/time-field.tsx';
 
-export const newHandIn = (by: HandedInBy): HandInTerms => ({
+export const newHandIn = (by: GivenLink): HandInTerms => ({
   ...{ what: '', forWhom: '', due: null, timeZone: ownTimeZone(), by, text: '', keeps: false },
 });
-
-/** A link by which something can be handed in, as a value of the list and back. */
-const valueOf = (by: HandedInBy): string =>
-  by.kind === 'pass' ? `pass ${by.pass}` : by.kind === 'page-link' ? `page ${by.thing}` : by.kind;
-function byOf(value: string): HandedInBy {
-  const [kind = '', id = ''] = value.split(' ');
-  if (kind === 'pass') return { kind, pass: id };
-  if (kind === 'page') return { kind: 'page-link', thing: id };
-  return kind === 'address' ? { kind } : { kind: 'site-link' };
-}
-
-/** Links that something can be handed in by now. */
-export function useLinks(): { value: string; name: string }[] {
-  const { state } = useSite();
-  const { site, live, pages } = state;
-  const { data } = useQuery({
-    queryKey: passesKey(site.id),
-    queryFn: () => call(listPasses, { params: { site: site.id } }),
-  });
-  const nameOf = (id: string) => {
-    const page = pages.find((one) => one.id === id);
-    return page ? pageName(page) : 'a version of the résumé';
-  };
-  return [
-    ...(site.address ? [{ value: 'address', name: 'The public address' }] : []),
-    { value: 'site-link', name: 'The link to the whole site' },
-    ...Object.keys(live.pageLinkPaths).map((id) => ({
-      value: `page ${id}`,
-      name: `The link to ${nameOf(id)}`,
-    })),
-    ...(data?.passes ?? []).map(({ id, label }) => ({ value: `pass ${id}`, name: `The pass “${label}”` })),
-  ];
-}
 
 interface HandInFormProps {
   terms: HandInTerms;
@@ -76,10 +39,10 @@ export function HandInForm({
   onLeave,
 }: HandInFormProps) {
   const [tried, setTried] = useState(false);
-  const links = useLinks();
+  const links = useGivenLinks();
   const set = (change: Partial<HandInTerms>) => onChange({ ...terms, ...change });
   const nameless = terms.what.trim() === '';
-  const value = valueOf(terms.by);
+  const value = givenLinkName(terms.by);
   const known = links.some((one) => one.value === value);
   return (
     <form
@@ -114,7 +77,7 @@ export function HandInForm({
             value={value}
             options={known ? links : [{ value, name: 'A link that is not there any more' }, ...links]}
             onChange={(next) => {
-              const by = byOf(next);
+              const by = givenLinkNameSchema.parse(next);
               set({ by, keeps: terms.keeps && by.kind === 'pass' });
             }}
           />

@@ -20,6 +20,8 @@ import { MakerNameField } from '../../ui/maker-name-field.tsx';
 import { SiteNameField } from '../../ui/site-name-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
+import { CodesSection } from './codes-section.tsx';
+import { FormerAddresses } from './former-addresses.tsx';
 import { HandInsSection } from './hand-ins-section.tsx';
 import { OutsiderSection } from './outsider-section.tsx';
 import { PassesSection } from './passes-section.tsx';
@@ -120,6 +122,7 @@ export function Share() {
           {effective.height === 'public' && (
             <>
               <SiteAddressField />
+              <FormerAddresses />
               <CheckField
                 name="Let search engines find it"
                 checked={site.searchEngines}
@@ -191,6 +194,7 @@ export function Share() {
         <div className="grid min-w-0 content-start gap-8">
           <Links />
           <PassesSection />
+          <CodesSection />
           <HandInsSection />
           <SetTimes />
           <Releases />
