@@ -13,7 +13,7 @@ import { benchLineStudio } from './line-studio.ts';
 import { benchGrowth } from './growth.ts';
 import { benchImport } from './import.ts';
 import { benchLargeStudio } from './large-studio.ts';
-import { benchPublish } from './publish.ts';
+import { benchPassesPublish, benchPublish } from './publish.ts';
 import { benchManySites } from './many-sites.ts';
 import { benchServe } from './serve.ts';
 import { benchLighthouse } from './lighthouse.ts';
@@ -67,6 +67,7 @@ const benches: Record<string, () => Promise<Row | Row[]>> = {
   import: benchImport,
   encoders: benchEncoders,
   publish: benchPublish,
+  passes: benchPassesPublish,
   first: benchFirstPublish,
   serve: benchServe,
   look: benchLook,

@@ -4,7 +4,7 @@ import { type HandInLink, handInState, handInWarnings } from './hand-in-state.ts
 const now = new Date('2026-11-28T12:00:00Z');
 const due = new Date('2026-12-11T17:00:00Z');
 const link = (more: Partial<HandInLink> = {}): HandInLink => ({
-  ...{ gone: false, pages: 3, pass: null, changed: [] },
+  ...{ gone: false, renewed: false, pages: 3, pass: null, changed: [] },
   ...more,
 });
 const pass = (more: object = {}) =>
@@ -35,6 +35,11 @@ describe('a hand-in', () => {
     expect(warnings(pass({ on: false }))).toEqual(['Its pass is switched off.']);
     expect(warnings(link({ pages: 0 }))).toEqual(['Its link opens nothing now.']);
     expect(warnings(link({ gone: true, pages: 0 }))).toHaveLength(1);
+  });
+
+  test('is warned of once it is handed in if its link was made anew', () => {
+    expect(warnings(link({ renewed: true }))).toEqual([]);
+    expect(warnings(link({ renewed: true }), now)).toEqual([expect.stringMatching(/made anew since/)]);
   });
 
   test('is warned of once it is handed in if its readers find something else', () => {

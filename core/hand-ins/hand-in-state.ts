@@ -6,6 +6,8 @@ import type { PassWindow } from '../passes/pass-window.ts';
 export interface HandInLink {
   /** Nothing leads there any more: a deleted pass or page. */
   gone: boolean;
+  /** It was made anew since it was handed in: those who have the old one get nothing. */
+  renewed: boolean;
   /** How many pages it opens now. */
   pages: number;
   /** Of a pass. */
@@ -32,6 +34,8 @@ export const handInState = ({ dueAt, handedAt }: HandInTimes, now: Date): HandIn
 export function handInWarnings(link: HandInLink, times: HandInTimes, now: Date): string[] {
   if (link.gone) return ['Its link is not there any more. Choose another one.'];
   const warnings: string[] = [];
+  if (times.handedAt && link.renewed)
+    warnings.push('The link that was handed in opens nothing any more: it was made anew since.');
   const { pass } = link;
   const at = times.dueAt && times.dueAt > now ? times.dueAt : now;
   if (pass) {

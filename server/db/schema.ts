@@ -599,6 +599,8 @@ export const handIns = pgTable(
     /** Readers of its pass are to keep getting what is live when it is handed in. */
     keeps: boolean('keeps').notNull(),
     handedAt: when('handed_at'),
+    /** SHA-256 of the path that was handed in: a link that was made anew since is another one. */
+    handedLink: text('handed_link'),
     /** What was live then. */
     releaseId: bigint('release_id', { mode: 'number' }).references(() => releases.id),
     createdAt: createdAt(),

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { and, asc, count, eq } from 'drizzle-orm';
 import type { HandIn } from '#contract/hand-ins.ts';
 import { reaches } from '#core/access/height.ts';
@@ -25,6 +26,8 @@ const columnsOf = (terms: HandInTerms) => ({
   dueAt: terms.due === null ? null : instantOf(terms.due, terms.timeZone, 'last'),
 });
 
+const hashOf = (path: string): string => createHash('sha256').update(path).digest('base64url');
+
 /** How many pages somebody may open, and which. */
 function pagesOf(had: Draft | null, viewer: Viewer): Set<string> {
   if (!had || !reaches(had.site.height, 'invited')) return new Set();
@@ -37,7 +40,8 @@ async function linkOf(
   all: AroundLinks,
 ): Promise<{ path: string | null; link: HandInLink }> {
   const readers = readersOf(row.by, all);
-  if (!readers) return { path: null, link: { gone: true, pages: 0, pass: null, changed: [] } };
+  if (!readers)
+    return { path: null, link: { gone: true, renewed: false, pages: 0, pass: null, changed: [] } };
   const { viewer, link: path, pass } = readers;
   const kept = pass && pass.pinned !== null ? await hadOf(db, all.site, pass.pinned) : null;
   const had = kept?.now ?? all.now;
@@ -52,7 +56,15 @@ async function linkOf(
       : [];
   return {
     path,
-    link: { gone: path === null, pages: pages.size, pass, changed: changed.map(({ title }) => title) },
+    link: {
+      ...{ gone: path === null, pages: pages.size, pass, changed: changed.map(({ title }) => title) },
+      // An address that was changed leads on.
+      renewed:
+        row.by.kind !== 'address' &&
+        path !== null &&
+        row.handedLink !== null &&
+        row.handedLink !== hashOf(path),
+    },
   };
 }
 
@@ -166,7 +178,15 @@ export async function removeHandInRow(db: Database, site: string, id: string): P
 }
 
 /** Writes down that something was handed in, with what is live; a pass that is to keep that does so from here on. */
-export async function handedIn(db: Database, site: string, id: string, now: Date): Promise<void> {
+export async function handedIn(
+  db: Database,
+  { id: site, ...more }: SiteRow,
+  id: string,
+  secret: Buffer,
+  now: Date,
+): Promise<void> {
+  const { by } = await handInRow(db, site, id);
+  const path = readersOf(by, await aroundLinks(db, { id: site, ...more }, secret))?.link ?? null;
   await db.transaction(async (tx) => {
     const [live] = await tx
       .select({ live: sites.liveRelease })
@@ -175,7 +195,7 @@ export async function handedIn(db: Database, site: string, id: string, now: Date
       .for('update');
     const [row] = await tx
       .update(handIns)
-      .set({ handedAt: now, releaseId: live?.live ?? null })
+      .set({ handedAt: now, releaseId: live?.live ?? null, handedLink: path && hashOf(path) })
       .where(and(eq(handIns.id, id), eq(handIns.siteId, site)))
       .returning();
     if (!row) throw notFound('This hand-in');
@@ -191,7 +211,10 @@ export async function notHandedIn(db: Database, site: string, id: string): Promi
       .where(and(eq(handIns.id, id), eq(handIns.siteId, site)))
       .for('update');
     if (!row) throw notFound('This hand-in');
-    await tx.update(handIns).set({ handedAt: null, releaseId: null }).where(eq(handIns.id, id));
+    await tx
+      .update(handIns)
+      .set({ handedAt: null, releaseId: null, handedLink: null })
+      .where(eq(handIns.id, id));
     await letGo(tx, site, keptFor(row));
   });
 }

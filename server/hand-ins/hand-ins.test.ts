@@ -7,7 +7,7 @@ import {
   removeHandIn,
   undoHandIn,
 } from '#contract/hand-ins.ts';
-import { changePass, makePasses, removePass } from '#contract/passes.ts';
+import { changePass, makePasses, removePass, renewPass } from '#contract/passes.ts';
 import { planFile } from '#contract/plan.ts';
 import { bringBackRelease } from '#contract/publishing.ts';
 import type { GivenLink } from '#core/access/given-link.ts';
@@ -95,6 +95,15 @@ describe('handing in', () => {
       warnings: [expect.stringMatching(/not there any more/)],
     });
   });
+});
+
+test('a link that was made anew since is told: those who were handed the old one get nothing', async () => {
+  const { ofHandIn, now, params, pass, reads } = await opened('pass');
+  await maker.call(doHandIn, { params: ofHandIn, body: {} });
+  expect((await now())?.warnings).toEqual([]);
+  await maker.call(renewPass, { params: { ...params, pass: pass?.id ?? '' } });
+  expect(await reads()).toBe('404');
+  expect((await now())?.warnings).toEqual([expect.stringMatching(/made anew since/)]);
 });
 
 describe('a pass that keeps what was handed in', () => {

@@ -32,6 +32,9 @@ const isBy = (by: GivenLink) => (way: WayIn) => {
   return by.kind === way.kind;
 };
 
+/** It opens everything that stands behind a link. */
+const slowly = { config: { rateLimit: { max: 20, timeWindow: '1 minute' } } };
+
 /** Where a maker hands in links, and what was live when they did. */
 export function handInRoutes(
   app: FastifyInstance,
@@ -68,30 +71,35 @@ export function handInRoutes(
     return all(site);
   });
 
-  handle(app, doHandIn, async ({ params, body }, request) => {
-    const site = await ownSite(db, makerOf(request).id, params.site);
-    const { by } = await handInRow(db, site.id, params.handIn);
-    const findings = body.anyway ? [] : await outsider.tryOne(site.id, isBy(by));
-    const opens = findings.length > 0 && findings.every(({ is }) => is !== 'wrong');
-    if (!body.anyway && !opens)
-      return {
-        ...(await all(site)),
-        done: false,
-        findings:
-          findings.length > 0
-            ? findings
-            : [
-                {
-                  is: 'wrong' as const,
-                  says: 'Its link opens nothing now.',
-                  repairs: [{ kind: 'publish' as const }],
-                },
-              ],
-      };
-    await handedIn(db, site.id, params.handIn, now());
-    await open.forget([site.id]);
-    return { ...(await all(site)), done: true, findings };
-  });
+  handle(
+    app,
+    doHandIn,
+    async ({ params, body }, request) => {
+      const site = await ownSite(db, makerOf(request).id, params.site);
+      const { by } = await handInRow(db, site.id, params.handIn);
+      const findings = body.anyway ? [] : await outsider.tryOne(site.id, isBy(by));
+      const opens = findings.length > 0 && findings.every(({ is }) => is !== 'wrong');
+      if (!body.anyway && !opens)
+        return {
+          ...(await all(site)),
+          done: false,
+          findings:
+            findings.length > 0
+              ? findings
+              : [
+                  {
+                    is: 'wrong' as const,
+                    says: 'Its link opens nothing now.',
+                    repairs: [{ kind: 'publish' as const }],
+                  },
+                ],
+        };
+      await handedIn(db, site, params.handIn, secret, now());
+      await open.forget([site.id]);
+      return { ...(await all(site)), done: true, findings };
+    },
+    slowly,
+  );
 
   handle(app, undoHandIn, async ({ params }, request) => {
     const site = await ownSite(db, makerOf(request).id, params.site);

@@ -1,0 +1,1 @@
+ALTER TABLE "hand_in" ADD COLUMN "handed_link" text;
