@@ -78,7 +78,7 @@ describe('with a keyboard only', () => {
     for (let n = 0; n < 6 && !/^Unlisted/.test((await focused()).name); n++) await key('ArrowDown');
     await key('Enter');
     await studio.reads('Private becomes Unlisted');
-    await tabTo('Publish release 1');
+    await tabTo(/^Publish release 1/);
     await key('Enter');
     await studio.reads('Release 1 is live', 120_000);
     const link = await studio.page.$eval(
