@@ -34,7 +34,7 @@ describe('the outsider test', () => {
     await studio.reads(/Release \d+ is live/, 60_000);
     await studio.page.keyboard.press('Escape');
     await studio.press('button', 'Test again');
-    await studio.reads('2 earlier tests', 60_000);
+    await studio.reads('2 other tests', 60_000);
     expect(
       await studio.page.$eval('[aria-label="What was found"]', (list) => list.textContent),
     ).not.toContain('could not open');

@@ -110,14 +110,13 @@ describe('the outsider test', () => {
 
   test('what is open by mistake is told: a way in that is shut and opens', async () => {
     const site = await PublishedSite.open(server, maker);
-    const fair = await pass(site.site, { label: 'Fair', until: '2026-12-01T09:00' });
+    await pass(site.site, { label: 'Fair', until: '2026-12-01T09:00' });
     expect((await run(site.site)).right.join()).toContain('The pass “Fair” opens');
     // The door goes by one clock and the test by another, as if closing were broken.
     let asked = 0;
     server.clock.now = () => new Date(asked++ === 0 ? '2026-12-02T00:00:00Z' : '2026-11-30T00:00:00Z');
     const { wrong } = await run(site.site);
     expect(wrong.map(({ says }) => says)).toEqual(['The pass “Fair” is over, and opened all the same.']);
-    expect(fair).toBeTruthy();
   });
 
   test('is a maker’s own, kept, and tells no key', async () => {

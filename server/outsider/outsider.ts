@@ -61,10 +61,14 @@ export class Outsider {
   /** Runs it behind whoever published. */
   later(site: string): void {
     if (this.#stopped) return;
-    this.run(site, 'published').catch((error: unknown) => {
-      if (!this.#stopped && !(error instanceof Problem))
-        this.#deps.log.error({ err: error, site }, 'a site could not be tested as an outsider');
-    });
+    // A run that began before saw what readers had then.
+    const before = this.#running.get(site)?.catch(() => undefined) ?? Promise.resolve();
+    before
+      .then(() => this.run(site, 'published'))
+      .catch((error: unknown) => {
+        if (!this.#stopped && !(error instanceof Problem))
+          this.#deps.log.error({ err: error, site }, 'a site could not be tested as an outsider');
+      });
   }
 
   /** Begins nothing more. */
@@ -73,7 +77,7 @@ export class Outsider {
     await this.#last.catch(() => undefined);
   }
 
-  /** Tries one way into a site now, beside whatever else is being tried; nothing of it is kept. */
+  /** Tries one way into a site now, before something is handed in by it, beside whatever else is being tried. */
   async tryOne(id: string, which: (way: TriedWay['way']) => boolean): Promise<Finding[]> {
     const { db, secret, now } = this.#deps;
     const [site] = await db.select().from(sites).where(eq(sites.id, id));
@@ -84,7 +88,10 @@ export class Outsider {
       const all = await waysOfSite(db, site, secret, now());
       const ways = all.ways.filter(({ way }) => which(way));
       const tried = await tryWays(origin, { ...all, ways, guesses: [] }, ask, () => Promise.resolve('yes'));
-      return tried.ways.flatMap(findingsAt);
+      const findings = tried.ways.flatMap(findingsAt);
+      const asked = tried.ways.reduce((sum, way) => sum + way.asked, 0);
+      await keepTest(db, id, { why: 'hand-in', release: tried.release, asked, findings });
+      return findings;
     } finally {
       await close();
     }

@@ -17,7 +17,9 @@ const wrongIn = ({ findings }: OutsiderTest): number => findings.filter(({ is })
 export function OutsiderSection() {
   const { query, run } = useOutsider();
   const { tests = [], running = false } = query.data ?? {};
-  const [latest, ...earlier] = tests;
+  // Before a hand-in only its own link is tried.
+  const latest = tests.find(({ why }) => why !== 'hand-in');
+  const earlier = tests.filter((test) => test !== latest);
   const busy = running || run.isPending;
   return (
     <section aria-labelledby="outsider" className="grid gap-2">
@@ -52,7 +54,7 @@ export function OutsiderSection() {
       </p>
       {earlier.length > 0 && (
         <details>
-          <summary className="note cursor-pointer">{plural(earlier.length, 'earlier test')}</summary>
+          <summary className="note cursor-pointer">{plural(earlier.length, 'other test')}</summary>
           <ol className="mt-1 grid gap-1 text-s">
             {earlier.map((test) => (
               <li key={test.id}>
