@@ -38,6 +38,19 @@ export async function addSetTime(db: Database, site: string, terms: SetTimeTerms
   await db.transaction(async (tx) => {
     // Two tabs at once do not go beyond the limit together.
     await tx.select({ id: sites.id }).from(sites).where(eq(sites.id, site)).for('update');
+    // Pressed twice it is set once.
+    const [same] = await tx
+      .select({ id: setTimes.id })
+      .from(setTimes)
+      .where(
+        and(
+          eq(setTimes.siteId, site),
+          isNull(setTimes.doneAt),
+          eq(setTimes.does, terms.does),
+          eq(setTimes.at, at),
+        ),
+      );
+    if (same) return;
     const [waiting] = await tx
       .select({ count: count() })
       .from(setTimes)

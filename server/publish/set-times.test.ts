@@ -110,6 +110,13 @@ describe('times', () => {
     await expect(maker.call(removeSetTime, { params })).rejects.toMatchObject({ status: 404 });
   });
 
+  test('set twice at once are set once', async () => {
+    const site = (await maker.site()).site.id;
+    await Promise.all([1, 2, 3].map(() => set(site, 'publish', '2035-01-01T10:00')));
+    await set(site, 'take-down', '2035-01-01T10:00');
+    expect((await times(site)).map(({ does }) => does).sort()).toEqual(['publish', 'take-down']);
+  });
+
   test('are at most twenty at once', async () => {
     const site = (await maker.site()).site.id;
     for (let day = 10; day < 30; day++) await set(site, 'publish', `2027-01-${day}T09:00`);

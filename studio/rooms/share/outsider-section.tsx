@@ -33,7 +33,9 @@ export function OutsiderSection() {
             ? `${when.format(new Date(latest.at))}, ${whys[latest.why]}: ${plural(latest.asked, 'address', 'addresses')} tried${
                 latest.release === null ? '' : ` of release ${latest.release}`
               }.`
-            : 'The server opens every link as somebody without an account and says what it finds. It does so after each publish, too.'}
+            : query.isPending
+              ? 'Fetching what was found.'
+              : 'The server opens every link as somebody without an account and says what it finds. It does so after each publish, too.'}
       </p>
       {latest && (
         <ul className="grid gap-0.5 text-s" aria-label="What was found">
