@@ -12,7 +12,7 @@ import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
 import { sheetOfLook } from '../publish/site-assets.ts';
 import { loadDraft, ownSite, type SiteRow } from '../sites/load-draft.ts';
-import type { CodesDeps } from './routes.ts';
+import type { CodesDeps } from './codes-deps.ts';
 import { qrSvg } from './qr-image.ts';
 
 /** Width of the code on a card, in mm. */

@@ -4,25 +4,15 @@ import { type GivenLink, givenLinkNameSchema } from '#core/access/given-link.ts'
 import { qrSizes } from '#core/codes/qr-plan.ts';
 import { shortCodeInPrint } from '#core/codes/short-code.ts';
 import { makerOf } from '../accounts/sessions.ts';
-import type { Database } from '../db/connect.ts';
 import { handle } from '../http/handle.ts';
 import { parsed } from '../http/parsed.ts';
 import { notFound, Problem } from '../http/problem.ts';
 import { ownSite, type SiteRow } from '../sites/load-draft.ts';
 import { aroundLinks, readersOf } from '../sites/readers-of-link.ts';
-import type { StoredAssets } from '../publish/site-assets.ts';
-import type { BlobStore } from '../media/blob-store.ts';
 import { cardsRoutes } from './cards-page.ts';
+import type { CodesDeps } from './codes-deps.ts';
 import { planOf, qrPng, qrSvg } from './qr-image.ts';
 import { giveShortCode, noShortBecause, shortCodeOf, takeShortCode } from './short-code-rows.ts';
-
-export interface CodesDeps {
-  db: Database;
-  blobs: BlobStore;
-  assets: StoredAssets;
-  secret: Buffer;
-  publicOrigin: string;
-}
 
 /** What a link is printed as: its code to be read by a camera, its short code to be typed, and cards with both. */
 export function codeRoutes(app: FastifyInstance, deps: CodesDeps): void {
