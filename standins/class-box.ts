@@ -1,14 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import formbody from '@fastify/formbody';
+import type { HandedIn } from './handed-in.ts';
 import { classBoxPage } from './stand-in-page.ts';
-
-/** A link that somebody handed in, and what the tutor's browser, which has no account, gets there. */
-export interface HandedIn {
-  who: string;
-  link: string;
-  /** What a tutor meets, in words. */
-  opens: string;
-}
 
 /** What is at a link for somebody without an account. */
 async function opensFor(link: string): Promise<string> {

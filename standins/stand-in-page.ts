@@ -1,4 +1,4 @@
-import type { HandedIn } from './class-box.ts';
+import type { HandedIn } from './handed-in.ts';
 import type { ArrivedMail } from './mail-box.ts';
 
 const style = `
