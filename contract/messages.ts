@@ -21,8 +21,8 @@ export type Received = z.infer<typeof receivedSchema>;
 export const boxSchema = z.object({
   /** The newest first. */
   messages: z.array(receivedSchema),
-  /** Where copies go to, and whether they do. */
-  copies: z.object({ to: z.string(), on: z.boolean() }),
+  /** Where copies go to, whether they are wanted, and whether somebody showed that the address is theirs: else none goes. */
+  copies: z.object({ to: z.string(), on: z.boolean(), confirmed: z.boolean() }),
   /** This server sends mail at all. */
   sendsMail: z.boolean(),
 });

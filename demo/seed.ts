@@ -182,6 +182,7 @@ export async function seedDemo(
     email: demoEmail,
     // Nobody knows this password: the demo is entered by its one-click sign-in and by nothing else.
     passwordHash: await argon2.hash(newId() + newId()),
+    confirmedAt: new Date(),
   });
   const site = await makeSite(deps.db, account, maker.site);
   const scope = { site, account };

@@ -5,6 +5,10 @@ import Fastify, { type FastifyInstance, type FastifyReply, LogController } from 
 import { format } from 'date-fns';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { ownAccountRoutes } from './accounts/account-routes.ts';
+import { everythingRoute } from './accounts/everything-route.ts';
+import { forgottenRoutes } from './accounts/forgotten-routes.ts';
+import { dropThoseWhoLeft } from './accounts/leaving-rows.ts';
 import { accountRoutes } from './accounts/routes.ts';
 import { sessionScope } from './accounts/sessions.ts';
 import { Clockwork } from './clockwork.ts';
@@ -132,6 +136,9 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   const commands = new Commands({ db, open, tidying, preparing, log: app.log });
   const comingDown = new ComingDown(db, commands, app.log);
   clockwork.every(10 * 60_000, 'what is over', () => comingDown.run(format(now(), 'yyyy-MM-dd')));
+  clockwork.every(10 * 60_000, 'accounts that leave', async () => {
+    await open.forget(await dropThoseWhoLeft(db, now()));
+  });
   const outgoing = new Outgoing(config.standIns);
   app.addHook('onClose', () => outgoing.close());
   const jobs = new PublishJobs();
@@ -146,7 +153,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   };
   const setTimes = new SetTimes({ ...publishing, open, published, jobs, commands, now }, app.log);
   clockwork.every(10_000, 'what is due', () => setTimes.look());
-  const mailing = new Mailing(db, config.mail, app.log);
+  const mailing = new Mailing(db, config.mail, config.publicOrigin, now, app.log);
   app.addHook('onListen', async () => mailing.start());
   app.addHook('preClose', async () => mailing.stop());
   const looking = new Looking(deps.looking);
@@ -194,7 +201,11 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     });
     await maker.register(sessionScope, { db, config });
 
-    accountRoutes(maker, { db, config });
+    const ofAccounts = { db, config, mailing, open, now };
+    accountRoutes(maker, ofAccounts);
+    forgottenRoutes(maker, ofAccounts);
+    ownAccountRoutes(maker, ofAccounts);
+    everythingRoute(maker, { db, blobs, secret: deps.secret });
     const gathering = { db, blobs, reading, commands, limits: config };
     siteRoutes(maker, { db, commands, open, limits: config });
     pageRoutes(maker, { db, commands });

@@ -35,6 +35,8 @@ const environmentSchema = z.object({
   MAIL_FROM: z.email().default('kite-wall@localhost.localdomain'),
   PREPARE: flag.default(true),
   OUTSIDER_TEST: flag.default(true),
+  REGISTRATION: z.enum(['open', 'code', 'closed']).default('open'),
+  REGISTRATION_CODE: z.string().trim().min(6).max(200).optional(),
 });
 
 export interface Config {
@@ -66,6 +68,8 @@ export interface Config {
   prepareAfterMs: number | null;
   /** Opens a site's links as an outsider after each publish. */
   testAfterPublish: boolean;
+  /** Who may make an account: everybody, who knows the code, or nobody. */
+  registration: { kind: 'open' } | { kind: 'closed' } | { kind: 'code'; code: string };
 }
 
 /** Reads the environment once, at the start. Throws a ZodError that names the variable at fault. */
@@ -93,5 +97,14 @@ export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config
     mail: { smtp: read.SMTP_URL ?? null, from: read.MAIL_FROM },
     prepareAfterMs: read.PREPARE ? 3000 : null,
     testAfterPublish: read.OUTSIDER_TEST,
+    registration: registrationOf(read.REGISTRATION, read.REGISTRATION_CODE),
   };
+}
+
+function registrationOf(kind: 'open' | 'code' | 'closed', code: string | undefined): Config['registration'] {
+  if (kind === 'open') return { kind };
+  if (kind === 'closed') return { kind };
+  if (code === undefined)
+    throw new Error('REGISTRATION=code needs REGISTRATION_CODE, of at least six characters.');
+  return { kind, code };
 }

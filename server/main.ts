@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import { newPasswordOnce } from './accounts/new-password-once.ts';
 import { readConfig } from './config.ts';
 import { sweepOnce } from './media/sweep-once.ts';
 import { open, placesIn } from './start.ts';
@@ -9,8 +10,13 @@ const root = join(import.meta.dirname, '..');
 try {
   const config = readConfig(process.env, root);
   const running = await open(config, placesIn(root, import.meta.filename));
-  if (process.argv[2] === 'sweep') {
-    process.stdout.write(`${await sweepOnce(running, config, process.argv.includes('--dry-run'))}\n`);
+  const [, , command, ...rest] = process.argv;
+  const once = {
+    sweep: () => sweepOnce(running, config, rest.includes('--dry-run')),
+    'new-password': () => newPasswordOnce(running, rest[0] ?? ''),
+  };
+  if (command !== undefined && Object.hasOwn(once, command)) {
+    process.stdout.write(`${await once[command as keyof typeof once]()}\n`);
     await running.stop();
     process.exit(0);
   }

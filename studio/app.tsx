@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
-import { Navigate, Outlet, Route, Routes, useParams } from 'react-router';
+import { type ComponentType, useEffect } from 'react';
+import { Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
 import { getMe } from '#contract/account.ts';
 import { listSites } from '#contract/sites.ts';
 import { call } from './api/call.ts';
@@ -19,6 +19,11 @@ const theRoom = opening('Opening the room');
 
 // Each is fetched when it is opened.
 const Welcome = fetched(() => import('./account/welcome.tsx').then((module) => module.Welcome), theStudio);
+const AccountRoom = fetched(
+  () => import('./account/account-room.tsx').then((module) => module.AccountRoom),
+  theStudio,
+);
+const Leaving = fetched(() => import('./account/leaving.tsx').then((module) => module.Leaving), theStudio);
 const NameSite = fetched(
   () => import('./account/name-site.tsx').then((module) => module.NameSite),
   theStudio,
@@ -122,14 +127,18 @@ function SiteRooms() {
   );
 }
 
-export function App() {
+/** The studio of whoever is signed in; else its door. */
+function Studio() {
   const me = useQuery({ queryKey: ['me'], queryFn: () => call(getMe) });
   if (me.isPending) return <Loading what="Opening the studio" />;
   if (me.error) return <Trouble error={me.error} again={() => void me.refetch()} />;
-  if (!me.data.account) return <Welcome demo={me.data.demo} />;
+  const { account, ...door } = me.data;
+  if (!account) return <Welcome {...door} />;
+  if (account.leavesAt !== null) return <Leaving leavesAt={account.leavesAt} />;
   return (
     <Routes>
       <Route index element={<Start />} />
+      <Route path="account" element={<AccountRoom />} />
       <Route path="new-site" element={<NameSite />} />
       <Route path=":site" element={<SiteRooms />}>
         <Route index element={<Navigate to="projects" replace />} />
@@ -154,4 +163,22 @@ export function App() {
       <Route path="*" element={<Navigate to="/" replace />} />
     </Routes>
   );
+}
+
+/** Pages that are opened from mails, by whoever reads them, signed in or not. */
+const fromMails: Readonly<Record<string, ComponentType>> = {
+  '/new-password': fetched(
+    () => import('./account/new-password.tsx').then((module) => module.NewPassword),
+    theStudio,
+  ),
+  '/confirm': fetched(
+    () => import('./account/confirm-address.tsx').then((module) => module.ConfirmAddress),
+    theStudio,
+  ),
+};
+
+export function App() {
+  const { pathname } = useLocation();
+  const FromMail = Object.hasOwn(fromMails, pathname) ? fromMails[pathname] : undefined;
+  return FromMail ? <FromMail /> : <Studio />;
 }

@@ -1,11 +1,12 @@
-import type { FastifyInstance, FastifyReply } from 'fastify';
-import { createAccount, getMe, signIn, signInToDemo, signOut } from '#contract/account.ts';
-import type { Config } from '../config.ts';
-import type { Database } from '../db/connect.ts';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import { createHash, timingSafeEqual } from 'node:crypto';
+import { type Account, createAccount, getMe, signIn, signInToDemo, signOut } from '#contract/account.ts';
 import { handle } from '../http/handle.ts';
 import { Problem } from '../http/problem.ts';
-import { accountOf, addAccount } from './account-rows.ts';
-import { isCommonPassword } from './common-password.ts';
+import { putOnItsWay } from '../mail/letter-rows.ts';
+import type { AccountDeps } from './account-deps.ts';
+import { type AccountRow, accountOf, addAccount } from './account-rows.ts';
+import { goodPassword } from './good-password.ts';
 import { limitedTries } from './limited-tries.ts';
 import { hashPassword, isPassword } from './password-hash.ts';
 import { endSession, startSession } from './sessions.ts';
@@ -18,23 +19,41 @@ const slowly = { config: { rateLimit: { max: 10, timeWindow: '1 minute' } } };
 
 export const demoEmail = 'wren@demo.example';
 
-export function accountRoutes(app: FastifyInstance, { db, config }: { db: Database; config: Config }): void {
-  const { demo, secureCookies } = config;
-  const tryOf = limitedTries(app, 100);
+const signedInOf = ({ id, name, email, leavesAt }: AccountRow): Account => ({
+  ...{ id, name, email },
+  leavesAt: leavesAt?.toISOString() ?? null,
+});
 
-  handle(app, getMe, async (_, request) => ({ account: request.account, demo }));
+/** Whether two words are the same, in a time that does not tell how far they are. */
+const isSame = (a: string, b: string): boolean =>
+  timingSafeEqual(createHash('sha256').update(a).digest(), createHash('sha256').update(b).digest());
+
+/** The door: who is signed in, a new account, signing in and out. */
+export function accountRoutes(app: FastifyInstance, { db, config, mailing, now }: AccountDeps): void {
+  const { demo, secureCookies, registration } = config;
+  const tryOf = limitedTries(app, 100);
+  const tryCode = limitedTries(app, 100);
+  const door = { demo, registration: registration.kind, sendsMail: mailing.sends };
+
+  handle(app, getMe, async (_, request) => ({ ...door, account: request.account }));
+
+  const mayRegister = async (request: FastifyRequest, code: string | undefined) => {
+    if (registration.kind === 'open') return;
+    if (registration.kind === 'closed')
+      throw new Problem(403, 'closed', 'This server takes no new accounts. Ask whoever runs it.');
+    await tryCode(request, 'registration code');
+    if (!isSame(code ?? '', registration.code))
+      throw new Problem(403, 'wrong-code', 'This is not the code of this server. Ask whoever runs it.', {
+        field: 'code',
+      });
+  };
 
   handle(
     app,
     createAccount,
-    async ({ body }, _, reply) => {
-      if (isCommonPassword(body.password) || body.password.toLowerCase().includes(body.email))
-        throw new Problem(
-          400,
-          'common-password',
-          'This password is among the first that anybody tries. A short sentence of your own is good.',
-          { field: 'password' },
-        );
+    async ({ body }, request, reply) => {
+      await mayRegister(request, body.code);
+      goodPassword(body.password, body.email);
       if (await accountOf(db, body.email))
         throw new Problem(
           409,
@@ -46,8 +65,12 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
         );
       const passwordHash = await hashPassword(body.password);
       const account = await addAccount(db, { name: body.name, email: body.email, passwordHash });
-      await startSession(db, reply, account.id, secureCookies);
-      return { account, demo };
+      if (mailing.sends) {
+        await putOnItsWay(db, account.id, account.email, { kind: 'confirm' }, now());
+        mailing.look();
+      }
+      await startSession(db, request, reply, account.id, secureCookies);
+      return { ...door, account: { ...account, leavesAt: null } };
     },
     slowly,
   );
@@ -63,22 +86,22 @@ export function accountRoutes(app: FastifyInstance, { db, config }: { db: Databa
         throw new Problem(401, 'wrong-sign-in', 'E-mail and password do not belong together. Check both.', {
           field: 'password',
         });
-      await startSession(db, reply, row.id, secureCookies);
-      return { account: { id: row.id, name: row.name, email: row.email }, demo };
+      await startSession(db, request, reply, row.id, secureCookies);
+      return { ...door, account: signedInOf(row) };
     },
     slowly,
   );
 
-  const enterDemo = async (reply: FastifyReply) => {
+  const enterDemo = async (request: FastifyRequest, reply: FastifyReply) => {
     const row = demo ? await accountOf(db, demoEmail) : null;
     if (!row) throw new Problem(404, 'no-demo', 'This server has no demo account.');
-    await startSession(db, reply, row.id, secureCookies);
-    return { account: { id: row.id, name: row.name, email: row.email }, demo };
+    await startSession(db, request, reply, row.id, secureCookies);
+    return { ...door, account: signedInOf(row) };
   };
-  handle(app, signInToDemo, (_, __, reply) => enterDemo(reply), often);
+  handle(app, signInToDemo, (_, request, reply) => enterDemo(request, reply), often);
 
   handle(app, signOut, async (_, request, reply) => {
     await endSession(db, request, reply, secureCookies);
-    return { account: null, demo };
+    return { ...door, account: null };
   });
 }

@@ -5,18 +5,23 @@ import plugin from 'fastify-plugin';
 import type { Account } from '#contract/account.ts';
 import type { Config } from '../config.ts';
 import type { Database } from '../db/connect.ts';
+import { deviceOf } from './device-of.ts';
 import { accounts, sessions } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 
 /** With `__Host-`, browsers take the cookie only over HTTPS, from this very host, for all of it (RFC 6265bis). */
 const cookieName = (secure: boolean): string => (secure ? '__Host-kite_wall' : 'kite_wall');
 const lastsMs = 30 * 24 * 60 * 60 * 1000;
+/** How exactly it is known when a session was last used, in ms: an hour. */
+const seenEveryMs = 60 * 60 * 1000;
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 declare module 'fastify' {
   interface FastifyRequest {
     /** The signed-in maker, or null. */
     account: Account | null;
+    /** Id of the session that asks; null where nobody is signed in. */
+    session: string | null;
   }
 }
 
@@ -27,18 +32,21 @@ export function makerOf(request: FastifyRequest): Account {
   return request.account;
 }
 
-/** Starts a session and hands its cookie to the browser. */
+/** Starts a session and hands its cookie to the browser. One that the browser had ends: its cookie is given away. */
 export async function startSession(
   db: Database,
+  request: FastifyRequest,
   reply: FastifyReply,
   account: string,
   secure: boolean,
 ): Promise<void> {
   const token = randomBytes(32).toString('base64url');
+  if (request.session !== null) await db.delete(sessions).where(eq(sessions.id, request.session));
   await db.delete(sessions).where(lt(sessions.expiresAt, new Date()));
   await db.insert(sessions).values({
     tokenHash: hashOf(token),
     accountId: account,
+    device: deviceOf(request.headers['user-agent']),
     expiresAt: new Date(Date.now() + lastsMs),
   });
   reply.setCookie(cookieName(secure), token, {
@@ -71,6 +79,7 @@ export const sessionScope = plugin<{
   config: Pick<Config, 'secureCookies' | 'publicOrigin'>;
 }>(async (app, { db, config }) => {
   app.decorateRequest('account', null);
+  app.decorateRequest('session', null);
   app.addHook('onRequest', async (request) => {
     if (request.method !== 'GET' && request.method !== 'HEAD') {
       const { origin } = request.headers;
@@ -86,10 +95,21 @@ export const sessionScope = plugin<{
     const token = request.cookies[cookieName(config.secureCookies)];
     if (!token) return;
     const [row] = await db
-      .select({ id: accounts.id, name: accounts.name, email: accounts.email })
+      .select({
+        account: { id: accounts.id, name: accounts.name, email: accounts.email, leavesAt: accounts.leavesAt },
+        session: sessions.id,
+        seenAt: sessions.seenAt,
+      })
       .from(sessions)
       .innerJoin(accounts, eq(accounts.id, sessions.accountId))
       .where(and(eq(sessions.tokenHash, hashOf(token)), gt(sessions.expiresAt, new Date())));
-    request.account = row ?? null;
+    if (!row) return;
+    request.account = { ...row.account, leavesAt: row.account.leavesAt?.toISOString() ?? null };
+    request.session = row.session;
+    if (Date.now() - row.seenAt.getTime() > seenEveryMs)
+      await db
+        .update(sessions)
+        .set({ seenAt: new Date() })
+        .where(eq(sessions.tokenHash, hashOf(token)));
   });
 });

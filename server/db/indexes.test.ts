@@ -1,8 +1,24 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import {
+  changeAddress,
+  changeName,
+  changePassword,
+  confirmAddress,
+  endOneSession,
+  endOtherSessions,
+  everythingPath,
+  getAccount,
+  getMe,
+  leaveServer,
+  stayOnServer,
+} from '#contract/account.ts';
 import { lookAtPictures } from '#contract/pictures.ts';
 import { findInWords } from '#contract/materials.ts';
 import { changePage, createPage } from '#contract/pages.ts';
 import { changeMessage, countUnread, openBox, sendCopies } from '#contract/messages.ts';
+import { makeToken } from '../accounts/account-tokens.ts';
+import { dropThoseWhoLeft } from '../accounts/leaving-rows.ts';
+import { lettersDue, putOnItsWay } from '../mail/letter-rows.ts';
 import { Mailing } from '../mail/mailing.ts';
 import { dropDeleted, putIn } from '../messages/box.ts';
 import { changePass, listPasses, makePasses, removePass, renewPass, restorePass } from '#contract/passes.ts';
@@ -60,6 +76,12 @@ const others = `
     select 'a' || n, 'A', n || '@others.example', '' from generate_series(1, 2000) n;
   insert into session (token_hash, account_id, expires_at)
     select md5('s' || n), 'a' || n, now() + interval '1 day' from generate_series(1, 2000) n;
+  update account set leaves_at = now() + interval '9 days' where id in (select 'a' || n * 400 from generate_series(1, 5) n);
+  insert into account_token (token_hash, account_id, does, email, expires_at)
+    select md5('t' || n), 'a' || (n % 2000 + 1), 'confirm', '', now() + interval '1 day' from generate_series(1, 8000) n;
+  insert into letter (id, account_id, "to", about, next)
+    select 'letter' || n, 'a' || (n % 2000 + 1), '', '{"kind":"reset"}', case when n % 400 = 0 then now() end
+      from generate_series(1, 8000) n;
   insert into site (id, account_id, title, height, search_engines, look, revision, address)
     select 's' || n, 'a' || n, 'S', case when n % 10 = 0 then 'public' else 'private' end, false,
       '{"theme":"broadsheet"}', n, 'site-' || n from generate_series(1, 2000) n;
@@ -134,9 +156,31 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(() => server.stop());
 
+async function aDayOfAnAccount(): Promise<void> {
+  const { db } = server.database;
+  const now = new Date();
+  const { email } = await maker.call(getAccount);
+  await maker.call(changeName, { body: { name: 'Wren' } });
+  const password = 'a long enough password';
+  await maker.call(changeAddress, { body: { email, password } });
+  await maker.call(changePassword, { body: { old: password, password } });
+  await maker.call(endOtherSessions);
+  await maker.call(endOneSession, { params: { session: 'none' } }).catch(() => undefined);
+  const account = (await maker.call(getMe)).account?.id ?? '';
+  await putOnItsWay(db, account, email, { kind: 'reset' }, now);
+  await lettersDue(db, now);
+  const token = await makeToken(db, 'confirm', { account, email }, now);
+  await maker.call(confirmAddress, { body: { token } });
+  await dropThoseWhoLeft(db, now);
+  await maker.call(leaveServer, { body: { password } });
+  await maker.call(stayOnServer);
+  await maker.raw('GET', everythingPath);
+}
+
 // Every request that is made often, by a maker among two thousand.
 async function aDay(): Promise<void> {
   maker = await server.maker();
+  await aDayOfAnAccount();
   const { site } = await maker.site();
   const params = { site: site.id };
   const { page } = await maker.call(createPage, { params, body: { title: 'Clock', materials: [] } });
@@ -187,7 +231,13 @@ async function aDay(): Promise<void> {
     true,
   );
   await maker.call(changeMessage, { params: { message: 'message-one' }, body: { read: true } });
-  await new Mailing(server.database.db, { smtp: null, from: 'wall@kite.example' }, console).run(new Date());
+  await new Mailing(
+    server.database.db,
+    { smtp: null, from: 'wall@kite.example' },
+    'http://studio.test',
+    () => new Date(),
+    console,
+  ).run(new Date());
   await dropDeleted(server.database.db);
   await maker.call(publishOutlook, { params, body: { staying: [page] } });
   await maker.call(listReleases, { params });

@@ -24,6 +24,7 @@ import type { KeptDraft, Piece } from '#core/stored/draft-pieces.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
 import type { DoesAtTime } from '#core/release/set-time.ts';
 import type { Finding, OutsiderWhy } from '#core/outsider/outsider-test.ts';
+import type { LetterAbout } from '#core/letters/letter-about.ts';
 import type { GivenLink } from '#core/access/given-link.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
@@ -46,9 +47,65 @@ export const accounts = pgTable(
     passwordHash: text('password_hash').notNull(),
     /** What readers write is sent to their e-mail, too. */
     copies: boolean('copies').notNull().default(true),
+    /** When whoever reads the mails of its address showed so; null: nobody has yet. */
+    confirmedAt: when('confirmed_at'),
+    /** The address it is to go by once that is confirmed; null: none is awaited. */
+    coming: text('coming'),
+    /** When all of it goes for good; null: it stays. Until then nothing of it opens for readers. */
+    leavesAt: when('leaves_at'),
     createdAt: createdAt(),
   },
-  (table) => [uniqueIndex('account_email').on(table.email)],
+  (table) => [
+    uniqueIndex('account_email').on(table.email),
+    index('account_leaves')
+      .on(table.leavesAt)
+      .where(sql`leaves_at is not null`),
+  ],
+);
+
+/** What a mail brings to prove that its reader has it: good once, and for a while. */
+export const accountTokens = pgTable(
+  'account_token',
+  {
+    /** SHA-256 of what stands in the mail: a stolen table opens nothing. */
+    tokenHash: text('token_hash').primaryKey(),
+    accountId: text('account_id')
+      .notNull()
+      .references(() => accounts.id, { onDelete: 'cascade' }),
+    does: text('does').$type<'confirm' | 'reset'>().notNull(),
+    /** The address it was sent to. */
+    email: text('email').notNull(),
+    expiresAt: when('expires_at').notNull(),
+  },
+  (table) => [
+    index('account_token_account').on(table.accountId),
+    index('account_token_expires').on(table.expiresAt),
+  ],
+);
+
+/** Mails on their way, written only when they are sent: what stands in them that opens something is kept nowhere. */
+export const letters = pgTable(
+  'letter',
+  {
+    id: text('id').primaryKey(),
+    accountId: text('account_id')
+      .notNull()
+      .references(() => accounts.id, { onDelete: 'cascade' }),
+    to: text('to').notNull(),
+    about: jsonb('about').$type<LetterAbout>().notNull(),
+    tries: integer('tries').notNull().default(0),
+    /** When it is to be sent, or tried again; null: it was sent, or given up. */
+    next: when('next'),
+    sentAt: when('sent_at'),
+    createdAt: createdAt(),
+  },
+  (table) => [
+    index('letter_account').on(table.accountId, table.createdAt),
+    index('letter_created').on(table.createdAt),
+    index('letter_next')
+      .on(table.next)
+      .where(sql`next is not null`),
+  ],
 );
 
 export const sessions = pgTable(
@@ -59,10 +116,21 @@ export const sessions = pgTable(
     accountId: text('account_id')
       .notNull()
       .references(() => accounts.id, { onDelete: 'cascade' }),
+    /** By which its maker names it; tells nothing of the token. */
+    id: text('id')
+      .notNull()
+      .default(sql`gen_random_uuid()`),
+    /** What browser it is in, as it said itself: “Firefox on Linux”. */
+    device: text('device').notNull().default(''),
     createdAt: createdAt(),
+    /** When something was last asked by it, told by the hour. */
+    seenAt: when('seen_at').notNull().defaultNow(),
     expiresAt: when('expires_at').notNull(),
   },
-  (table) => [index('session_expires').on(table.expiresAt)],
+  (table) => [
+    index('session_expires').on(table.expiresAt),
+    index('session_account').on(table.accountId),
+  ],
 );
 
 export const sites = pgTable(

@@ -6,7 +6,7 @@ import { Problem } from '../http/problem.ts';
 const inMegabytes = (bytes: number): string => `${Math.ceil(bytes / 1024 / 1024)} MB`;
 
 /** Bytes of everything a maker has gathered, in all. */
-async function usedBytes(db: Executor, account: string): Promise<number> {
+export async function usedBytes(db: Executor, account: string): Promise<number> {
   const [row] = await db
     .select({ used: sum(materials.bytes) })
     .from(materials)

@@ -1,4 +1,4 @@
-import { and, count, desc, eq, isNull, lt, ne } from 'drizzle-orm';
+import { and, count, desc, eq, isNull, lt, ne, sql } from 'drizzle-orm';
 import type { Box, Received } from '#contract/messages.ts';
 import type { Message } from '#core/messages/message.ts';
 import type { Database } from '../db/connect.ts';
@@ -31,7 +31,7 @@ export async function putIn(
 ): Promise<'there' | 'full'> {
   return db.transaction(async (tx) => {
     const [maker] = await tx
-      .select({ id: accounts.id, copies: accounts.copies })
+      .select({ id: accounts.id, copies: accounts.copies, confirmedAt: accounts.confirmedAt })
       .from(sites)
       .innerJoin(accounts, eq(accounts.id, sites.accountId))
       .where(eq(sites.id, site));
@@ -51,7 +51,8 @@ export async function putIn(
       .values({
         ...message,
         ...{ accountId: maker.id, siteId: site, page: on?.title ?? '' },
-        mailNext: sendsMail && maker.copies ? new Date() : null,
+        // To an address that nobody has shown to be theirs nothing is sent that readers wrote.
+        mailNext: sendsMail && maker.copies && maker.confirmedAt ? new Date() : null,
       })
       .onConflictDoNothing();
     return 'there';
@@ -64,7 +65,11 @@ const mailedOf = (row: typeof messages.$inferSelect): Received['mailed'] =>
 /** All that lies in a maker's box, and what was deleted of late. */
 export async function boxOf(db: Database, account: string, sendsMail: boolean): Promise<Box> {
   const [maker] = await db
-    .select({ to: accounts.email, on: accounts.copies })
+    .select({
+      to: accounts.email,
+      on: accounts.copies,
+      confirmed: sql<boolean>`${accounts.confirmedAt} is not null`,
+    })
     .from(accounts)
     .where(eq(accounts.id, account));
   const rows = await db
@@ -75,7 +80,7 @@ export async function boxOf(db: Database, account: string, sendsMail: boolean): 
     .orderBy(desc(messages.createdAt), desc(messages.id));
   return {
     sendsMail,
-    copies: maker ?? { to: '', on: false },
+    copies: maker ?? { to: '', on: false, confirmed: false },
     messages: rows.map(({ message, title }) => ({
       id: message.id,
       site: { id: message.siteId, title },

@@ -10,6 +10,7 @@ import { changeMessage, countUnread, openBox } from '#contract/messages.ts';
 import { changePage, createPage } from '#contract/pages.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
+import { accounts } from '../db/schema.ts';
 import { type MailBox, startMailBox } from '../../standins/mail-box.ts';
 
 /** Readers write to a maker, from outside, by the forms of released pages alone. */
@@ -38,6 +39,7 @@ beforeAll(async () => {
   mailBox = await startMailBox(0);
   server = await TestServer.start({}, { mail: { smtp: mailBox.url, from: 'wall@kite.example' } });
   wren = await server.maker('Wren');
+  await server.database.db.update(accounts).set({ confirmedAt: new Date() });
   ({
     site: { id: site },
   } = await wren.site());

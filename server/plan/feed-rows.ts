@@ -1,8 +1,9 @@
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { isAgenda } from '#core/plan/agendas-of.ts';
 import { type PlannedTask, planCalendar } from '#core/plan/plan-calendar.ts';
 import { shownOn } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
+import { isOfOneWhoStays } from '../accounts/leaving-rows.ts';
 import type { Database } from '../db/connect.ts';
 import { newKey } from '../db/new-id.ts';
 import { readPages } from '../db/rows/page-row.ts';
@@ -34,7 +35,7 @@ export async function siteOfFeed(db: Database, key: string): Promise<{ id: strin
     .select({ id: sites.id, title: sites.title })
     .from(planFeeds)
     .innerJoin(sites, eq(sites.id, planFeeds.siteId))
-    .where(eq(planFeeds.key, key));
+    .where(and(eq(planFeeds.key, key), isOfOneWhoStays));
   return row ?? null;
 }
 

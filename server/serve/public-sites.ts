@@ -8,6 +8,7 @@ import type { FileTree } from '#core/release/manifest.ts';
 import type { Draft } from '#core/sites/site.ts';
 import type { Database } from '../db/connect.ts';
 import { ceilings, formerAddresses, linkKeys, passes, releases, sites } from '../db/schema.ts';
+import { isOfOneWhoStays } from '../accounts/leaving-rows.ts';
 import { keyHash } from '../passes/pass-key.ts';
 import type { PassTrees } from '../passes/pass-trees.ts';
 import { shareFolder } from '#core/release/share-folder.ts';
@@ -127,7 +128,7 @@ export class PublicSites {
       .from(sites)
       .innerJoin(releases, eq(releases.id, sites.liveRelease))
       .leftJoin(ceilings, and(eq(ceilings.siteId, sites.id), eq(ceilings.thing, sites.id)))
-      .where(where);
+      .where(and(where, isOfOneWhoStays));
     if (!row) return null;
     const { id, address, height, released, ceiling } = row;
     return { id, address, reach: lowest([height, released, ceiling ?? 'public']) };
@@ -211,11 +212,15 @@ export class PublicSites {
   }
 
   async #lookUpPass(hash: string, isOf: (site: string) => void): Promise<FoundPass | null> {
-    const [pass] = await this.#db
-      .select()
+    const [found] = await this.#db
+      .select({ pass: passes })
       .from(passes)
-      .where(and(eq(passes.keyHash, hash), eq(passes.on, true), isNull(passes.deletedAt)));
-    if (!pass) return null;
+      .innerJoin(sites, eq(sites.id, passes.siteId))
+      .where(
+        and(eq(passes.keyHash, hash), eq(passes.on, true), isNull(passes.deletedAt), isOfOneWhoStays),
+      );
+    if (!found) return null;
+    const { pass } = found;
     const { id, siteId, opensAt, closesAt, passwordHash } = pass;
     isOf(siteId);
     let entering: Promise<Entrance | null> | null = null;

@@ -3,6 +3,7 @@ import { type Height, lowest } from '#core/access/height.ts';
 import { siteReach } from '#core/release/narrowed.ts';
 import { fromStored } from '#core/stored/stored-json.ts';
 import { storedSite } from '#core/stored/stored-kinds.ts';
+import { isOfOneWhoStays } from '../accounts/leaving-rows.ts';
 import { searchEngines } from '../db/ceilings.ts';
 import type { Database } from '../db/connect.ts';
 import { releases, sites } from '../db/schema.ts';
@@ -33,7 +34,7 @@ const columns = {
     select path from jsonb_object_keys(${releases.manifest} -> 'public') as path where path like '%index.html' order by path) end`,
   ceilings: liveColumns.ceilings,
 };
-const isListed = and(eq(sites.height, 'public'), isNotNull(sites.address));
+const isListed = and(eq(sites.height, 'public'), isNotNull(sites.address), isOfOneWhoStays);
 
 /**
  * Public sites by title. Read once, a part at a time; after that only those that were forgotten are read again.

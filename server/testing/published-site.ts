@@ -12,7 +12,7 @@ import { fromParagraphs } from '#core/words/rich-text.ts';
 import { newId } from '../db/new-id.ts';
 import type { TestMaker, TestServer } from './test-server.ts';
 
-const pictures = join(import.meta.dirname, '../../demo/pictures');
+const photoFile = join(import.meta.dirname, '../../demo/pictures/tide-clock/13-dial-too-small.jpg');
 
 /** A part of words. */
 export const wordsPart = (id: string, text: string): Part =>
@@ -41,6 +41,11 @@ export class PublishedSite {
     readonly picture: string,
   ) {}
 
+  /** The file of its picture, as it was brought. */
+  photo(): Promise<Buffer> {
+    return readFile(photoFile);
+  }
+
   static open(server: TestServer, maker: TestMaker, height: Height = 'public'): Promise<PublishedSite> {
     return PublishedSite.openAs(PublishedSite, server, maker, height);
   }
@@ -56,7 +61,7 @@ export class PublishedSite {
     const address = `site-${newId()
       .toLowerCase()
       .replace(/[^a-z0-9]/g, 'x')}`;
-    const photo = await readFile(join(pictures, 'tide-clock/13-dial-too-small.jpg'));
+    const photo = await readFile(photoFile);
     const { material } = await maker.upload(site, 'dial.jpg', photo);
     const make = async (title: string) =>
       (await maker.call(createPage, { params: { site }, body: { title, materials: [] } })).page;

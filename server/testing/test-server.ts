@@ -121,9 +121,12 @@ export class TestServer {
 export class TestMaker {
   cookie = '';
   readonly #app: FastifyInstance;
+  readonly #from: string | undefined;
 
-  constructor(app: FastifyInstance) {
+  /** @param from the place its requests come from; the same for all that say none */
+  constructor(app: FastifyInstance, from?: string) {
     this.#app = app;
+    this.#from = from;
   }
 
   async raw(
@@ -135,6 +138,7 @@ export class TestMaker {
     const reply = await this.#app.inject({
       method,
       url,
+      ...(this.#from === undefined ? {} : { remoteAddress: this.#from }),
       headers: {
         origin,
         host: 'studio.test',

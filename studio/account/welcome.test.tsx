@@ -3,12 +3,17 @@ import { describe, expect, jest, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import type { Me } from '#contract/account.ts';
 import { Welcome } from './welcome.tsx';
 
 type Answer = { status?: number; body: unknown };
 
 /** The door, with a server that answers as the test says. */
-function atTheDoor(answer: (path: string, body: unknown) => Answer, demo = false) {
+function atTheDoor(
+  answer: (path: string, body: unknown) => Answer,
+  demo = false,
+  registration: Me['registration'] = 'open',
+) {
   const asked: { path: string; body: unknown }[] = [];
   globalThis.fetch = jest.fn((url: unknown, init?: RequestInit) => {
     const path = String(url);
@@ -22,7 +27,7 @@ function atTheDoor(answer: (path: string, body: unknown) => Answer, demo = false
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   render(
     <QueryClientProvider client={client}>
-      <Welcome demo={demo} />
+      <Welcome demo={demo} registration={registration} sendsMail />
     </QueryClientProvider>,
   );
   return { asked, client, user: userEvent.setup() };

@@ -12,6 +12,7 @@ import {
 import { listPublicSites } from '#contract/public-sites.ts';
 import { call, Refusal } from '../api/call.ts';
 import { Field } from '../ui/field.tsx';
+import { ForgottenForm } from './forgotten-form.tsx';
 import { KiteMark } from '../ui/kite-mark.tsx';
 import { SignInForm } from './sign-in-form.tsx';
 import { Button } from '../ui/button.tsx';
@@ -25,7 +26,7 @@ function useEnter() {
   };
 }
 
-function NewAccountForm() {
+function NewAccountForm({ needsCode }: { needsCode: boolean }) {
   const enter = useEnter();
   const form = useForm<NewAccount>({ resolver: zodResolver(newAccountSchema) });
   const { errors, isSubmitting } = form.formState;
@@ -33,7 +34,8 @@ function NewAccountForm() {
     try {
       await enter(await call(createAccount, { body }));
     } catch (error) {
-      const field = error instanceof Refusal && error.problem.field === 'email' ? 'email' : 'password';
+      const about = error instanceof Refusal ? error.problem.field : undefined;
+      const field = about === 'email' || about === 'code' ? about : 'password';
       form.setError(field, { message: error instanceof Error ? error.message : 'Try again.' });
     }
   });
@@ -61,6 +63,15 @@ function NewAccountForm() {
         autoComplete="new-password"
         {...form.register('password')}
       />
+      {needsCode && (
+        <Field
+          label="Code of this server"
+          hint="whoever runs it has it"
+          problem={errors.code?.message}
+          autoComplete="off"
+          {...form.register('code')}
+        />
+      )}
       <Button look="go" type="submit" disabled={isSubmitting}>
         {isSubmitting ? 'Making your account' : 'Create account'}
       </Button>
@@ -68,9 +79,17 @@ function NewAccountForm() {
   );
 }
 
+type AtDoor = 'new' | 'known' | 'forgotten';
+const headOf = {
+  new: 'Create an account',
+  known: 'Sign in',
+  forgotten: 'A new password',
+} as const;
+
 /** The door: a new account, signing in, or the demo where the server offers it. */
-export function Welcome({ demo }: { demo: boolean }) {
-  const [known, setKnown] = useState(false);
+export function Welcome({ demo, registration, sendsMail }: Omit<Me, 'account'>) {
+  const takesNew = registration !== 'closed';
+  const [at, setAt] = useState<AtDoor>(takesNew ? 'new' : 'known');
   const enter = useEnter();
   const enterDemo = useMutation({ mutationFn: () => call(signInToDemo), onSuccess: enter });
   const open = useInfiniteQuery({
@@ -89,7 +108,7 @@ export function Welcome({ demo }: { demo: boolean }) {
         </h1>
         <p className="max-w-[46ch] text-base leading-6 text-ink-2">
           From a heap of photos to a site that shows the work well. Nothing opens to anybody until you say so,
-          and everything can be undone.
+          and every change to your pages can be undone.
         </p>
         {demo && (
           <div className="grid justify-items-start gap-2 border-t border-line pt-5">
@@ -109,14 +128,30 @@ export function Welcome({ demo }: { demo: boolean }) {
         className="shadow-2 rounded-s [clip-path:none] grid content-start gap-4 self-start bg-raised p-6 md:row-span-2"
         aria-labelledby="door"
       >
-        <h2 id="door">{known ? 'Sign in' : 'Create an account'}</h2>
-        {known ? <SignInForm onSignedIn={(me) => void enter(me)} /> : <NewAccountForm />}
-        <p className="note">
-          {known ? 'No account yet?' : 'Been here before?'}{' '}
-          <button type="button" className="link" onClick={() => setKnown(!known)}>
-            {known ? 'Create one' : 'Sign in'}
-          </button>
-        </p>
+        <h2 id="door">{headOf[at]}</h2>
+        {at === 'new' && <NewAccountForm needsCode={registration === 'code'} />}
+        {at === 'known' && <SignInForm onSignedIn={(me) => void enter(me)} />}
+        {at === 'forgotten' && <ForgottenForm />}
+        {at === 'known' && (
+          <p className="note">
+            {sendsMail ? (
+              <button type="button" className="link" onClick={() => setAt('forgotten')}>
+                Forgotten the password
+              </button>
+            ) : (
+              'A forgotten password: whoever runs this server can set another one.'
+            )}
+          </p>
+        )}
+        {(takesNew || at !== 'known') && (
+          <p className="note">
+            {at === 'known' ? 'No account yet?' : 'Been here before?'}{' '}
+            <button type="button" className="link" onClick={() => setAt(at === 'known' ? 'new' : 'known')}>
+              {at === 'known' ? 'Create one' : 'Sign in'}
+            </button>
+          </p>
+        )}
+        {!takesNew && <p className="note">This server takes no new accounts.</p>}
       </section>
       {/* It arrives later, so it stands where it moves nothing that somebody is about to press. */}
       {openSites.length > 0 && (

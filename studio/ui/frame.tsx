@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { CalendarDays, Camera, LogOut, Menu as MenuIcon, Redo2 } from 'lucide-react';
+import { CalendarDays, Camera, LogOut, Menu as MenuIcon, Redo2, UserRound } from 'lucide-react';
 import { type ReactNode, useEffect } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { type Me, signOut } from '#contract/account.ts';
@@ -37,6 +37,7 @@ function useSignOut() {
 }
 
 function Account() {
+  const navigate = useNavigate();
   const me = useQueryClient().getQueryData<Me>(['me']);
   const leave = useSignOut();
   const name = me?.account?.name ?? '';
@@ -64,6 +65,7 @@ function Account() {
         <b>{name}</b>
         <small className="block text-ink-3">{me?.account?.email}</small>
       </MenuLabel>
+      <MenuItem icon={UserRound} name="Your account" onSelect={() => void navigate('/account')} />
       <MenuItem icon={LogOut} name="Sign out" onSelect={() => leave.mutate()} />
     </Menu>
   );
@@ -169,6 +171,7 @@ function BottomRooms({ base }: { base: string }) {
           disabled={!history.redo}
           onSelect={() => void redo()}
         />
+        <MenuItem icon={UserRound} name="Your account" onSelect={() => void navigate('/account')} />
         <MenuItem icon={LogOut} name="Sign out" onSelect={() => leave.mutate()} />
       </Menu>
     </nav>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Received } from '#contract/messages.ts';
 import { unreadIn, useBox, useBoxChanges } from '../../api/use-box.ts';
 import { notice } from '../../ui/notice.ts';
@@ -75,7 +76,18 @@ export function Feedback() {
             By mail as well
           </h2>
           {sendsMail ? (
-            <CheckField name={`Send a copy to ${copies.to}`} checked={copies.on} onChange={sendCopies} />
+            <>
+              <CheckField name={`Send a copy to ${copies.to}`} checked={copies.on} onChange={sendCopies} />
+              {!copies.confirmed && (
+                <p className="note">
+                  None is sent yet: this address has to be confirmed first, in{' '}
+                  <Link className="link" to="/account">
+                    your account
+                  </Link>
+                  .
+                </p>
+              )}
+            </>
           ) : (
             <p className="note">
               This server is not set up to send mail, so everything waits here. Who runs it can set SMTP_URL.

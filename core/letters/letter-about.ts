@@ -1,0 +1,14 @@
+/** What a mail is about. Its words are made of this when it is sent, so that no key or token waits in the database. */
+export type LetterAbout =
+  /** The address of a new account, to be confirmed. */
+  | { kind: 'confirm' }
+  /** The address that an account is to have from now on, to be confirmed. */
+  | { kind: 'confirm-new' }
+  /** Somebody with an account wanted an address that has one. */
+  | { kind: 'address-in-use' }
+  /** To the address that was left. */
+  | { kind: 'address-changed'; now: string }
+  | { kind: 'reset' }
+  | { kind: 'password-changed' }
+  /** @property at when all of it goes, ISO 8601 */
+  | { kind: 'leaving'; at: string };

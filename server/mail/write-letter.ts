@@ -1,0 +1,27 @@
+import { eq } from 'drizzle-orm';
+import { accountLetter, type Letter } from '#core/letters/account-letter.ts';
+import { makeToken } from '../accounts/account-tokens.ts';
+import type { Database } from '../db/connect.ts';
+import { accounts } from '../db/schema.ts';
+import type { LetterRow } from './letter-rows.ts';
+
+/** Writes a mail that is to be sent now. @returns null where nobody is left whom it is about, or it is not so any more */
+export async function writeLetter(
+  db: Database,
+  { accountId, to, about }: LetterRow,
+  origin: string,
+  now: Date,
+): Promise<Letter | null> {
+  const [account] = await db.select().from(accounts).where(eq(accounts.id, accountId));
+  if (!account) return null;
+  // Its maker wants another address meanwhile.
+  if (about.kind === 'confirm' && to !== account.email) return null;
+  if (about.kind === 'confirm-new' && to !== account.coming) return null;
+  const of = { account: accountId, email: to };
+  const facts = { name: account.name, origin };
+  if (about.kind === 'reset')
+    return accountLetter(about, { ...facts, token: await makeToken(db, 'reset', of, now) });
+  if (about.kind === 'confirm' || about.kind === 'confirm-new')
+    return accountLetter(about, { ...facts, token: await makeToken(db, 'confirm', of, now) });
+  return accountLetter(about, facts);
+}
