@@ -127,10 +127,7 @@ export const sessions = pgTable(
     seenAt: when('seen_at').notNull().defaultNow(),
     expiresAt: when('expires_at').notNull(),
   },
-  (table) => [
-    index('session_expires').on(table.expiresAt),
-    index('session_account').on(table.accountId),
-  ],
+  (table) => [index('session_expires').on(table.expiresAt), index('session_account').on(table.accountId)],
 );
 
 export const sites = pgTable(

@@ -216,9 +216,7 @@ export class PublicSites {
       .select({ pass: passes })
       .from(passes)
       .innerJoin(sites, eq(sites.id, passes.siteId))
-      .where(
-        and(eq(passes.keyHash, hash), eq(passes.on, true), isNull(passes.deletedAt), isOfOneWhoStays),
-      );
+      .where(and(eq(passes.keyHash, hash), eq(passes.on, true), isNull(passes.deletedAt), isOfOneWhoStays));
     if (!found) return null;
     const { pass } = found;
     const { id, siteId, opensAt, closesAt, passwordHash } = pass;
