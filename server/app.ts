@@ -19,6 +19,7 @@ import { Commands } from './commands/commands.ts';
 import type { Config } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { Outgoing } from './links/outgoing.ts';
+import { folderRoutes } from './folder/routes.ts';
 import { quickLinkRoutes } from './links/quick-links.ts';
 import { handInRoutes } from './hand-ins/routes.ts';
 import { linkRoutes } from './links/routes.ts';
@@ -223,6 +224,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
 
     releaseViewRoutes(maker, { db, answer });
     codeRoutes(maker, { db, blobs, assets, secret: deps.secret, publicOrigin: config.publicOrigin });
+    folderRoutes(maker, { db, blobs, open, secret: deps.secret, publicOrigin: config.publicOrigin });
     outsiderRoutes(maker, { db, outsider });
     handInRoutes(maker, { db, open, outsider, secret: deps.secret, now });
 

@@ -98,6 +98,8 @@ export const de: PublicWords = {
   },
 
   write: {
+    copy: 'Diese Kopie nimmt keine Nachrichten an.',
+    online: 'Auf der Seite selbst schreiben',
     to: (maker) => `${maker} schreiben`,
     name: 'Dein Name',
     from: 'Deine E-Mail-Adresse',

@@ -98,6 +98,8 @@ export const en: PublicWords = {
   },
 
   write: {
+    copy: 'This copy takes no messages.',
+    online: 'Write on the site itself',
     to: (maker) => `Write to ${maker}`,
     name: 'Your name',
     from: 'Your e-mail address',

@@ -98,6 +98,8 @@ export const es: PublicWords = {
   },
 
   write: {
+    copy: 'Esta copia no recibe mensajes.',
+    online: 'Escribir en el sitio mismo',
     to: (maker) => `Escribir a ${maker}`,
     name: 'Tu nombre',
     from: 'Tu correo electrónico',

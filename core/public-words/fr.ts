@@ -101,6 +101,8 @@ export const fr: PublicWords = {
   },
 
   write: {
+    copy: 'Cette copie ne prend pas de messages.',
+    online: 'Écrire sur le site lui-même',
     to: (maker) => `Écrire à ${maker}`,
     name: 'Votre nom',
     from: 'Votre adresse e-mail',

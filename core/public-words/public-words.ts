@@ -115,6 +115,10 @@ export interface PublicWords {
 
   /** On the form by which readers write to the maker. */
   write: {
+    /** Where a form would stand, in a copy of the site that lies on a disk. */
+    copy: string;
+    /** The link from there to the same page on the server. */
+    online: string;
     /** Above the page with the form. */
     to: (maker: string) => string;
     name: string;

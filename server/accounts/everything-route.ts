@@ -1,10 +1,10 @@
 import { format } from 'date-fns';
 import type { FastifyInstance } from 'fastify';
 import { Readable } from 'node:stream';
-import yazl from 'yazl';
 import { everythingPath } from '#contract/account.ts';
 import { everythingSchema, jsonSchemaOf, releaseFileSchema } from '#contract/everything.ts';
 import type { Database } from '../db/connect.ts';
+import { type ZipFile, zipOf } from '../http/zip-of.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { everythingOf, releaseOf } from './everything-rows.ts';
 import { makerOf } from './sessions.ts';
@@ -31,33 +31,28 @@ export function everythingRoute(
     async (request, reply) => {
       const { id } = makerOf(request);
       const all = await everythingOf(db, id, secret);
-      const zip = new yazl.ZipFile();
-      const failed = (error: unknown) => void (zip.outputStream as Readable).destroy(error as Error);
-      zip.on('error', failed);
-      const later = (path: string, open: () => Promise<Readable>, compress: boolean) =>
-        zip.addReadStreamLazy(path, { compress }, (take) => {
-          open().then(
-            (stream) => take(null, stream),
-            (error: unknown) => take(error, null as never),
-          );
-        });
-      zip.addBuffer(Buffer.from(readMe), 'README.txt');
-      zip.addBuffer(json(jsonSchemaOf(everythingSchema)), 'everything.schema.json');
-      zip.addBuffer(json(jsonSchemaOf(releaseFileSchema)), 'release.schema.json');
-      zip.addBuffer(json(all), 'everything.json');
+      const files: ZipFile[] = [
+        { path: 'README.txt', content: Buffer.from(readMe) },
+        { path: 'everything.schema.json', content: json(jsonSchemaOf(everythingSchema)) },
+        { path: 'release.schema.json', content: json(jsonSchemaOf(releaseFileSchema)) },
+        { path: 'everything.json', content: json(all) },
+      ];
       for (const { site, releases } of all.sites)
-        for (const { number, file } of releases)
-          later(file, async () => Readable.from([json(await releaseOf(db, site.id, number))]), true);
+        for (const { number, file } of releases) {
+          const open = async () => Readable.from([json(await releaseOf(db, site.id, number))]);
+          files.push({ path: file, content: { open } });
+        }
       for (const { material, file } of all.materials)
-        if (file !== null) later(file, async () => blobs.stream(material.original), false);
-      zip.end();
+        if (file !== null)
+          files.push({ path: file, content: { open: async () => blobs.stream(material.original) } });
+      const { stream } = await zipOf(files);
       return reply
         .headers({
           'content-type': 'application/zip',
           'content-disposition': `attachment; filename="kite-wall-${format(new Date(), 'yyyy-MM-dd')}.zip"`,
           'x-content-type-options': 'nosniff',
         })
-        .send(zip.outputStream);
+        .send(stream);
     },
   );
 }
