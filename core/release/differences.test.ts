@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { draftArbitrary, marker, mixedDraftArbitrary, type ProjectDraft } from '../access/arbitrary-draft.ts';
 import { seenBy } from '../access/seen-by.ts';
 import type { Viewer } from '../access/viewer.ts';
+import { emptyContents } from '../pages/page-contents.ts';
 import { rulesOfPage } from '../pages/page-kinds.ts';
 import { inWallOrder } from '../pages/wall-order.ts';
 import { newPart } from '../parts/new-part.ts';
@@ -115,6 +116,27 @@ describe('differences', () => {
     );
     // It is a check of something: most of them are seen by somebody in these sites.
     expect(noticed.size).toBeGreaterThan(14);
+  });
+
+  test('tell of an order that only shows where pages hang below one another', () => {
+    // By rank alone page-b comes first already; in reading order it comes after what hangs below page-a.
+    const [sample] = fc.sample(draftArbitrary, { seed: 1, numRuns: 1 }) as [Draft];
+    const page = (id: string, kind: Page['kind'], rank: string, parent: string | null): Page =>
+      ({
+        ...emptyContents[kind],
+        ...{ kind, inMenu: true, language: null, archived: false },
+        ...{ id, rank, parent, slug: id, title: id, height: 'public' },
+      }) as Page;
+    const pages = [
+      page('page-a', 'plain', 'a0', null),
+      page('page-b', 'project', 'a1', null),
+      page('page-c', 'project', 'a2', 'page-a'),
+    ];
+    const draft = { ...sample, pages, site: { ...sample.site, height: 'public' as const, wallOrder: [] } };
+    const inOrder = { ...draft, site: { ...draft.site, wallOrder: ['page-b'] } };
+    expect(differences(releasable(draft), inOrder).flatMap(({ what }) => what)).toContain(
+      'what hangs on the front page, or in which order',
+    );
   });
 
   test('tell of everything of a page that any reader notices', () => {

@@ -16,6 +16,7 @@ import { materialsOf } from '../parts/materials-of.ts';
 import { isKnownPart, type Part, rulesOf } from '../parts/parts.ts';
 import type { Draft } from '../sites/site.ts';
 import { pageName, rulesOfPage } from '../pages/page-kinds.ts';
+import { inReadingOrder } from '../pages/in-reading-order.ts';
 import { inWallOrder } from '../pages/wall-order.ts';
 import { plural } from '../words/plural.ts';
 import { releasable } from './released.ts';
@@ -163,14 +164,19 @@ function pageChanges(before: Side, after: Side, was: Page, page: Page): Changes 
   return { what, opening, parts: ofParts.parts };
 }
 
-/** Work as it hangs on the front page, of what two drafts have both: what came or went is told of itself. */
-function wallOf({ site, pages }: Draft, other: Draft): Id[] {
+/**
+ * Work as it hangs on the front page, of what two drafts have both: what came or went is told of itself. In reading order, and by rank
+ * alone: to readers who may not open what a page hangs below, it hangs beside the others.
+ */
+function wallOf({ site, pages }: Draft, other: Draft): Id[][] {
   const off = new Set(site.offWall);
   const both = new Set(other.pages.map(({ id }) => id));
-  const work = pages
-    .filter((page) => rulesOfPage(page).isWork && both.has(page.id) && !off.has(page.id))
-    .sort(byRank);
-  return inWallOrder(work, site).map(({ id }) => id);
+  const hung = (inOrder: Page[]) =>
+    inWallOrder(
+      inOrder.filter((page) => rulesOfPage(page).isWork && both.has(page.id) && !off.has(page.id)),
+      site,
+    ).map(({ id }) => id);
+  return [hung(inReadingOrder(pages)), hung([...pages].sort(byRank))];
 }
 
 /** Phases that readers are told of: those of moments, in their order. */
