@@ -24,7 +24,12 @@ export const passSchema = passTermsSchema.extend({
 });
 export type Pass = z.output<typeof passSchema>;
 
-const passListSchema = z.object({ passes: z.array(passSchema) });
+const passListSchema = z.object({
+  passes: z.array(passSchema),
+  /** Of those that were opened, how often, and on which day last. */
+  visits: z.record(z.string(), z.object({ visits: z.number().int(), lastDay: z.string() })),
+});
+export type PassList = z.output<typeof passListSchema>;
 const atPass = atSite.extend({ pass: idSchema });
 
 export const listPasses = route({
@@ -91,4 +96,45 @@ export const restorePass = route({
   params: atPass,
   body: nothing,
   reply: passSchema,
+});
+
+/** So many get one mail at once, and so many mails a maker sends in a day. */
+export const mostSentAtOnce = 20;
+export const mostSentInADay = 100;
+
+const note = z.string().trim().max(2000, 'A note can be at most 2,000 characters long.').default('');
+
+export const passLetterSchema = z.object({
+  subject: z.string(),
+  text: z.string(),
+  /** When those who get it can be told that it closes; null where that is never, or too near. */
+  reminds: z.iso.datetime().nullable(),
+  /** Addresses that links were sent to of late. */
+  known: z.array(z.string()),
+});
+export type PassLetter = z.output<typeof passLetterSchema>;
+
+/** The mail as it would be sent. @throws 409 where none can be, with the reason */
+export const writePassLetter = route({
+  method: 'POST',
+  path: '/api/sites/:site/passes/:pass/letter',
+  params: atPass,
+  body: z.object({ note }),
+  reply: passLetterSchema,
+});
+/** Sends the link of a pass by mail, to each by itself. */
+export const sendPass = route({
+  method: 'POST',
+  path: '/api/sites/:site/passes/:pass/send',
+  params: atPass,
+  body: z.object({
+    to: z
+      .array(z.email().max(254).toLowerCase())
+      .min(1, 'Write at least one address.')
+      .max(mostSentAtOnce, `At most ${mostSentAtOnce} get it at once.`),
+    note,
+    /** Tell them three days before it closes, too. */
+    remind: z.boolean().default(false),
+  }),
+  reply: z.object({ sent: z.number().int() }),
 });

@@ -4,6 +4,7 @@ import rateLimit from '@fastify/rate-limit';
 import Fastify, { type FastifyInstance, type FastifyReply, LogController } from 'fastify';
 import { format } from 'date-fns';
 import { existsSync } from 'node:fs';
+import type { IncomingMessage } from 'node:http';
 import { join } from 'node:path';
 import { ownAccountRoutes } from './accounts/account-routes.ts';
 import { everythingRoute } from './accounts/everything-route.ts';
@@ -56,7 +57,13 @@ import { Outsider } from './outsider/outsider.ts';
 import { outsiderRoutes } from './outsider/routes.ts';
 import { passDoor } from './passes/pass-door.ts';
 import { PassTrees } from './passes/pass-trees.ts';
+import { sendPassRoutes } from './passes/send-routes.ts';
 import { passRoutes } from './passes/routes.ts';
+import { visitRoutes } from './visits/routes.ts';
+import type { Seen } from './visits/visit-counts.ts';
+import { isAhead, visitIn } from './visits/visit-in.ts';
+import { forgetOldVisits } from './visits/visit-rows.ts';
+import { Visits } from './visits/visits.ts';
 import { ComingDown } from './sites/coming-down.ts';
 import { siteRoutes } from './sites/routes.ts';
 
@@ -83,14 +90,25 @@ export interface AppDeps {
   /** What is done by the clock; begun when the server listens. */
   clockwork?: Clockwork;
   /** The reading processes that stand before this server, if any. */
-  readers?: Pick<Readers, 'clear'> | null;
+  readers?: Pick<Readers, 'clear' | 'onVisit'> | null;
 }
 
 /** Puts the plugins together. Each concern has its own scope: the public side never meets a session or a cookie. */
 export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   const { db, blobs, reading, assets, config, studioFolder } = deps;
   const { now = () => new Date(), clockwork = new Clockwork() } = deps;
-  const ready = new ReadyResponses(64 * 1024 * 1024);
+  const visits = new Visits(db, now);
+  const onSeen = (seen: Seen, request: IncomingMessage) => {
+    if (!isAhead(request)) visits.see(visitIn(seen, request, config.secureCookies));
+  };
+  const ready = new ReadyResponses(64 * 1024 * 1024, onSeen);
+  if (deps.readers) deps.readers.onVisit = (visit) => visits.see(visit);
+  clockwork.every(30_000, 'counting visits', () => visits.flush());
+  clockwork.every(
+    6 * 60 * 60_000,
+    'forgetting old visits',
+    async () => void (await forgetOldVisits(db, now())),
+  );
   const app = Fastify({
     // Public files that were asked for lately are answered before anything else looks at the request.
     serverFactory: (handler) =>
@@ -134,6 +152,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   app.addHook('preClose', async () => preparing?.stop());
   app.addHook('onListen', async () => clockwork.start(app.log));
   app.addHook('preClose', async () => clockwork.stop());
+  app.addHook('onClose', () => visits.flush().catch(() => undefined));
   const commands = new Commands({ db, open, tidying, preparing, log: app.log });
   const comingDown = new ComingDown(db, commands, app.log);
   clockwork.every(10 * 60_000, 'what is over', () => comingDown.run(format(now(), 'yyyy-MM-dd')));
@@ -154,7 +173,13 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   };
   const setTimes = new SetTimes({ ...publishing, open, published, jobs, commands, now }, app.log);
   clockwork.every(10_000, 'what is due', () => setTimes.look());
-  const mailing = new Mailing(db, config.mail, config.publicOrigin, now, app.log);
+  const mailing = new Mailing(
+    db,
+    config.mail,
+    { origin: config.publicOrigin, secret: deps.secret },
+    now,
+    app.log,
+  );
   app.addHook('onListen', async () => mailing.start());
   app.addHook('preClose', async () => mailing.stop());
   const looking = new Looking(deps.looking);
@@ -165,6 +190,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     ready,
     behindReaders: Boolean(deps.readers),
     publicOrigin: deps.config.publicOrigin,
+    onSeen,
   });
 
   await app.register(async (maker) => {
@@ -219,7 +245,9 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     resumeLinesRoute(maker, { db, blobs, reading, maxPixels: config.maxPixels });
     resumeRoutes(maker, { db, blobs, reading, assets, publicOrigin: config.publicOrigin });
     publishRoutes(maker, { ...publishing, open, published, jobs, now });
-    passRoutes(maker, { db, open, trees, secret: deps.secret });
+    visitRoutes(maker, { db, open, visits, now });
+    passRoutes(maker, { db, open, trees, secret: deps.secret, visits, now });
+    sendPassRoutes(maker, { db, mailing, secret: deps.secret, publicOrigin: config.publicOrigin, now });
     previewRoutes(maker, { db, assets, blobs, reading, publicOrigin: config.publicOrigin });
 
     releaseViewRoutes(maker, { db, answer });

@@ -124,7 +124,7 @@ export async function open(
       const owner = join(socket, 'owner');
       await app.listen({ path: owner });
       const port = await readers
-        .start(config.host, config.port, owner)
+        .start(config.host, config.port, owner, config.secureCookies)
         .catch((error: unknown) => Promise.reject(inWords(error, config.port)));
       return `http://${config.host}:${port}`;
     };

@@ -38,6 +38,10 @@ const PassesRoom = fetched(
   () => import('./rooms/passes/passes-room.tsx').then((module) => module.PassesRoom),
   theRoom,
 );
+const VisitsRoom = fetched(
+  () => import('./rooms/visits/visits-room.tsx').then((module) => module.VisitsRoom),
+  theRoom,
+);
 const HandInsRoom = fetched(
   () => import('./rooms/hand-ins/hand-ins-room.tsx').then((module) => module.HandInsRoom),
   theRoom,
@@ -94,7 +98,8 @@ function fetchRoomAt(path: string): void {
     arrange: Arrange,
     look: Look,
     plan: PlanRoom,
-    share: { passes: PassesRoom, who: WhoRoom, 'hand-ins': HandInsRoom }[page ?? ''] ?? Share,
+    share:
+      { passes: PassesRoom, who: WhoRoom, 'hand-ins': HandInsRoom, visits: VisitsRoom }[page ?? ''] ?? Share,
     feedback: Feedback,
   };
   if (Object.hasOwn(wanted, room)) wanted[room as keyof typeof wanted].fetch().catch(() => undefined);
@@ -156,6 +161,7 @@ function Studio() {
         <Route path="share" element={<Share />} />
         <Route path="share/who" element={<WhoRoom />} />
         <Route path="share/hand-ins" element={<HandInsRoom />} />
+        <Route path="share/visits" element={<VisitsRoom />} />
         <Route path="share/passes" element={<PassesRoom />} />
         <Route path="feedback" element={<Feedback />} />
         <Route path=":room" element={<PlannedRoom />} />

@@ -1,10 +1,12 @@
-import type { LetterAbout } from './letter-about.ts';
+import type { AccountLetterAbout } from './letter-about.ts';
 import { tokenLives } from './token-lives.ts';
 
 /** A mail, ready to be sent. */
 export interface Letter {
   subject: string;
   text: string;
+  /** Whom an answer goes to; nobody where it is left out. */
+  replyTo?: { name: string; address: string };
 }
 
 export interface LetterFacts {
@@ -21,7 +23,7 @@ const foot = (origin: string) => `\n\n-- \nKite Wall at ${origin}\n`;
 const linkTo = (page: string, { origin, token = '' }: LetterFacts) => `${origin}/studio/${page}#${token}`;
 
 /** The words of a mail about an account. */
-export function accountLetter(about: LetterAbout, facts: LetterFacts): Letter {
+export function accountLetter(about: AccountLetterAbout, facts: LetterFacts): Letter {
   const { name, origin } = facts;
   const letter = (subject: string, ...paragraphs: string[]): Letter => ({
     subject,

@@ -11,4 +11,10 @@ export type LetterAbout =
   | { kind: 'reset' }
   | { kind: 'password-changed' }
   /** @property at when all of it goes, ISO 8601 */
-  | { kind: 'leaving'; at: string };
+  | { kind: 'leaving'; at: string }
+  /** The link of a pass, with what its maker adds. */
+  | { kind: 'pass'; pass: string; note: string }
+  /** It closes soon; asked for when its link was sent. */
+  | { kind: 'pass-closing'; pass: string };
+
+export type AccountLetterAbout = Exclude<LetterAbout, { kind: 'pass' | 'pass-closing' }>;

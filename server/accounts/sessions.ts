@@ -5,12 +5,11 @@ import plugin from 'fastify-plugin';
 import type { Account } from '#contract/account.ts';
 import type { Config } from '../config.ts';
 import type { Database } from '../db/connect.ts';
+import { cookieName } from './cookie-name.ts';
 import { deviceOf } from './device-of.ts';
 import { accounts, sessions } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 
-/** With `__Host-`, browsers take the cookie only over HTTPS, from this very host, for all of it (RFC 6265bis). */
-const cookieName = (secure: boolean): string => (secure ? '__Host-kite_wall' : 'kite_wall');
 const lastsMs = 30 * 24 * 60 * 60 * 1000;
 /** How exactly it is known when a session was last used, in ms: an hour. */
 const seenEveryMs = 60 * 60 * 1000;
@@ -56,6 +55,15 @@ export async function startSession(
     secure,
     maxAge: lastsMs / 1000,
   });
+}
+
+/** Whose session a cookie's value is; null of one that is over or never was. */
+export async function accountBehind(db: Database, token: string): Promise<string | null> {
+  const [row] = await db
+    .select({ account: sessions.accountId })
+    .from(sessions)
+    .where(and(eq(sessions.tokenHash, hashOf(token)), gt(sessions.expiresAt, new Date())));
+  return row?.account ?? null;
 }
 
 /** Ends the session of a request, here and in the browser. */

@@ -16,6 +16,10 @@ import { lookAtPictures } from '#contract/pictures.ts';
 import { findInWords } from '#contract/materials.ts';
 import { changePage, createPage } from '#contract/pages.ts';
 import { changeMessage, countUnread, openBox, sendCopies } from '#contract/messages.ts';
+import { getFolder } from '#contract/folder.ts';
+import { countVisits, forgetVisits, getVisits } from '#contract/visits.ts';
+import { accountBehind } from '../accounts/sessions.ts';
+import { addVisits } from '../visits/visit-rows.ts';
 import { makeToken } from '../accounts/account-tokens.ts';
 import { dropThoseWhoLeft } from '../accounts/leaving-rows.ts';
 import { lettersDue, putOnItsWay } from '../mail/letter-rows.ts';
@@ -114,6 +118,8 @@ const others = `
   insert into message (id, account_id, site_id, page, name, "from", words, mail_next, deleted_at)
     select 'm' || n, 'a' || (n % 2000 + 1), 's' || (n % 2000 + 1), '', 'Ada', 'ada@reader.example', 'Hello',
       case when n % 400 = 0 then now() end, case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
+  insert into visit (site_id, day, link, path, visits, visitors)
+    select 's' || (n % 2000 + 1), '2026-01-0' || (n % 9 + 1), 'address', 'p-' || n, 1, 1 from generate_series(1, 8000) n;
   insert into page_time (site_id, page_id, told, published_at, changed_at)
     select 's' || (n % 2000 + 1), 'p' || n, md5('t' || n), now(), now() from generate_series(1, 8000) n;
   insert into plan_feed (site_id, key) select 's' || n, md5('f' || n) from generate_series(1, 2000) n;
@@ -156,6 +162,17 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(() => server.stop());
 
+async function aDayOfReaders(site: string): Promise<void> {
+  const { db } = server.database;
+  const params = { site };
+  await accountBehind(db, 'a cookie');
+  await addVisits(db, [{ site, day: '2026-11-28', link: 'address', path: '', visits: 2, visitors: 1 }]);
+  await maker.call(getVisits, { params });
+  await maker.call(countVisits, { params, body: { on: true } });
+  await maker.call(forgetVisits, { params });
+  await maker.call(getFolder, { params: { ...params, link: 'site-link' } });
+}
+
 async function aDayOfAnAccount(): Promise<void> {
   const { db } = server.database;
   const now = new Date();
@@ -183,6 +200,7 @@ async function aDay(): Promise<void> {
   await aDayOfAnAccount();
   const { site } = await maker.site();
   const params = { site: site.id };
+  await aDayOfReaders(site.id);
   const { page } = await maker.call(createPage, { params, body: { title: 'Clock', materials: [] } });
   await maker.upload(site.id, 'plan.txt', Buffer.from('The plan of the clock.'));
   const seen = async () => (await maker.state(site.id)).revision;
@@ -234,7 +252,7 @@ async function aDay(): Promise<void> {
   await new Mailing(
     server.database.db,
     { smtp: null, from: 'wall@kite.example' },
-    'http://studio.test',
+    { origin: 'http://studio.test', secret: Buffer.alloc(32) },
     () => new Date(),
     console,
   ).run(new Date());

@@ -149,6 +149,8 @@ export const sites = pgTable(
     revision: revision(),
     /** The release readers see; null until the first publish. */
     liveRelease: bigint('live_release', { mode: 'number' }),
+    /** Whether it is counted how often its pages are opened. */
+    countsVisits: boolean('counts_visits').notNull().default(true),
     /** False for a site kept by a version that wrote no ceilings down: they are worked out at the next start. */
     ceilingsKnown: boolean('ceilings_known').notNull().default(false),
     createdAt: createdAt(),
@@ -160,6 +162,26 @@ export const sites = pgTable(
     index('site_listed')
       .on(table.id)
       .where(sql`height = 'public' and address is not null`),
+  ],
+);
+
+/** How often pages were opened: numbers only, nothing of who did. See VisitCounts. */
+export const visits = pgTable(
+  'visit',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** As ISO 8601 writes it, by UTC. */
+    day: text('day').notNull(),
+    link: text('link').notNull(),
+    path: text('path').notNull(),
+    visits: integer('visits').notNull(),
+    visitors: integer('visitors').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.siteId, table.day, table.link, table.path] }),
+    index('visit_day').on(table.day),
   ],
 );
 

@@ -3,20 +3,25 @@ import { accountLetter, type Letter } from '#core/letters/account-letter.ts';
 import { makeToken } from '../accounts/account-tokens.ts';
 import type { Database } from '../db/connect.ts';
 import { accounts } from '../db/schema.ts';
+import { passWithSite } from '../passes/pass-rows.ts';
+import { letterOfPass, type LetterContext } from './letter-of-pass.ts';
 import type { LetterRow } from './letter-rows.ts';
 
 /** Writes a mail that is to be sent now. @returns null where nobody is left whom it is about, or it is not so any more */
 export async function writeLetter(
   db: Database,
   { accountId, to, about }: LetterRow,
-  origin: string,
-  now: Date,
+  { origin, secret, now }: LetterContext,
 ): Promise<Letter | null> {
   const [account] = await db.select().from(accounts).where(eq(accounts.id, accountId));
   if (!account) return null;
   // Its maker wants another address meanwhile.
   if (about.kind === 'confirm' && to !== account.email) return null;
   if (about.kind === 'confirm-new' && to !== account.coming) return null;
+  if (about.kind === 'pass' || about.kind === 'pass-closing') {
+    const pass = await passWithSite(db, accountId, about.pass);
+    return pass && letterOfPass(pass, account, about, { origin, secret, now });
+  }
   const of = { account: accountId, email: to };
   const facts = { name: account.name, origin };
   if (about.kind === 'reset')

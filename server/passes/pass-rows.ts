@@ -53,6 +53,22 @@ export async function passRow(db: Database, site: string, id: string): Promise<P
   return row ?? null;
 }
 
+export interface PassWithSite {
+  row: PassRow;
+  /** Title of its site. */
+  site: string;
+}
+
+/** A pass of any of an account's sites; null where it has no such pass, or had it taken away. */
+export async function passWithSite(db: Database, account: string, id: string): Promise<PassWithSite | null> {
+  const [found] = await db
+    .select({ row: passes, site: sites.title })
+    .from(passes)
+    .innerJoin(sites, eq(sites.id, passes.siteId))
+    .where(and(eq(passes.id, id), eq(sites.accountId, account), isNull(passes.deletedAt)));
+  return found ?? null;
+}
+
 /** @returns the new ones, in the order in which they were asked for */
 export async function addPasses(
   db: Database,

@@ -4,6 +4,9 @@ import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import { handle } from '../http/handle.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
+import { visitsByPass } from '../visits/visit-rows.ts';
+import type { Visits } from '../visits/visits.ts';
+import { moveReminders } from '../mail/letter-rows.ts';
 import { ownSite } from '../sites/load-draft.ts';
 import {
   addPasses,
@@ -22,11 +25,29 @@ import type { PassTrees } from './pass-trees.ts';
  */
 export function passRoutes(
   app: FastifyInstance,
-  { db, open, trees, secret }: { db: Database; open: PublicSites; trees: PassTrees; secret: Buffer },
+  {
+    db,
+    open,
+    trees,
+    secret,
+    visits,
+    now,
+  }: {
+    db: Database;
+    open: PublicSites;
+    trees: PassTrees;
+    secret: Buffer;
+    visits: Pick<Visits, 'flush'>;
+    now: () => Date;
+  },
 ): void {
-  const all = async (site: string) => ({
-    passes: (await passRows(db, site)).map((row) => passOf(row, secret)),
-  });
+  const all = async (site: string) => {
+    await visits.flush();
+    return {
+      passes: (await passRows(db, site)).map((row) => passOf(row, secret)),
+      visits: Object.fromEntries(await visitsByPass(db, site)),
+    };
+  };
   const changed = async (site: string) => {
     await open.forget([site]);
     trees.ahead(site);
@@ -41,12 +62,13 @@ export function passRoutes(
     const site = await ownSite(db, makerOf(request).id, params.site);
     const made = await addPasses(db, site.id, secret, body.passes);
     await changed(site.id);
-    return { passes: made.map((row) => passOf(row, secret)) };
+    return { passes: made.map((row) => passOf(row, secret)), visits: {} };
   });
 
   handle(app, changePass, async ({ params, body }, request) => {
     const site = await ownSite(db, makerOf(request).id, params.site);
     const row = await changePassRow(db, site.id, params.pass, body);
+    await moveReminders(db, row.id, row.closesAt, now());
     await changed(site.id);
     return passOf(row, secret);
   });

@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import { ReadyResponses } from '../serve/ready-responses.ts';
 import { buildReader } from './build-reader.ts';
-import { keepHeader } from './messages.ts';
+import { keepHeader, writeKeep } from './messages.ts';
 
 let folder: string;
 let owner: FastifyInstance;
@@ -17,7 +17,14 @@ let asked: { url: string; headers: Record<string, unknown> }[];
 /** The age the owner says it answers at. */
 let age: number;
 
+/** Beyond ASCII, as paths of pages may be. */
+const seen = { site: 'site-1', link: 'address', path: 'küste/' };
+const keep = () => writeKeep({ age, site: 'site-1', seen });
+/** What the reader counted by itself. */
+let counted: object[];
+
 beforeEach(async () => {
+  counted = [];
   folder = await mkdtemp(join(tmpdir(), 'kite-wall-reader-'));
   asked = [];
   age = 1;
@@ -25,18 +32,16 @@ beforeEach(async () => {
   owner.addContentTypeParser('*', (_request, payload, done) => done(null, payload));
   owner.addHook('onRequest', async ({ url, headers }) => void asked.push({ url, headers }));
   owner.get('/open/*', (_request, reply) =>
-    reply
-      .headers({ [keepHeader]: `${age} site-1`, etag: '"e"', 'content-type': 'text/html' })
-      .send('for anyone'),
+    reply.headers({ [keepHeader]: keep(), etag: '"e"', 'content-type': 'text/html' }).send('for anyone'),
   );
   owner.get('/api/me', (_request, reply) => reply.header('set-cookie', 'a=1').send({ name: 'Wren' }));
-  owner.get('/gone', (_request, reply) => reply.code(404).header(keepHeader, `${age} site-1`).send('closed'));
+  owner.get('/gone', (_request, reply) => reply.code(404).header(keepHeader, keep()).send('closed'));
   owner.post('/api/files', async ({ body }) => ({
     bytes: (await buffer(body as NodeJS.ReadableStream)).byteLength,
   }));
   const socket = join(folder, 'owner');
   await owner.listen({ path: socket });
-  ready = new ReadyResponses(100_000);
+  ready = new ReadyResponses(100_000, (what) => counted.push(what));
   ready.clear(undefined, age);
   reader = await buildReader(socket, ready);
   origin = await reader.listen({ host: '127.0.0.1', port: 0 });
@@ -62,6 +67,8 @@ describe('a reading process', () => {
     }
     expect((await ask('/open/page?x=1', { headers: { 'if-none-match': '"e"' } })).status).toBe(304);
     expect(asked.length).toBe(1);
+    // The first was the owner's to count.
+    expect(counted).toEqual([seen, seen]);
   });
 
   test('keeps nothing the owner answered before something was closed', async () => {

@@ -4,7 +4,7 @@ import { buffer } from 'node:stream/consumers';
 import type { Readable } from 'node:stream';
 import { limitedServer } from '../http/limited-server.ts';
 import { acceptedCoding, type ReadyResponses } from '../serve/ready-responses.ts';
-import { keepHeader } from './messages.ts';
+import { keepHeader, readKeep } from './messages.ts';
 
 /** Headers of one connection, which the next one makes for itself (RFC 9110, section 7.6.1), and our own mark. */
 const ofOneConnection = new Set(['connection', 'keep-alive', 'transfer-encoding', 'date', keepHeader]);
@@ -69,15 +69,17 @@ export async function buildReader(owner: string, ready: ReadyResponses): Promise
           headers: Record<string, string>;
           stream: Readable;
         };
-        const [age, site] = headers[keepHeader]?.split(' ') ?? [];
-        if (age === undefined || site === undefined || reply.statusCode !== 200 || request.method !== 'GET')
+        const keep = readKeep(headers[keepHeader]);
+        if (keep === null || reply.statusCode !== 200 || request.method !== 'GET')
           return void reply.send(stream);
+        const { age, site, seen } = keep;
         void buffer(stream).then(
           (body) => {
-            ready.keep({ age: Number(age), site }, url, acceptedCoding(request.headers['accept-encoding']), {
+            ready.keep({ age, site }, url, acceptedCoding(request.headers['accept-encoding']), {
               etag: headers['etag'] ?? '',
               headers: Object.entries(ownHeaders(headers)).flat(),
               body,
+              ...(seen && { seen }),
             });
             return reply.send(body);
           },

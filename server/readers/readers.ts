@@ -1,4 +1,5 @@
 import cluster, { type Worker } from 'node:cluster';
+import type { Visit } from '../visits/visit-in.ts';
 import { toOwnerSchema, type ToReader } from './messages.ts';
 
 /** How long a reader may take to drop what it keeps before it is ended instead, in ms. */
@@ -19,6 +20,8 @@ export class Readers {
   #open: Omit<Extract<ToReader, { kind: 'open' }>, 'age'> | null = null;
   #age = 0;
   #stopping = false;
+  /** Told of each visit that a reader has answered by itself. */
+  onVisit: (visit: Visit) => void = () => {};
 
   /** @param program the built file of a reader */
   constructor(count: number, program: string) {
@@ -38,11 +41,12 @@ export class Readers {
 
   /**
    * @param owner path of the local socket this process answers at
+   * @param secure whether the studio's cookie goes only over HTTPS
    * @returns the port they listen on
    * @throws the system's error when they cannot listen there
    */
-  async start(host: string, port: number, owner: string): Promise<number> {
-    const open = { kind: 'open' as const, host, port, owner };
+  async start(host: string, port: number, owner: string, secure: boolean): Promise<number> {
+    const open = { kind: 'open' as const, host, port, owner, secure };
     const [first] = await Promise.all(Array.from({ length: this.#count }, () => this.#fork(open)));
     this.#open = { ...open, port: first ?? port };
     return this.#open.port;
@@ -89,7 +93,8 @@ export class Readers {
         else if (message.kind === 'failed') {
           reject(Object.assign(new Error(message.message), { code: message.code }));
           worker.process.kill('SIGKILL');
-        } else if (message.age === this.#age) this.#done(worker);
+        } else if (message.kind === 'seen') for (const visit of message.visits) this.onVisit(visit);
+        else if (message.age === this.#age) this.#done(worker);
       });
       worker.once('exit', () => reject(new Error('A reading process ended before it was ready.')));
     });

@@ -1,13 +1,15 @@
 import { createHash } from 'node:crypto';
+import type { IncomingMessage } from 'node:http';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { closedPageStyle, renderClosedPage } from '#site/render/closed-page.tsx';
 import type { BlobStore } from '../media/blob-store.ts';
 import { sendRanged } from '../http/send-ranged.ts';
-import { keepHeader } from '../readers/messages.ts';
+import { keepHeader, writeKeep } from '../readers/messages.ts';
 import { acceptedCoding, type Coding, type ReadyResponses } from './ready-responses.ts';
 import { ByteCache } from './byte-cache.ts';
 import { pagePolicy } from './page-policy.ts';
+import type { Seen } from '../visits/visit-counts.ts';
 import type { Entrance, Found } from './public-sites.ts';
 
 /** Files up to this size are kept in memory; larger ones are streamed from the disk. */
@@ -54,10 +56,18 @@ export interface AnsweringDeps {
   /** Reading processes stand before this server and are told what they may keep. */
   behindReaders: boolean;
   publicOrigin: string;
+  /** Told of each page that is answered here and counted. */
+  onSeen?: (seen: Seen, request: IncomingMessage) => void;
 }
 
 /** What answers below all entrances, with what was asked for lately at hand. Knows nothing but manifests and blobs. */
-export function answering({ blobs, ready, behindReaders, publicOrigin }: AnsweringDeps): Answer {
+export function answering({
+  blobs,
+  ready,
+  behindReaders,
+  publicOrigin,
+  onSeen = () => {},
+}: AnsweringDeps): Answer {
   const cache = new ByteCache(blobs, 96 * 1024 * 1024);
 
   async function sendFile(
@@ -66,6 +76,7 @@ export function answering({ blobs, ready, behindReaders, publicOrigin }: Answeri
     file: ManifestFile,
     entrance: Entrance,
     age: number,
+    path: string,
   ): Promise<FastifyReply> {
     const coding = acceptedCoding(request.headers['accept-encoding']);
     const form = formFor(file, coding);
@@ -85,6 +96,11 @@ export function answering({ blobs, ready, behindReaders, publicOrigin }: Answeri
         ...file,
         ...(entrance.indexable ? { robots: `${publicOrigin}/robots.txt` } : {}),
       });
+    const seen: Seen | null =
+      entrance.counted !== undefined && file.type.startsWith('text/html') && request.method === 'GET'
+        ? { site: entrance.site, link: entrance.counted, path: path.replace(/index\.html$/, '') }
+        : null;
+    if (seen) onSeen(seen, request.raw);
     reply.headers(headers);
     if (file.download) headers['content-disposition'] = `attachment; filename="${file.download}"`;
     if (request.headers['if-none-match'] === etag) return reply.code(304).send();
@@ -97,12 +113,10 @@ export function answering({ blobs, ready, behindReaders, publicOrigin }: Answeri
     const body = await cache.read(form.hash);
     headers['content-length'] = String(body.byteLength);
     if (!entrance.asked) {
-      if (behindReaders) headers[keepHeader] = `${age} ${entrance.site}`;
-      ready.keep({ age, site: entrance.site }, request.url, coding, {
-        etag,
-        headers: Object.entries(headers).flat(),
-        body,
-      });
+      // What is kept in front of this process says to that what it counts.
+      const kept = { etag, headers: Object.entries(headers).flat(), body, ...(seen && { seen }) };
+      ready.keep({ age, site: entrance.site }, request.url, coding, kept);
+      if (behindReaders) headers[keepHeader] = writeKeep({ age, site: entrance.site, seen });
     }
     return reply.headers(headers).send(body);
   }
@@ -120,11 +134,12 @@ export function answering({ blobs, ready, behindReaders, publicOrigin }: Answeri
     if ('movedTo' in found) return reply.redirect(`/${found.movedTo}/${path}`, 301);
     const { tree } = found.entrance;
     const file = Object.hasOwn(tree, path) ? tree[path] : undefined;
-    if (file && !path.endsWith('index.html')) return sendFile(request, reply, file, found.entrance, age);
+    if (file && !path.endsWith('index.html'))
+      return sendFile(request, reply, file, found.entrance, age, path);
     if (path === '' || path.endsWith('/')) {
       const index = `${path}index.html`;
       const page = Object.hasOwn(tree, index) ? tree[index] : undefined;
-      if (page) return sendFile(request, reply, page, found.entrance, age);
+      if (page) return sendFile(request, reply, page, found.entrance, age, path);
     } else if (Object.hasOwn(tree, `${path}/index.html`)) return reply.redirect(`${base}${path}/`, 301);
     const former = await found.entrance.former(path);
     // Not for good: the page may have its old address again, and a browser that kept both would go in a circle.

@@ -1,5 +1,6 @@
 import { and, eq, isNull, sql, type SQL } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
+import { type GivenLink, givenLinkName } from '#core/access/given-link.ts';
 import type { Viewer } from '#core/access/viewer.ts';
 import { type Height, lowest, reaches } from '#core/access/height.ts';
 import { passViewer } from '#core/passes/pass-viewer.ts';
@@ -26,6 +27,8 @@ export interface Entrance {
   indexable: boolean;
   /** Came by a secret link: nobody between may keep a copy, and the address may not travel on. */
   secret: boolean;
+  /** The link's name (see `givenLinkName`) under which it is counted how often pages are opened; left out where it is not. */
+  counted?: string;
   /** Whether it is open is asked anew by each request: no answer is kept in front of this server. */
   asked?: true;
   /** Where a page stands that readers had at a path that leads nowhere now; see `formerPath`. */
@@ -35,6 +38,10 @@ export type Found = { entrance: Entrance } | { movedTo: string } | null;
 
 const sameDraft = (a: Draft | undefined, b: Draft | undefined): boolean =>
   JSON.stringify(a) === JSON.stringify(b);
+
+/** Under what name it is counted how often pages are opened, where their maker wants that. */
+const countedBy = ({ site }: Pick<LiveRow, 'site'>, link: GivenLink): Pick<Entrance, 'counted'> =>
+  site.countsVisits ? { counted: givenLinkName(link) } : {};
 
 /** A pass that is switched on. Whether it opens now, and for whom, is for its door to say. */
 export interface FoundPass extends PassWindow {
@@ -161,6 +168,7 @@ export class PublicSites {
     return {
       entrance: {
         ...{ site: site.id, tree, indexable: live.indexable, secret: false },
+        ...countedBy(row, { kind: 'address' }),
         former: this.#former(site.id, { kind: 'stranger' }, tree),
       },
     };
@@ -186,6 +194,10 @@ export class PublicSites {
     return {
       entrance: {
         ...{ site: row.site.id, tree, indexable: false, secret: true },
+        ...countedBy(
+          row,
+          viewer.kind === 'page-link' ? { kind: 'page-link', thing: viewer.page } : { kind: 'site-link' },
+        ),
         former: this.#former(row.site.id, viewer, tree),
       },
     };
@@ -256,6 +268,7 @@ export class PublicSites {
       if (!tree) return null;
       return {
         ...{ site: id, tree, indexable: false, secret: true, asked: true },
+        ...countedBy(row, { kind: 'pass', pass: pass.id }),
         // Of ways in to chosen pages nobody wrote down where things stood.
         former:
           viewer.covers === 'site' && pass.pinned === null

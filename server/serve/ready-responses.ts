@@ -1,5 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import Negotiator from 'negotiator';
+import type { Seen } from '../visits/visit-counts.ts';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 
 /** When an answer was begun, and of which site it is. */
@@ -13,6 +14,8 @@ interface Ready {
   /** Names and values in turn, as the HTTP module takes them fastest. */
   headers: string[];
   body: Buffer;
+  /** What is counted as opened by each of these; left out where nothing is. */
+  seen?: Seen;
 }
 
 /**
@@ -25,7 +28,11 @@ export class ReadyResponses {
   /** Counts up with every `clear`, so that an answer begun before it is not kept after it. */
   #age = 0;
 
-  constructor(mostBytes: number) {
+  readonly #onSeen: (seen: Seen, request: IncomingMessage) => void;
+
+  /** @param onSeen told of each page that was answered from here and is counted */
+  constructor(mostBytes: number, onSeen: (seen: Seen, request: IncomingMessage) => void = () => {}) {
+    this.#onSeen = onSeen;
     this.#kept = new LRUCache({
       maxSize: mostBytes,
       // One large file must not push out all the others.
@@ -59,6 +66,7 @@ export class ReadyResponses {
     if (request.method !== 'GET' || request.url === undefined) return false;
     const ready = this.#kept.get(`${acceptedCoding(request.headers['accept-encoding'])} ${request.url}`);
     if (!ready) return false;
+    if (ready.seen) this.#onSeen(ready.seen, request);
     if (request.headers['if-none-match'] === ready.etag) {
       response.writeHead(304, { etag: ready.etag });
       response.end();

@@ -1,5 +1,6 @@
 import { Copy, Eye, MoreHorizontal, Pencil, RefreshCw, Trash2 } from 'lucide-react';
-import type { Pass } from '#contract/passes.ts';
+import type { Pass, PassList } from '#contract/passes.ts';
+import { shortDay } from '#core/dates/short-day.ts';
 import { instantInWords } from '#core/dates/local-time-in-words.ts';
 import { copyText } from '../../api/copy-text.ts';
 import { passStateAt, windowOf } from '../../api/pass-state-now.ts';
@@ -12,6 +13,8 @@ import { openedNames } from './opened-names.ts';
 
 interface PassRowProps {
   pass: Pass;
+  /** How often something was opened by it; left out where nothing ever was. */
+  visits: PassList['visits'][string] | undefined;
   now: Date;
   busy: boolean;
   onToggle: () => void;
@@ -66,7 +69,7 @@ function useOpens({ opens }: Pass): { line: string; shut: string } {
 }
 
 /** One pass: whom it is for, what it opens and when, and what can be done with it. */
-export function PassRow({ pass, now, busy, onToggle, onChange, onRenew, onRemove }: PassRowProps) {
+export function PassRow({ pass, visits, now, busy, onToggle, onChange, onRenew, onRemove }: PassRowProps) {
   const { state } = useSite();
   const { label, link } = pass;
   const when = whenOf(pass, now);
@@ -94,6 +97,11 @@ export function PassRow({ pass, now, busy, onToggle, onChange, onRenew, onRemove
         <span className="note block">
           {[pass.hasPassword && 'password', !pass.mayDownload && 'no downloads'].filter(Boolean).join(', ')}
         </span>
+        {visits && (
+          <span className="note block">
+            {`Opened ${visits.visits === 1 ? 'once' : `${visits.visits} times`}, last on ${shortDay(visits.lastDay)}`}
+          </span>
+        )}
         {when.notice && <span className={warn}>{when.notice}</span>}
       </p>
       <Switch label={`${label} is on`} checked={pass.on} disabled={busy} onChange={onToggle} />

@@ -42,7 +42,7 @@ export function PassesRoom() {
   const people = useMemo(() => (many ? peopleFromText(list) : []), [many, list]);
   if (query.isPending) return <Loading what="Fetching your passes" />;
   if (query.error) return <Trouble error={query.error} again={() => void query.refetch()} />;
-  const { passes } = query.data;
+  const { passes, visits } = query.data;
   const busy = make.isPending || change.isPending;
   const problem = (changing ? change.error : make.error)?.message ?? null;
   const tooMany = people.length > mostMadeAtOnce;
@@ -120,6 +120,7 @@ export function PassesRoom() {
             <PassRow
               key={pass.id}
               {...{ pass, now }}
+              visits={visits[pass.id]}
               busy={toggle.isPending}
               onToggle={() => toggle.mutate(pass)}
               onChange={() => beginChange(pass)}

@@ -5,6 +5,7 @@ import {
   listPasses,
   makePasses,
   type Pass,
+  type PassList,
   removePass,
   renewPass,
   restorePass,
@@ -26,7 +27,8 @@ export function usePasses() {
   const params = { site };
   const query = useQuery({ queryKey: key, queryFn: () => call(listPasses, { params }) });
   const set = (change: (passes: Pass[]) => Pass[]) =>
-    client.setQueryData(key, (known: { passes: Pass[] } | undefined) => ({
+    client.setQueryData(key, (known: PassList | undefined) => ({
+      visits: known?.visits ?? {},
       passes: change(known?.passes ?? []),
     }));
   const put = (pass: Pass) => set((passes) => passes.map((one) => (one.id === pass.id ? pass : one)));

@@ -27,6 +27,7 @@ import { HandInsSection } from './hand-ins-section.tsx';
 import { OutsiderSection } from './outsider-section.tsx';
 import { PassesSection } from './passes-section.tsx';
 import { Releases } from './releases.tsx';
+import { VisitsSection } from './visits-section.tsx';
 import { SetTimes } from './set-times.tsx';
 
 function Links() {
@@ -198,6 +199,7 @@ export function Share() {
           <CodesSection />
           <FolderSection />
           <HandInsSection />
+          <VisitsSection />
           <SetTimes />
           <Releases />
         </div>
