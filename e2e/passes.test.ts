@@ -115,6 +115,33 @@ describe('a pass for one', () => {
     await reader.reads('Float lamp');
   });
 
+  test('is sent by mail as it was shown, to each by itself', async () => {
+    await studio.press('button', /^More about Tutors/);
+    await studio.press('menuitem', 'Send it by mail');
+    await studio.reads('How it will read');
+    await studio.reads('No address is written yet.');
+    await studio.fill(/^To/, 'Ada Quill <ada@reader.example>; bo@reader.example');
+    await studio.fill(/^A note/, 'The clock is on the second page.');
+    await studio.reads('To 2 people, each by itself.');
+    await studio.page.waitForFunction(() =>
+      [...document.querySelectorAll('[role=dialog] p')].some((p) =>
+        /second page\./.test(p.textContent ?? ''),
+      ),
+    );
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Send 2 mails');
+    await studio.reads('2 mails are on their way.');
+    let inbox = '';
+    for (let tries = 0; tries < 100 && inbox.split('Wren sends you').length < 3; tries++) {
+      await new Promise((resolve) => setTimeout(resolve, 100));
+      inbox = await (await fetch(`${server.standIns}/inbox`)).text();
+    }
+    expect(inbox).toContain('ada@reader.example');
+    expect(inbox).toContain('The clock is on the second page.');
+    const link = /https?:\/\/[^\s<]+\/p\/[\w-]+\//.exec(inbox)?.[0] ?? '';
+    expect((await fetch(link)).status).toBe(200);
+  });
+
   test('is taken away, comes back switched off, and is known by another tab', async () => {
     const tab = new Driver(await browser.newPage());
     await tab.page.goto(`${rooms}/share/passes`);

@@ -7,7 +7,7 @@ export function addressesIn(text: string): string[] {
   const words = text.split(/[\s,;<>()"]+/).map((word) =>
     word
       .replace(/^mailto:/i, '')
-      .replace(/[.:]+$/, '')
+      .replace(/[.:]$/, '')
       .toLowerCase(),
   );
   return [...new Set(words.filter((word) => address.safeParse(word).success))];

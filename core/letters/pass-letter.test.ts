@@ -17,6 +17,7 @@ describe('the mail of a pass', () => {
   test('has the link on a line of its own, and says nothing of hours or a password there are not', () => {
     const { subject, text } = passLetter(facts);
     expect(subject).toBe('Wren sends you Wren makes');
+    expect(passLetter({ ...facts, site: 'Wren' }).subject).toBe('Wren sends you a site');
     expect(text.split('\n')).toContain(facts.url);
     expect(text).not.toMatch(/opens on|closes|password/);
     expect(text).not.toContain('\n\n\n');

@@ -28,7 +28,9 @@ export function passLetter(facts: PassLetterFacts): Letter {
     hasPassword ? `It asks for a password, which ${maker.name} tells you in another way.` : '',
   ].filter(Boolean);
   return {
-    subject: closing ? `${site} closes soon` : `${maker.name} sends you ${site}`,
+    subject: closing
+      ? `${site} closes soon`
+      : `${maker.name} sends you ${site === maker.name ? 'a site' : site}`,
     text: `${[
       'Hello,',
       closing

@@ -1,4 +1,4 @@
-import { Copy, Eye, MoreHorizontal, Pencil, RefreshCw, Trash2 } from 'lucide-react';
+import { Copy, Eye, Mail, MoreHorizontal, Pencil, RefreshCw, Trash2 } from 'lucide-react';
 import type { Pass, PassList } from '#contract/passes.ts';
 import { shortDay } from '#core/dates/short-day.ts';
 import { instantInWords } from '#core/dates/local-time-in-words.ts';
@@ -18,6 +18,7 @@ interface PassRowProps {
   now: Date;
   busy: boolean;
   onToggle: () => void;
+  onSend: () => void;
   onChange: () => void;
   onRenew: () => void;
   onRemove: () => void;
@@ -69,7 +70,17 @@ function useOpens({ opens }: Pass): { line: string; shut: string } {
 }
 
 /** One pass: whom it is for, what it opens and when, and what can be done with it. */
-export function PassRow({ pass, visits, now, busy, onToggle, onChange, onRenew, onRemove }: PassRowProps) {
+export function PassRow({
+  pass,
+  visits,
+  now,
+  busy,
+  onToggle,
+  onSend,
+  onChange,
+  onRenew,
+  onRemove,
+}: PassRowProps) {
   const { state } = useSite();
   const { label, link } = pass;
   const when = whenOf(pass, now);
@@ -123,6 +134,7 @@ export function PassRow({ pass, visits, now, busy, onToggle, onChange, onRenew, 
             note="with the next publish"
             href={`/studio/see/${state.site.id}/pass-${pass.id}/`}
           />
+          <MenuItem icon={Mail} name="Send it by mail" onSelect={onSend} />
           <MenuItem icon={Pencil} name="Change it" onSelect={onChange} />
           <MenuItem
             icon={RefreshCw}

@@ -9,6 +9,7 @@ import { ListOfPeople } from './list-of-people.tsx';
 import { MadePasses } from './made-passes.tsx';
 import { newPassDraft, type PassDraft, PassForm } from './pass-form.tsx';
 import { PassRow } from './pass-row.tsx';
+import { SendDialog } from './send-dialog.tsx';
 import { usePasses } from './use-passes.ts';
 
 const draftOf = ({
@@ -34,6 +35,7 @@ export function PassesRoom() {
   /** Counts forms, so that each begins without what was wrong with the one before. */
   const [forms, setForms] = useState(0);
   const [changing, setChanging] = useState<Pass | null>(null);
+  const [sending, setSending] = useState<Pass | null>(null);
   const [many, setMany] = useState(false);
   const [list, setList] = useState('');
   const [made, setMade] = useState<{ passes: Pass[]; password: string | null; changed: boolean } | null>(
@@ -108,6 +110,7 @@ export function PassesRoom() {
             Make a pass
           </a>
         </header>
+        {sending && <SendDialog pass={sending} onClose={() => setSending(null)} />}
         {made && <MadePasses {...made} onDone={() => setMade(null)} />}
         {passes.length === 0 && !made && (
           <p className="max-w-prose text-base leading-6 text-ink-2">
@@ -123,6 +126,7 @@ export function PassesRoom() {
               visits={visits[pass.id]}
               busy={toggle.isPending}
               onToggle={() => toggle.mutate(pass)}
+              onSend={() => setSending(pass)}
               onChange={() => beginChange(pass)}
               onRenew={() => renew.mutate(pass)}
               onRemove={() => {
