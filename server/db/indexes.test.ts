@@ -119,7 +119,7 @@ const others = `
     select 'm' || n, 'a' || (n % 2000 + 1), 's' || (n % 2000 + 1), '', 'Ada', 'ada@reader.example', 'Hello',
       case when n % 400 = 0 then now() end, case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
   insert into visit (site_id, day, link, path, visits, visitors)
-    select 's' || (n % 2000 + 1), '2026-01-0' || (n % 9 + 1), 'address', 'p-' || n, 1, 1 from generate_series(1, 8000) n;
+    select 's' || (n % 2000 + 1), '2098-12-0' || (n % 9 + 1), 'address', 'p-' || n, 1, 1 from generate_series(1, 8000) n;
   insert into page_time (site_id, page_id, told, published_at, changed_at)
     select 's' || (n % 2000 + 1), 'p' || n, md5('t' || n), now(), now() from generate_series(1, 8000) n;
   insert into plan_feed (site_id, key) select 's' || n, md5('f' || n) from generate_series(1, 2000) n;
