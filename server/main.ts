@@ -1,5 +1,6 @@
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { newPasswordOnce } from './accounts/new-password-once.ts';
+import { backUp, restore } from './backup/backup.ts';
 import { readConfig } from './config.ts';
 import { sweepOnce } from './media/sweep-once.ts';
 import { open, placesIn } from './start.ts';
@@ -7,10 +8,25 @@ import { open, placesIn } from './start.ts';
 // From source this file is server/main.ts, built it is dist/server.js: one level below the project either way.
 const root = join(import.meta.dirname, '..');
 
+/** The folder that a command was given. */
+function folderIn([folder]: readonly string[]): string {
+  if (!folder) throw new Error('Name a folder, for example: npm run backup -- /somewhere/else/kite-wall');
+  return resolve(folder);
+}
+
 try {
   const config = readConfig(process.env, root);
-  const running = await open(config, placesIn(root, import.meta.filename));
   const [, , command, ...rest] = process.argv;
+  // These take the data folder by themselves.
+  const beforehand = {
+    backup: () => backUp(config.dataDir, folderIn(rest)),
+    restore: () => restore(folderIn(rest), config.dataDir),
+  };
+  if (command !== undefined && Object.hasOwn(beforehand, command)) {
+    process.stdout.write(`${await beforehand[command as keyof typeof beforehand]()}\n`);
+    process.exit(0);
+  }
+  const running = await open(config, placesIn(root, import.meta.filename));
   const once = {
     sweep: () => sweepOnce(running, config, rest.includes('--dry-run')),
     'new-password': () => newPasswordOnce(running, rest[0] ?? ''),
