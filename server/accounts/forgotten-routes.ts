@@ -50,11 +50,12 @@ export function forgottenRoutes(app: FastifyInstance, { db, mailing, now }: Acco
     resetPassword,
     async ({ body: { token, password } }) => {
       // A common one is refused before the link is used up.
-      goodPassword(password, '@');
+      goodPassword(password);
       const passwordHash = await hashPassword(password);
       const of = await db.transaction(async (tx) => {
         const found = await useToken(tx, 'reset', token, now());
         if (!found) throw usedUp();
+        goodPassword(password, found.email);
         const row = await setPassword(tx, found.account, passwordHash, null);
         // Whoever reads the mails of this address has shown so.
         if (row?.email === found.email) await confirmAddressOf(tx, found, now());

@@ -32,7 +32,7 @@ import { PublishedSite } from '../testing/published-site.ts';
 import { TestMaker, TestServer } from '../testing/test-server.ts';
 
 const password = 'a harbour at low water';
-const other = 'a lighthouse in the fog';
+const other = 'a lighthouse @ the point';
 const day = 24 * 60 * 60 * 1000;
 
 let box: MailBox;
@@ -189,6 +189,7 @@ describe('a forgotten password', () => {
     expect(await allRows()).not.toContain(token);
     const choose = (word: string) => nobody().call(resetPassword, { body: { token, password: word } });
     expect(await refusal(choose('password1234'))).toMatchObject({ status: 400 });
+    expect(await refusal(choose(`it is ${email}`))).toMatchObject({ status: 400 });
     await choose(other);
     expect(await refusal(choose('another sentence of mine'))).toMatchObject({ status: 410 });
     expect((await maker.call(getMe)).account).toBeNull();
