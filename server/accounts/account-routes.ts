@@ -14,7 +14,6 @@ import {
 import { handle } from '../http/handle.ts';
 import { limited } from '../http/limited.ts';
 import { notFound, Problem } from '../http/problem.ts';
-import { putOnItsWay } from '../mail/letter-rows.ts';
 import { usedBytes } from '../media/allowance.ts';
 import type { AccountDeps } from './account-deps.ts';
 import {
@@ -99,10 +98,8 @@ export function ownAccountRoutes(app: FastifyInstance, deps: AccountDeps): void 
   /** Whose address it is already is told in a mail to them, and to nobody else. */
   const sendTo = async (account: string, email: string, isNew: boolean) => {
     const other = isNew ? await accountOf(db, email) : null;
-    if (other && other.id !== account)
-      await putOnItsWay(db, other.id, email, { kind: 'address-in-use' }, now());
-    else await putOnItsWay(db, account, email, { kind: isNew ? 'confirm-new' : 'confirm' }, now());
-    mailing.look();
+    if (other && other.id !== account) await mailing.post(other.id, email, { kind: 'address-in-use' });
+    else await mailing.post(account, email, { kind: isNew ? 'confirm-new' : 'confirm' });
   };
 
   handle(app, changeAddress, async ({ body: { email, password } }, request) => {
@@ -122,10 +119,7 @@ export function ownAccountRoutes(app: FastifyInstance, deps: AccountDeps): void 
     goodPassword(password, row.email);
     const passwordHash = await hashPassword(password);
     await db.transaction((tx) => setPassword(tx, row.id, passwordHash, request.session));
-    if (mailing.sends) {
-      await putOnItsWay(db, row.id, row.email, { kind: 'password-changed' }, now());
-      mailing.look();
-    }
+    await mailing.post(row.id, row.email, { kind: 'password-changed' });
     return whole(request);
   });
 
@@ -145,10 +139,7 @@ export function ownAccountRoutes(app: FastifyInstance, deps: AccountDeps): void 
     const at = row.leavesAt ?? new Date(now().getTime() + leavesAfterMs);
     await open.forget(await setLeaving(db, row.id, at));
     await endSessions(db, row.id, request.session);
-    if (mailing.sends) {
-      await putOnItsWay(db, row.id, row.email, { kind: 'leaving', at: at.toISOString() }, now());
-      mailing.look();
-    }
+    await mailing.post(row.id, row.email, { kind: 'leaving', at: at.toISOString() });
     return whole(request);
   });
 

@@ -3,7 +3,6 @@ import { confirmAddress, forgotPassword, resetPassword } from '#contract/account
 import { handle } from '../http/handle.ts';
 import { limited } from '../http/limited.ts';
 import { Problem } from '../http/problem.ts';
-import { putOnItsWay } from '../mail/letter-rows.ts';
 import type { AccountDeps } from './account-deps.ts';
 import { accountOf, confirmAddressOf, setPassword, usedUp } from './account-rows.ts';
 import { useToken } from './account-tokens.ts';
@@ -32,11 +31,7 @@ export function forgottenRoutes(app: FastifyInstance, { db, mailing, now }: Acco
       if (!(await mayMail(request, email))) return {};
       // Looked up behind whoever asks, so that the time taken does not tell whether there is such an account.
       const looking = accountOf(db, email)
-        .then(async (row) => {
-          if (!row) return;
-          await putOnItsWay(db, row.id, row.email, { kind: 'reset' }, now());
-          mailing.look();
-        })
+        .then((row) => row && mailing.post(row.id, row.email, { kind: 'reset' }))
         .catch((error: unknown) => request.log.error({ err: error }, 'a forgotten password was not helped'))
         .finally(() => running.delete(looking));
       running.add(looking);
@@ -61,8 +56,7 @@ export function forgottenRoutes(app: FastifyInstance, { db, mailing, now }: Acco
         if (row?.email === found.email) await confirmAddressOf(tx, found, now());
         return row;
       });
-      if (of) await putOnItsWay(db, of.id, of.email, { kind: 'password-changed' }, now());
-      mailing.look();
+      if (of) await mailing.post(of.id, of.email, { kind: 'password-changed' });
       return {};
     },
     slowly,
@@ -77,10 +71,7 @@ export function forgottenRoutes(app: FastifyInstance, { db, mailing, now }: Acco
         if (!found) throw usedUp();
         return { ...found, before: await confirmAddressOf(tx, found, now()) };
       });
-      if (before !== email) {
-        await putOnItsWay(db, account, before, { kind: 'address-changed', now: email }, now());
-        mailing.look();
-      }
+      if (before !== email) await mailing.post(account, before, { kind: 'address-changed', now: email });
       return { email };
     },
     slowly,

@@ -3,7 +3,6 @@ import { createHash, timingSafeEqual } from 'node:crypto';
 import { type Account, createAccount, getMe, signIn, signInToDemo, signOut } from '#contract/account.ts';
 import { handle } from '../http/handle.ts';
 import { Problem } from '../http/problem.ts';
-import { putOnItsWay } from '../mail/letter-rows.ts';
 import type { AccountDeps } from './account-deps.ts';
 import { type AccountRow, accountOf, addAccount } from './account-rows.ts';
 import { goodPassword } from './good-password.ts';
@@ -29,7 +28,7 @@ const isSame = (a: string, b: string): boolean =>
   timingSafeEqual(createHash('sha256').update(a).digest(), createHash('sha256').update(b).digest());
 
 /** The door: who is signed in, a new account, signing in and out. */
-export function accountRoutes(app: FastifyInstance, { db, config, mailing, now }: AccountDeps): void {
+export function accountRoutes(app: FastifyInstance, { db, config, mailing }: AccountDeps): void {
   const { demo, secureCookies, registration } = config;
   const tryOf = limitedTries(app, 100);
   const tryCode = limitedTries(app, 100);
@@ -65,10 +64,7 @@ export function accountRoutes(app: FastifyInstance, { db, config, mailing, now }
         );
       const passwordHash = await hashPassword(body.password);
       const account = await addAccount(db, { name: body.name, email: body.email, passwordHash });
-      if (mailing.sends) {
-        await putOnItsWay(db, account.id, account.email, { kind: 'confirm' }, now());
-        mailing.look();
-      }
+      await mailing.post(account.id, account.email, { kind: 'confirm' });
       await startSession(db, request, reply, account.id, secureCookies);
       return { ...door, account: { ...account, leavesAt: null } };
     },

@@ -1,9 +1,10 @@
 import { asc, eq, lte } from 'drizzle-orm';
 import type { FastifyBaseLogger } from 'fastify';
 import { createTransport, type Transporter } from 'nodemailer';
+import type { LetterAbout } from '#core/letters/letter-about.ts';
 import type { Database } from '../db/connect.ts';
 import { accounts, messages, sites } from '../db/schema.ts';
-import { lettersDue, triedLetter } from './letter-rows.ts';
+import { lettersDue, putOnItsWay, triedLetter } from './letter-rows.ts';
 import { writeLetter } from './write-letter.ts';
 
 /** How often is looked for what waits to be tried again; in ms. */
@@ -65,6 +66,13 @@ export class Mailing {
   /** Whether this server sends mail at all. */
   get sends(): boolean {
     return this.#transport !== null;
+  }
+
+  /** Sends a letter about an account, now or when it can be; none where this server sends no mail. */
+  async post(account: string, to: string, about: LetterAbout): Promise<void> {
+    if (!this.sends) return;
+    await putOnItsWay(this.#db, account, to, about, this.#now());
+    this.look();
   }
 
   /** Looks now, and from now on. */

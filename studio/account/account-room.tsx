@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { everythingPath } from '#contract/account.ts';
+import { megabytes } from '#core/words/megabytes.ts';
 import { listSites } from '#contract/sites.ts';
 import { call } from '../api/call.ts';
 import { Button } from '../ui/button.tsx';
@@ -24,9 +25,6 @@ const Part = ({ title, note, children }: { title: string; note: ReactNode; child
     <div className="grid max-w-[30rem] content-start gap-4">{children}</div>
   </section>
 );
-
-const megabytes = (bytes: number): string =>
-  bytes < 1024 * 1024 ? 'less than 1 MB' : `about ${Math.ceil(bytes / 1024 / 1024)} MB`;
 
 /** The maker's own account: its name, address and password, where it is open, and the ways to take all along and to leave. */
 export function AccountRoom() {

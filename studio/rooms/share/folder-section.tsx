@@ -1,14 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { folderFile, getFolder } from '#contract/folder.ts';
+import { megabytes } from '#core/words/megabytes.ts';
 import { plural } from '#core/words/plural.ts';
 import { call } from '../../api/call.ts';
 import { useGivenLinks } from '../../api/use-given-links.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { SelectField } from '../../ui/select.tsx';
-
-const megabytes = (bytes: number): string => `${Math.max(0.1, bytes / 1024 / 1024).toFixed(1)} MB`;
 
 /** The site as a folder of files, as the readers of a link get it. */
 export function FolderSection() {
