@@ -47,7 +47,7 @@ export function SendDialog({ pass, onClose }: { pass: Pass; onClose: () => void 
           {cannot.message}{' '}
           {cannot.problem.code === 'not-confirmed' && (
             <Link className="link" to="/account">
-              Your account
+              Open your account
             </Link>
           )}
         </p>
