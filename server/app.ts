@@ -32,6 +32,8 @@ import type { BlobStore } from './media/blob-store.ts';
 import { Looking } from './looking/looking.ts';
 import type { Reading } from './reading/reading.ts';
 import { Mailing } from './mail/mailing.ts';
+import { healthRoute } from './operation/health-route.ts';
+import type { Measures } from './operation/measures.ts';
 import { boxRoutes } from './messages/routes.ts';
 import { writeForms, writing } from './messages/write-plugin.ts';
 import { mediaRoutes } from './media/routes.ts';
@@ -89,6 +91,8 @@ export interface AppDeps {
   now?: () => Date;
   /** What is done by the clock; begun when the server listens. */
   clockwork?: Clockwork;
+  /** Where what happens is measured, if anywhere. */
+  measures?: Measures | null;
   /** The reading processes that stand before this server, if any. */
   readers?: Pick<Readers, 'clear' | 'onVisit'> | null;
 }
@@ -113,7 +117,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     // Public files that were asked for lately are answered before anything else looks at the request.
     serverFactory: (handler) =>
       limitedServer((request, response) => {
-        if (!ready.answer(request, response)) handler(request, response);
+        if (ready.answer(request, response)) deps.measures?.answeredFromMemory();
+        else handler(request, response);
       }),
     logger: quietLogs(deps.logLevel ?? 'warn', deps.logStream),
     logController: new LogController({ disableRequestLogging: true }),
@@ -123,7 +128,10 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     // A proxy on this machine, or a reader at the local socket, which has no address.
     trustProxy: (address: string | undefined) => !address || address === '127.0.0.1',
   });
+  deps.measures?.watch(app);
+  deps.measures?.count(db);
   await app.register(problems);
+  healthRoute(app, { db });
 
   const publishing = {
     db,

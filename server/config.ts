@@ -35,6 +35,7 @@ const environmentSchema = z.object({
   MAIL_FROM: z.email().default('kite-wall@localhost.localdomain'),
   PREPARE: flag.default(true),
   OUTSIDER_TEST: flag.default(true),
+  METRICS_PORT: z.coerce.number().int().min(1).max(65_535).optional(),
   REGISTRATION: z.enum(['open', 'code', 'closed']).default('open'),
   REGISTRATION_CODE: z.string().trim().min(6).max(200).optional(),
 });
@@ -68,6 +69,8 @@ export interface Config {
   prepareAfterMs: number | null;
   /** Opens a site's links as an outsider after each publish. */
   testAfterPublish: boolean;
+  /** Where this machine alone can ask for the measures; null: nothing is measured. */
+  metricsPort: number | null;
   /** Who may make an account: everybody, who knows the code, or nobody. */
   registration: { kind: 'open' } | { kind: 'closed' } | { kind: 'code'; code: string };
 }
@@ -97,6 +100,7 @@ export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config
     mail: { smtp: read.SMTP_URL ?? null, from: read.MAIL_FROM },
     prepareAfterMs: read.PREPARE ? 3000 : null,
     testAfterPublish: read.OUTSIDER_TEST,
+    metricsPort: read.METRICS_PORT ?? null,
     registration: registrationOf(read.REGISTRATION, read.REGISTRATION_CODE),
   };
 }

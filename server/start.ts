@@ -8,6 +8,7 @@ import type { Config } from './config.ts';
 import { ceilingsOfOlderData } from './db/ceilings-of-older-data.ts';
 import { openPglite, openPostgres } from './db/connect.ts';
 import { lockDataFolder } from './db/data-folder-lock.ts';
+import { Measures } from './operation/measures.ts';
 import { FolderBlobStore } from './media/blob-store.ts';
 import { Sweeping } from './media/sweeping.ts';
 import type { PublishDeps } from './publish/made-files.ts';
@@ -89,9 +90,12 @@ export async function open(
       publicOrigin: config.publicOrigin,
     };
     const readers = config.readers > 0 ? new Readers(config.readers, places.reader) : null;
+    const measures = config.metricsPort === null ? null : new Measures();
+    const measured = measures?.server();
     const app = await buildApp({
       ...publishing,
       config,
+      measures,
       secret,
       looking: places.looking,
       studioFolder: places.studio,
@@ -107,6 +111,7 @@ export async function open(
     const stop = () =>
       (stopping ??= (async () => {
         await sweeping.stop();
+        await measured?.close();
         await readers?.stop();
         await app.close();
         reading.close();
@@ -120,6 +125,9 @@ export async function open(
     );
     const listen = async () => {
       sweeping.start();
+      // Of this machine alone: what is measured is for whoever runs the server.
+      if (measured && config.metricsPort !== null)
+        await listenAt(measured, { host: '127.0.0.1', port: config.metricsPort });
       if (!readers || !socket) return listenAt(app, config);
       const owner = join(socket, 'owner');
       await app.listen({ path: owner });
@@ -137,7 +145,10 @@ export async function open(
 
 const nameOf = (folder: string): string => createHash('sha256').update(folder).digest('hex').slice(0, 16);
 
-async function listenAt(app: FastifyInstance, { host, port }: Config): Promise<string> {
+async function listenAt(
+  app: FastifyInstance,
+  { host, port }: Pick<Config, 'host' | 'port'>,
+): Promise<string> {
   try {
     return await app.listen({ host, port });
   } catch (error) {

@@ -16,6 +16,7 @@ import { Clockwork } from '../clockwork.ts';
 import { type Config, readConfig } from '../config.ts';
 import { openPglite, openPostgres, type OpenDatabase } from '../db/connect.ts';
 import { newId } from '../db/new-id.ts';
+import type { Measures } from '../operation/measures.ts';
 import { FolderBlobStore } from '../media/blob-store.ts';
 import { secretIn } from '../secret.ts';
 import { Reading } from '../reading/reading.ts';
@@ -65,6 +66,7 @@ export class TestServer {
     environment: Record<string, string> = {},
     more: Partial<Config> = {},
     log?: NodeJS.WritableStream,
+    measures: Measures | null = null,
   ): Promise<TestServer> {
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-'));
     const database = await freshDatabase();
@@ -88,6 +90,7 @@ export class TestServer {
       secret: await secretIn(folder),
       now: () => clock.now(),
       clockwork,
+      measures,
       rendererVersion: 'test',
       logLevel: log ? 'warn' : 'error',
       ...(log ? { logStream: log } : {}),
