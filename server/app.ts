@@ -242,7 +242,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     ownAccountRoutes(maker, ofAccounts);
     everythingRoute(maker, { db, blobs, secret: deps.secret });
     const gathering = { db, blobs, reading, commands, limits: config };
-    siteRoutes(maker, { db, commands, open, limits: config });
+    siteRoutes(maker, { db, commands, open, now, limits: config });
     pageRoutes(maker, { db, commands });
     captureRoutes(maker, { db, commands });
     planRoutes(maker, { db, publicOrigin: config.publicOrigin });

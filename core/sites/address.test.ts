@@ -36,6 +36,23 @@ describe('addresses', () => {
     );
   });
 
+  test('suggestions are made of the title, the name, the field and the year, and double no word', () => {
+    const offered = suggestAddresses('Wren makes', { name: 'Wren Ode', field: 'Product design', year: 2026 });
+    expect(offered.slice(0, 4)).toEqual([
+      'wren-makes',
+      'wren-ode',
+      'wren-makes-product-design',
+      'wren-ode-product-design',
+    ]);
+    expect(offered).toContain('wren-ode-2026');
+    fc.assert(
+      fc.property(fc.string({ maxLength: 40 }), fc.string({ maxLength: 40 }), (title, name) => {
+        const all = suggestAddresses(title, { name, field: title, year: 2026 });
+        expect(new Set(all).size).toBe(all.length);
+      }),
+    );
+  });
+
   test('page slugs are never taken, empty, or the renderer’s own folders', () => {
     expect(pageSlug('Files', new Set())).toBe('files-2');
     fc.assert(

@@ -140,6 +140,8 @@ export const sites = pgTable(
     title: text('title').notNull(),
     height: text('height').$type<Height>().notNull(),
     address: text('address'),
+    /** What the address looks like, see `addressLikeness`. */
+    addressLikeness: text('address_likeness'),
     searchEngines: boolean('search_engines').notNull(),
     /** See siteOf. */
     look: jsonb('look').$type<object>().notNull(),
@@ -157,6 +159,7 @@ export const sites = pgTable(
   },
   (table) => [
     uniqueIndex('site_address').on(table.address),
+    index('site_address_likeness').on(table.addressLikeness),
     index('site_account').on(table.accountId),
     // The server's own list.
     index('site_listed')
@@ -190,12 +193,17 @@ export const formerAddresses = pgTable(
   'former_address',
   {
     address: text('address').primaryKey(),
+    /** See `addressLikeness`. */
+    likeness: text('likeness').notNull(),
     siteId: text('site_id')
       .notNull()
       .references(() => sites.id, { onDelete: 'cascade' }),
     createdAt: createdAt(),
   },
-  (table) => [index('former_address_site').on(table.siteId)],
+  (table) => [
+    index('former_address_site').on(table.siteId),
+    index('former_address_likeness').on(table.likeness),
+  ],
 );
 
 /** What readers wrote to a maker, by the forms on their pages. */

@@ -12,20 +12,21 @@ import {
   setUnderAge,
 } from '#contract/sites.ts';
 import { redoEdit, undoEdit } from '#contract/undo.ts';
-import { addressSchema } from '#core/sites/address.ts';
 import { suggestAddresses } from '#core/sites/suggest-addresses.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { Commands } from '../commands/commands.ts';
-import { freeAddress } from '../db/free-address.ts';
+import { freeAddress, whyNotFree } from '../db/free-address.ts';
+import { siteOf } from '../db/rows/site-row.ts';
 import { joinedChange } from '../db/joined-change.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
+import { addressWords } from './address-words.ts';
 import { liveStatement, shownToReaders } from './live-statement.ts';
 import { loadDraft, ownSite } from './load-draft.ts';
 import { makeSite } from './make-site.ts';
-import { dropFormerAddress, formerAddressesOf, isFree, renewKey, sitesOf } from './site-rows.ts';
+import { dropFormerAddress, formerAddressesOf, renewKey, sitesOf } from './site-rows.ts';
 import { patchAfter, siteState } from './site-state.ts';
 
 export function siteRoutes(
@@ -34,10 +35,11 @@ export function siteRoutes(
     db: Database;
     commands: Commands;
     open: PublicSites;
+    now: () => Date;
     limits: { maxFileBytes: number; maxTotalBytes: number };
   },
 ): void {
-  const { db, commands, open, limits } = deps;
+  const { db, commands, open, now, limits } = deps;
 
   handle(app, listSites, async (_, request) => sitesOf(db, makerOf(request).id));
 
@@ -101,21 +103,16 @@ export function siteRoutes(
 
   handle(app, checkAddress, async ({ params }, request) => {
     const site = await ownSite(db, makerOf(request).id, params.site);
-    const wanted = addressSchema.safeParse(params.address);
-    const free = wanted.success && (await isFree(db, site.id, params.address));
-    const offered: string[] = [];
-    for (const candidate of [...suggestAddresses(site.title), ...suggestAddresses(params.address)])
-      if (offered.length < 3 && candidate !== params.address && (await isFree(db, site.id, candidate)))
-        offered.push(candidate);
-    return {
-      free,
-      why: free
-        ? ''
-        : wanted.success
-          ? 'This address is taken.'
-          : (wanted.error.issues[0]?.message ?? 'This address cannot be used.'),
-      alsoFree: [...new Set(offered)],
-    };
+    const why = await whyNotFree(db, site.id, params.address);
+    const words = await addressWords(db, siteOf(site), now());
+    const offered = new Set<string>();
+    for (const candidate of [
+      ...suggestAddresses(site.title, words),
+      ...suggestAddresses(params.address, { year: words.year }),
+    ])
+      if (offered.size < 4 && candidate !== params.address && !(await whyNotFree(db, site.id, candidate)))
+        offered.add(candidate);
+    return { free: why === null, why: why ?? '', alsoFree: [...offered] };
   });
 
   handle(app, listFormerAddresses, async ({ params }, request) => {

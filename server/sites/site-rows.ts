@@ -1,5 +1,4 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { addressSchema } from '#core/sites/address.ts';
 import type { Database, Executor } from '../db/connect.ts';
 import { newKey } from '../db/new-id.ts';
 import { formerAddresses, linkKeys, sites } from '../db/schema.ts';
@@ -22,17 +21,6 @@ export async function accountOf(db: Executor, site: string): Promise<string> {
 export async function isPublished(db: Executor, site: string): Promise<boolean> {
   const [row] = await db.select({ live: sites.liveRelease }).from(sites).where(eq(sites.id, site));
   return row !== undefined && row.live !== null;
-}
-
-/** Whether a site may take an address: it is one, and no other site has it or had it before. */
-export async function isFree(db: Database, site: string, address: string): Promise<boolean> {
-  if (!addressSchema.safeParse(address).success) return false;
-  const [taken] = await db.select({ id: sites.id }).from(sites).where(eq(sites.address, address));
-  const [former] = await db
-    .select({ id: formerAddresses.siteId })
-    .from(formerAddresses)
-    .where(eq(formerAddresses.address, address));
-  return (!taken || taken.id === site) && (!former || former.id === site);
 }
 
 /** Addresses that a site had and that lead on to the one it has, the latest first. */

@@ -1,4 +1,5 @@
 import { and, eq } from 'drizzle-orm';
+import { addressLikeness } from '#core/sites/address-likeness.ts';
 import type { Site } from '#core/sites/site.ts';
 import { formerAddresses, sites } from '../schema.ts';
 import { fromStored, stored } from '#core/stored/stored-json.ts';
@@ -28,6 +29,7 @@ export const columnsOf = ({
   ...arrangement
 }: Site) => ({
   ...{ id, title, height, address, searchEngines, evidenceWanted },
+  addressLikeness: address === null ? null : addressLikeness(address),
   look: stored(storedLook, look),
   arrangement: stored(storedArrangement, arrangement),
 });
@@ -53,7 +55,11 @@ export const siteRow: RowKind<Site> = {
       if (before.address)
         await tx
           .insert(formerAddresses)
-          .values({ address: before.address, siteId: scope.site })
+          .values({
+            address: before.address,
+            likeness: addressLikeness(before.address),
+            siteId: scope.site,
+          })
           .onConflictDoNothing();
       if (after.address) await tx.delete(formerAddresses).where(eq(formerAddresses.address, after.address));
     }
