@@ -7,6 +7,8 @@ import { existsSync } from 'node:fs';
 import type { IncomingMessage } from 'node:http';
 import { join } from 'node:path';
 import { ownAccountRoutes } from './accounts/account-routes.ts';
+import { oembedRoute } from './embed/oembed-route.ts';
+import { embeddingRoutes } from './embed/routes.ts';
 import { everythingRoute } from './accounts/everything-route.ts';
 import { forgottenRoutes } from './accounts/forgotten-routes.ts';
 import { dropThoseWhoLeft } from './accounts/leaving-rows.ts';
@@ -261,6 +263,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     releaseViewRoutes(maker, { db, answer });
     codeRoutes(maker, { db, blobs, assets, secret: deps.secret, publicOrigin: config.publicOrigin });
     folderRoutes(maker, { db, blobs, open, secret: deps.secret, publicOrigin: config.publicOrigin });
+    embeddingRoutes(maker, { db, blobs, open, publicOrigin: config.publicOrigin });
     outsiderRoutes(maker, { db, outsider });
     handInRoutes(maker, { db, open, outsider, secret: deps.secret, now });
 
@@ -272,6 +275,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   await app.register(async (readers) => serveSites(readers, { open, answer }));
   await app.register(async (readers) => {
     await readers.register(rateLimit, { global: false });
+    oembedRoute(readers, { open, blobs, publicOrigin: config.publicOrigin });
     const write = await writing(readers, { db, blobs, mailing });
     writeForms(readers, { open, answer: write });
     shortDoor(readers, { db, secret: deps.secret, open, now });

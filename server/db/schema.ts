@@ -19,6 +19,7 @@ import type { LinkState } from '#core/materials/link.ts';
 import type { MaterialFacts, MaterialKind } from '#core/materials/material.ts';
 import { mine, type Provenance } from '#core/credits/provenance.ts';
 import type { Page } from '#core/pages/page.ts';
+import type { Framing } from '#core/embed/framing.ts';
 import type { Height } from '#core/access/height.ts';
 import type { KeptDraft, Piece } from '#core/stored/draft-pieces.ts';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
@@ -151,6 +152,8 @@ export const sites = pgTable(
     revision: revision(),
     /** The release readers see; null until the first publish. */
     liveRelease: bigint('live_release', { mode: 'number' }),
+    /** Where it may be shown inside other pages. */
+    framing: jsonb('framing').$type<Framing>().notNull().default({ by: 'nobody' }),
     /** Whether it is counted how often its pages are opened. */
     countsVisits: boolean('counts_visits').notNull().default(true),
     /** False for a site kept by a version that wrote no ceilings down: they are worked out at the next start. */

@@ -94,6 +94,7 @@ export function answering({
     if (file.type.startsWith('text/html'))
       headers['content-security-policy'] = pagePolicy({
         ...file,
+        ...(entrance.framing ? { framing: entrance.framing } : {}),
         ...(entrance.indexable ? { robots: `${publicOrigin}/robots.txt` } : {}),
       });
     const seen: Seen | null =

@@ -1,3 +1,5 @@
+import { frameAncestors, type Framing, noFraming } from '#core/embed/framing.ts';
+
 /**
  * Content security policy of a page as readers get it: nothing but this server's own files, the page's one style element,
  * and frames from where its maker placed something.
@@ -8,17 +10,20 @@
  *   them from inside a browser reads it there. Never from the request: answers are kept, and a request says of itself
  *   whatever host it likes.
  * @param writes a form on it sends to the page itself
+ * @param framing where it may be shown inside other pages
  */
 export const pagePolicy = ({
   styleHash,
   frames = [],
   robots,
   writes = false,
+  framing = noFraming,
 }: {
   styleHash?: string;
   frames?: readonly string[];
   robots?: string;
   writes?: boolean;
+  framing?: Framing;
 }): string =>
   [
     "default-src 'none'",
@@ -31,5 +36,5 @@ export const pagePolicy = ({
     ...(robots ? [`connect-src ${robots}`] : []),
     "base-uri 'none'",
     `form-action ${writes ? "'self'" : "'none'"}`,
-    "frame-ancestors 'self'",
+    `frame-ancestors ${frameAncestors(framing)}`,
   ].join('; ');

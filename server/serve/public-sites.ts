@@ -1,6 +1,7 @@
 import { and, eq, isNull, sql, type SQL } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import { type GivenLink, givenLinkName } from '#core/access/given-link.ts';
+import type { Framing } from '#core/embed/framing.ts';
 import type { Viewer } from '#core/access/viewer.ts';
 import { type Height, lowest, reaches } from '#core/access/height.ts';
 import { passViewer } from '#core/passes/pass-viewer.ts';
@@ -29,6 +30,8 @@ export interface Entrance {
   secret: boolean;
   /** The link's name (see `givenLinkName`) under which it is counted how often pages are opened; left out where it is not. */
   counted?: string;
+  /** Where it may be shown inside other pages; left out where nowhere. */
+  framing?: Framing;
   /** Whether it is open is asked anew by each request: no answer is kept in front of this server. */
   asked?: true;
   /** Where a page stands that readers had at a path that leads nowhere now; see `formerPath`. */
@@ -169,6 +172,7 @@ export class PublicSites {
       entrance: {
         ...{ site: site.id, tree, indexable: live.indexable, secret: false },
         ...countedBy(row, { kind: 'address' }),
+        framing: row.site.framing,
         former: this.#former(site.id, { kind: 'stranger' }, tree),
       },
     };

@@ -2,6 +2,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { PageView } from '../components/page-view.tsx';
 import { CollectedDeclarations, DeclarationsContext } from './declarations.ts';
 import { asScriptText, creativeWork } from './creative-work.ts';
+import { oembedAddress } from '#core/embed/oembed-address.ts';
 import { sharePictureSize } from '#core/look/share-picture.ts';
 import { directionOf } from '#core/language/language.ts';
 import { wordsFor } from '#core/public-words/words-for.ts';
@@ -108,6 +109,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
       {page.summary && <meta property="og:description" content={page.summary} />}
       {base && <link rel="canonical" href={base + path} />}
       {base && <meta property="og:url" content={base + path} />}
+      {base && <link rel="alternate" type="application/json+oembed" href={oembedAddress(base + path)} />}
       {preview && (
         <>
           <meta property="og:image" content={preview.url} />

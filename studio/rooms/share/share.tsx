@@ -21,6 +21,7 @@ import { SiteNameField } from '../../ui/site-name-field.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { CodesSection } from './codes-section.tsx';
+import { EmbedSection } from './embed-section.tsx';
 import { FolderSection } from './folder-section.tsx';
 import { FormerAddresses } from './former-addresses.tsx';
 import { HandInsSection } from './hand-ins-section.tsx';
@@ -197,6 +198,7 @@ export function Share() {
           <Links />
           <PassesSection />
           <CodesSection />
+          <EmbedSection />
           <FolderSection />
           <HandInsSection />
           <VisitsSection />

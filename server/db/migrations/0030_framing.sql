@@ -1,0 +1,1 @@
+ALTER TABLE "site" ADD COLUMN "framing" jsonb DEFAULT '{"by":"nobody"}'::jsonb NOT NULL;
