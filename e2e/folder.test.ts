@@ -1,9 +1,11 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { unzipSync } from 'fflate';
+import { execFile } from 'node:child_process';
 import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { promisify } from 'node:util';
 import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
 import { Driver } from './support/studio-driver.ts';
 
@@ -62,4 +64,34 @@ test('opens from a disk: links, pictures and looks, and no server is asked', asy
   await follow('about/index.html');
   await reader.reads('About');
   expect(asked.filter((url) => !/^(file|data):/.test(url))).toEqual([]);
+}, 90_000);
+
+test('is saved as one PDF, by the keyboard, with what the folder has', async () => {
+  const { studio } = demo;
+  await studio.page.bringToFront();
+  const make = await studio.named('button', 'Make a PDF');
+  await make.focus();
+  await studio.page.keyboard.press('Enter');
+  await studio.reads('Save the PDF', 60_000);
+  expect(await studio.axe()).toEqual([]);
+  const base64 = await studio.page.evaluate(async () => {
+    const link = [...document.querySelectorAll('a[download]')].find(
+      ({ textContent }) => textContent === 'Save the PDF',
+    );
+    const bytes = new Uint8Array(await (await fetch(link?.getAttribute('href') ?? '')).arrayBuffer());
+    return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
+  });
+  const path = join(folder, 'site.pdf');
+  await writeFile(path, Buffer.from(base64, 'base64'));
+  const told = async (program: string, ...given: string[]) =>
+    (await promisify(execFile)(program, given, { maxBuffer: 64 * 1024 * 1024 })).stdout;
+  expect(await told('qpdf', '--check', path)).toContain('No syntax or stream encoding errors found');
+  const text = await told('pdftotext', '-layout', path, '-');
+  const pages = text.split('\f');
+  expect(pages[1]).toContain('Contents');
+  // The number that the contents say is the page where the chapter is.
+  const at = Number(/Tide clock +(\d+)/.exec(pages[1] ?? '')?.[1]);
+  expect(pages[at - 1]).toMatch(/^\s*Tide clock/);
+  expect(text).toContain('Why the hour was the wrong question');
+  expect(text).not.toContain('Sailcloth satchel');
 }, 90_000);

@@ -14,6 +14,7 @@ import { forgottenRoutes } from './accounts/forgotten-routes.ts';
 import { dropThoseWhoLeft } from './accounts/leaving-rows.ts';
 import { accountRoutes } from './accounts/routes.ts';
 import { sessionScope } from './accounts/sessions.ts';
+import { bookRoutes } from './book/routes.ts';
 import { Clockwork } from './clockwork.ts';
 import { captureRoutes } from './capture/routes.ts';
 import { codeRoutes } from './codes/routes.ts';
@@ -262,6 +263,15 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
 
     releaseViewRoutes(maker, { db, answer });
     codeRoutes(maker, { db, blobs, assets, secret: deps.secret, publicOrigin: config.publicOrigin });
+    bookRoutes(maker, {
+      db,
+      blobs,
+      assets,
+      open,
+      secret: deps.secret,
+      publicOrigin: config.publicOrigin,
+      now,
+    });
     folderRoutes(maker, { db, blobs, open, secret: deps.secret, publicOrigin: config.publicOrigin });
     embeddingRoutes(maker, { db, blobs, open, publicOrigin: config.publicOrigin });
     outsiderRoutes(maker, { db, outsider });

@@ -7,9 +7,10 @@ import { call } from '../../api/call.ts';
 import { useGivenLinks } from '../../api/use-given-links.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
+import { BookPart } from './book-part.tsx';
 import { SelectField } from '../../ui/select.tsx';
 
-/** The site as a folder of files, as the readers of a link get it. */
+/** The site as a folder of files or as one PDF, as the readers of a link get it. */
 export function FolderSection() {
   const { state } = useSite();
   const site = state.site.id;
@@ -25,7 +26,7 @@ export function FolderSection() {
   return (
     <section aria-labelledby="folder" className="grid gap-3">
       <h2 id="folder" className="text-[1.0625rem]">
-        As a folder
+        As a folder or one file
       </h2>
       <SelectField name="As readers get it by" value={link} options={links} onChange={setChosen} />
       {data?.problem != null && <p className="note">{data.problem}</p>}
@@ -43,6 +44,11 @@ export function FolderSection() {
           </p>
           <p className="note">
             Opens from a disk by index.html and from any web server. What is closed later stays in copies.
+          </p>
+          <BookPart key={link} site={site} link={link} release={state.live.release?.number} />
+          <p className="note">
+            Words and pictures laid out for paper, with contents and page numbers. What plays or is pressed
+            stays on the site.
           </p>
         </>
       )}

@@ -1,0 +1,110 @@
+import { mkdtemp, rm, stat } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { BookJob } from '#contract/book.ts';
+import { newId } from '../db/new-id.ts';
+import { Problem } from '../http/problem.ts';
+
+/** How long a file can be fetched, in ms; then it is made again. */
+const keptMs = 15 * 60_000;
+/** So many are made at once on this server; others wait. */
+const mostAtOnce = 2;
+
+export type BookProgress = (step: string, done: number, total: number) => void;
+/** Writes the file, tells how far it is, and gives up when the signal aborts. */
+export type BookWork = (path: string, progress: BookProgress, signal: AbortSignal) => Promise<void>;
+
+interface Job {
+  site: string;
+  shown: BookJob;
+  folder: string;
+  cancel: AbortController;
+  settled: Promise<void>;
+  forget?: NodeJS.Timeout;
+}
+
+/** The files that are being made or were lately, each in a folder of its own that goes with it. One of a site at a time. */
+export class BookJobs {
+  readonly #jobs = new Map<string, Job>();
+  readonly #waiting: (() => void)[] = [];
+  #running = 0;
+
+  async start(site: string, work: BookWork, onFailure: (error: unknown) => void): Promise<BookJob> {
+    for (const job of this.#jobs.values())
+      if (job.site === site && job.shown.state === 'running') return job.shown;
+    const folder = await mkdtemp(join(tmpdir(), 'kite-wall-book-'));
+    const shown: BookJob = {
+      ...{ id: newId(), state: 'running', step: 'Waiting', done: 0, total: 0, bytes: 0, message: null },
+    };
+    const cancel = new AbortController();
+    const job: Job = { site, shown, folder, cancel, settled: Promise.resolve() };
+    this.#jobs.set(shown.id, job);
+    job.settled = this.#run(job, work, onFailure);
+    return shown;
+  }
+
+  async #run(job: Job, work: BookWork, onFailure: (error: unknown) => void): Promise<void> {
+    const { shown, cancel } = job;
+    if (this.#running >= mostAtOnce) await new Promise<void>((resolve) => this.#waiting.push(resolve));
+    this.#running += 1;
+    const progress: BookProgress = (step, done, total) => {
+      cancel.signal.throwIfAborted();
+      Object.assign(shown, { step, done, total });
+    };
+    try {
+      cancel.signal.throwIfAborted();
+      await work(this.#path(job), progress, cancel.signal);
+      const { size } = await stat(this.#path(job));
+      Object.assign(shown, { state: 'done', bytes: size });
+    } catch (error) {
+      if (cancel.signal.aborted) Object.assign(shown, { state: 'cancelled' });
+      else {
+        if (!(error instanceof Problem)) onFailure(error);
+        const message = error instanceof Problem ? error.message : 'The file could not be made. Try again.';
+        Object.assign(shown, { state: 'failed', message });
+      }
+    } finally {
+      this.#running -= 1;
+      this.#waiting.shift()?.();
+      job.forget = setTimeout(() => void this.#drop(job), keptMs).unref();
+    }
+  }
+
+  readonly #path = ({ folder }: Job): string => join(folder, 'site.pdf');
+
+  async #drop(job: Job): Promise<void> {
+    clearTimeout(job.forget);
+    this.#jobs.delete(job.shown.id);
+    await rm(job.folder, { recursive: true, force: true });
+  }
+
+  #find(site: string, id: string): Job {
+    const job = this.#jobs.get(id);
+    if (job?.site !== site)
+      throw new Problem(404, 'no-such-file', 'This file is not kept any more. Make it again.');
+    return job;
+  }
+
+  get(site: string, id: string): BookJob {
+    return this.#find(site, id).shown;
+  }
+
+  cancel(site: string, id: string): BookJob {
+    const job = this.#find(site, id);
+    job.cancel.abort();
+    return job.shown;
+  }
+
+  /** Where a file lies that has been made. */
+  fileOf(site: string, id: string): { path: string; bytes: number } {
+    const job = this.#find(site, id);
+    if (job.shown.state !== 'done') throw new Problem(409, 'not-yet', 'This file is not made yet.');
+    return { path: this.#path(job), bytes: job.shown.bytes };
+  }
+
+  /** Gives up what is being made, and takes all files away. */
+  async stop(): Promise<void> {
+    for (const { cancel } of this.#jobs.values()) cancel.abort();
+    await Promise.all([...this.#jobs.values()].map(async (job) => job.settled.then(() => this.#drop(job))));
+  }
+}
