@@ -30,6 +30,7 @@ import { emptyPage } from '#server/pages/new-page.ts';
 import type { PublishDeps } from '#server/publish/made-files.ts';
 import { publish } from '#server/publish/publish.ts';
 import { draftAt } from '#server/sites/load-draft.ts';
+import { keepListed } from '#server/serve/listing-rows.ts';
 import { makeSite } from '#server/sites/make-site.ts';
 import { partsAboutMaker } from './about-maker.ts';
 import { partsWithMoments } from './moments-of-pages.ts';
@@ -126,6 +127,7 @@ async function seedSecond(
   });
   const signal = new AbortController().signal;
   await publish(deps, await draftAt(db, account, site), 'Der Anfang', () => {}, signal);
+  await keepListed(db, site, true);
 }
 
 /** Links for people, some of whom hold them still. */
@@ -458,6 +460,7 @@ export async function seedDemo(
     const hotel = rows.find((one) => one.title === 'Fold-flat bee hotel');
     if (hotel) await running.update('page', hotel.id, { summary: waitingSummary });
   });
+  await keepListed(db, site, true);
   await seedPasses(deps, site, secret);
   await seedSecond(deps, account, bring);
   for (const { on, read, ...message } of readersWrote) {

@@ -279,7 +279,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
 
     if (studioFolder && existsSync(join(studioFolder, 'index.html')))
       await maker.register(studioFiles, { studioFolder });
-    publicListRoutes(maker, open);
+    publicListRoutes(maker, { db, open, now });
   });
 
   await app.register(async (readers) => serveSites(readers, { open, answer }));

@@ -152,6 +152,8 @@ export const sites = pgTable(
     revision: revision(),
     /** The release readers see; null until the first publish. */
     liveRelease: bigint('live_release', { mode: 'number' }),
+    /** Shown in the server’s list while it is Public. */
+    listed: boolean('listed').notNull().default(false),
     /** Where it may be shown inside other pages. */
     framing: jsonb('framing').$type<Framing>().notNull().default({ by: 'nobody' }),
     /** Whether it is counted how often its pages are opened. */

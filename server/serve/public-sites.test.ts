@@ -3,19 +3,22 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { deleteMaterials } from '#contract/materials.ts';
 import { changePage, createPage } from '#contract/pages.ts';
-import { listPublicSites } from '#contract/public-sites.ts';
-import { changeSite } from '#contract/sites.ts';
+import { getListed, listPublicSites, setListed } from '#contract/public-sites.ts';
+import { changeSite, setUnderAge } from '#contract/sites.ts';
+import { noFacts } from '#core/pages/case-facts.ts';
 import { Tidying } from '../publish/tidying.ts';
-import { TestServer, type TestMaker } from '../testing/test-server.ts';
+import { TestMaker, TestServer } from '../testing/test-server.ts';
 
 const photo = join(import.meta.dirname, '../../demo/pictures/tide-clock/13-dial-too-small.jpg');
 let server: TestServer;
 let wren: TestMaker;
 let idris: TestMaker;
+let stranger: TestMaker;
 beforeAll(async () => {
   server = await TestServer.start();
   wren = await server.maker();
   idris = await server.maker('Idris');
+  stranger = new TestMaker(server.app);
 });
 afterAll(() => server.stop());
 
@@ -87,10 +90,10 @@ describe('what is remembered of open sites', () => {
 
 describe('the list of open sites', () => {
   /** All of it, a part at a time. */
-  async function listed(): Promise<string[]> {
+  async function listed(search: { words?: string; field?: string; tag?: string } = {}): Promise<string[]> {
     const paths: string[] = [];
     for (let from: number | null = 0; from !== null;) {
-      const reply = await server.get(listPublicSites.path.replace(':from', String(from)));
+      const reply = await stranger.raw('POST', listPublicSites.path, { from, ...search });
       expect(reply.headers['x-robots-tag']).toBe('noindex');
       const { sites, next } = listPublicSites.reply.parse(JSON.parse(reply.body));
       paths.push(...sites.map(({ path }) => path));
@@ -98,10 +101,93 @@ describe('the list of open sites', () => {
     }
     return paths;
   }
+  const list = (maker: TestMaker, site: string, on = true) =>
+    maker.call(setListed, { params: { site }, body: { listed: on } });
+
+  test('holds a site only while its maker wants that, and one who said to be under 18 never', async () => {
+    // It is said for all sites of an account.
+    const young = await server.maker('Young');
+    const one = await live(young);
+    const path = `/${one.address}/`;
+    expect(await listed()).not.toContain(path);
+    // Not being in the list keeps nobody from it, and search engines know of it.
+    expect(await status(path)).toBe(200);
+    expect((await server.get('/sitemap.xml')).body).toContain(path);
+    await expect(
+      idris.call(setListed, { params: { site: one.site }, body: { listed: true } }),
+    ).rejects.toMatchObject({ status: 404 });
+    expect(await listed()).not.toContain(path);
+    await list(young, one.site);
+    expect(await listed()).toContain(path);
+    expect((await young.call(getListed, { params: { site: one.site } })).listed).toBe(true);
+    await list(young, one.site, false);
+    expect(await listed()).not.toContain(path);
+    await list(young, one.site);
+    await young.call(setUnderAge, {
+      params: { site: one.site },
+      body: { underAge: true },
+    });
+    expect(await listed()).not.toContain(path);
+    await young.publish(one.site);
+    expect(await listed()).not.toContain(path);
+  });
+
+  test('is searched by words, field and tag of what strangers can see, and of nothing else', async () => {
+    const one = await live(wren);
+    const path = `/${one.address}/`;
+    await list(wren, one.site);
+    const page = async (change: object) => {
+      const { revision: seen } = await wren.state(one.site);
+      await wren.call(changePage, {
+        params: { site: one.site, page: one.page },
+        body: { seen, label: 'Page', change },
+      });
+    };
+    const facts = { ...noFacts, field: 'Horology', tags: ['Brass work'] };
+    await page({ title: 'Tidal regulator', facts });
+    expect(await listed({ words: 'regulator' })).toEqual([]);
+    await wren.publish(one.site);
+    for (const search of [
+      { words: 'regul' },
+      { field: 'horology' },
+      { tag: 'brass WORK' },
+      { words: 'tidal brass' },
+    ])
+      expect(await listed(search)).toEqual([path]);
+    expect(await listed({ words: 'tidal', field: 'Cooking' })).toEqual([]);
+    const told = JSON.parse((await stranger.raw('POST', listPublicSites.path, {})).body) as {
+      fields: unknown;
+    };
+    expect(told.fields).toContainEqual({ name: 'Horology', sites: 1 });
+    // The page is closed: nothing of it is found from the next request on, and nothing of it is told.
+    await page({ height: 'private' });
+    for (const search of [{ words: 'regul' }, { field: 'horology' }, { tag: 'brass work' }])
+      expect(await listed(search)).toEqual([]);
+    expect((await stranger.raw('POST', listPublicSites.path, {})).body).not.toMatch(
+      /Horology|Brass|regulator/,
+    );
+    expect(await listed()).toContain(path);
+  });
+
+  test('comes in another order each day, which is the same all day', async () => {
+    for (let n = 0; n < 3; n++) await list(idris, (await live(idris)).site);
+    server.clock.now = () => new Date('2027-01-01T01:00:00Z');
+    const first = await listed();
+    server.clock.now = () => new Date('2027-01-01T23:00:00Z');
+    expect(await listed()).toEqual(first);
+    const orders = new Set<string>();
+    for (let day = 1; day <= 9; day++) {
+      server.clock.now = () => new Date(`2027-02-0${day}T12:00:00Z`);
+      orders.add((await listed()).join());
+    }
+    expect(orders.size).toBeGreaterThan(1);
+    server.clock.now = () => new Date();
+  });
 
   test('follows every change of any site, and holds nothing that is closed', async () => {
     const one = await live(wren);
     const path = `/${one.address}/`;
+    await list(wren, one.site);
     expect(await listed()).toContain(path);
     const set = (change: object) =>
       wren.call(changeSite, { params: { site: one.site }, body: { seen: 0, label: 'Change', change } });
@@ -131,6 +217,7 @@ describe('the list of open sites', () => {
         body: { seen: 0, label: 'Open', change: { height: 'public', address: `many-${n}-sites` } },
       });
       await idris.publish(site.id);
+      await list(idris, site.id);
     }
     const all = await listed();
     expect(all.length).toBe(before + 42);

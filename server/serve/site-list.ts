@@ -1,5 +1,6 @@
 import { and, eq, gt, inArray, isNotNull, sql } from 'drizzle-orm';
 import { type Height, lowest } from '#core/access/height.ts';
+import type { Listing } from '#core/listing/listing.ts';
 import { siteReach } from '#core/release/narrowed.ts';
 import { fromStored } from '#core/stored/stored-json.ts';
 import { storedSite } from '#core/stored/stored-kinds.ts';
@@ -7,7 +8,13 @@ import { isOfOneWhoStays } from '../accounts/leaving-rows.ts';
 import { searchEngines } from '../db/ceilings.ts';
 import type { Database } from '../db/connect.ts';
 import { releases, sites } from '../db/schema.ts';
+import { listingIn } from './listing-rows.ts';
 import { liveColumns, type LiveRow, type LiveSite, openTree, pagesIn, reachInside } from './live-site.ts';
+
+/** What the server's list says of a site, and where it is. */
+export type ListingOfSite = Listing & { id: string; path: string };
+
+const byTitle = new Intl.Collator('en').compare;
 
 /** A site in the server's own list. */
 export interface ListedSite {
@@ -18,6 +25,8 @@ export interface ListedSite {
   indexable: boolean;
   /** Paths of its pages below its own. */
   pages: string[];
+  /** What the list says of it; null where its maker does not want to be in it. */
+  listing: ListingOfSite | null;
 }
 
 /** Sites are read so many at a time: the database answers one question after the other. */
@@ -29,6 +38,7 @@ const columns = {
   address: sites.address,
   height: sites.height,
   searchEngines: sites.searchEngines,
+  listed: sites.listed,
   released: sql<object>`${releases.source} -> 'site'`,
   pages: sql<string[] | null>`case when jsonb_typeof(${releases.manifest} -> 'public') = 'object' then array(
     select path from jsonb_object_keys(${releases.manifest} -> 'public') as path where path like '%index.html' order by path) end`,
@@ -86,7 +96,7 @@ export class SiteList {
       }
     }
     this.#inOrder ??= [...(this.#sites?.values() ?? [])].sort(
-      (a, b) => a.title.localeCompare(b.title, 'en') || (a.id < b.id ? -1 : 1),
+      (a, b) => byTitle(a.title, b.title) || (a.id < b.id ? -1 : 1),
     );
     return this.#inOrder;
   }
@@ -130,6 +140,7 @@ export class SiteList {
     address: string | null;
     height: Height;
     searchEngines: boolean;
+    listed: boolean;
     released: object;
     pages: string[] | null;
     ceilings: Record<string, Height>;
@@ -139,15 +150,17 @@ export class SiteList {
     const reach = lowest([siteReach({ site: released }, most), row.height]);
     if (reach !== 'public' || row.address === null || row.pages === null) return null;
     const pages = reachInside(row.id, row.ceilings) ? await this.#openPages(row.id) : pagesIn(row.pages);
-    return (
-      pages && {
-        id: row.id,
-        title: released.title,
-        path: `/${row.address}/`,
-        indexable: released.searchEngines && row.searchEngines && !most.has(searchEngines),
-        pages,
-      }
-    );
+    if (!pages) return null;
+    const path = `/${row.address}/`;
+    const listing = row.listed ? await listingIn(this.#db, row.id) : null;
+    return {
+      id: row.id,
+      title: released.title,
+      path,
+      indexable: released.searchEngines && row.searchEngines && !most.has(searchEngines),
+      pages,
+      listing: listing && { ...listing, id: row.id, path },
+    };
   }
 
   /** Pages of a site of which something inside may be closed. */

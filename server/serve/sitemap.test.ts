@@ -9,6 +9,7 @@ const site = (n: number, pages: number, indexable = true): ListedSite => ({
   title: `Site ${n}`,
   path: `/site-${n}/`,
   indexable,
+  listing: null,
   pages: ['', ...Array.from({ length: pages - 1 }, (_, at) => `page-${at}/`)],
 });
 const root = (text: string | undefined): Element => {

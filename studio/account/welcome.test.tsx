@@ -32,8 +32,8 @@ function atTheDoor(
   );
   return { asked, client, user: userEvent.setup() };
 }
-const isList = (path: string) => path.startsWith('/api/public-sites/');
-const noSites = { body: { sites: [], next: null } };
+const isList = (path: string) => path === '/api/public-sites';
+const noSites = { body: { sites: [], found: 0, next: null, fields: [], tags: [] } };
 const wren = { account: { id: 'account-1', name: 'Wren', email: 'wren@demo.example' }, demo: false };
 const fill = async (user: ReturnType<typeof userEvent.setup>, password: string) => {
   await user.type(screen.getByLabelText(/^Name your work/), 'Wren');
@@ -119,10 +119,19 @@ describe('the door', () => {
   });
 
   test('sites that are open to everyone are led to, a part of the list at a time', async () => {
-    const { user } = atTheDoor((path) => {
-      const from = Number(path.split('/').at(-1));
-      const sites = [{ title: `Wren makes ${from}`, path: `/wren-makes-${from}/` }];
-      return { body: { sites, next: from === 0 ? 40 : null } };
+    const { user } = atTheDoor((_path, body) => {
+      const { from } = body as { from: number };
+      const sites = [
+        {
+          title: `Wren makes ${from}`,
+          path: `/wren-makes-${from}/`,
+          by: 'Wren Ode',
+          fields: ['Clocks'],
+          tags: [],
+        },
+      ];
+      const next = from === 0 ? 40 : null;
+      return { body: { sites, found: 80, next, fields: [{ name: 'Clocks', sites: 80 }], tags: [] } };
     });
     const link = await screen.findByRole('link', { name: 'Wren makes 0' });
     expect(link.getAttribute('href')).toBe('/wren-makes-0/');
@@ -131,5 +140,27 @@ describe('the door', () => {
     await screen.findByRole('link', { name: 'Wren makes 40' });
     expect(screen.getByRole('link', { name: 'Wren makes 0' })).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'More sites' })).toBeNull();
+  });
+
+  test('sites are found by words and by field, and it is said when there is none', async () => {
+    const { user } = atTheDoor((_path, body) => {
+      const { words, field } = body as { words: string; field: string };
+      const sites = [
+        { title: 'Wren makes', path: '/wren-makes/', by: '', fields: ['Clocks'], tags: ['brass'] },
+      ];
+      const found = words === 'zebra' ? 0 : field === 'Clocks' ? 1 : 20;
+      return {
+        body: {
+          ...{ sites: found === 0 ? [] : sites, found, next: null },
+          ...{ fields: [{ name: 'Clocks', sites: 1 }], tags: [] },
+        },
+      };
+    });
+    await user.selectOptions(await screen.findByLabelText('Field'), 'Clocks');
+    await screen.findByText('1 site found');
+    expect(screen.queryByLabelText('Tag')).toBeNull();
+    await user.type(screen.getByLabelText('Find a site'), 'zebra');
+    await screen.findByText('No site here has all of that.');
+    expect(screen.getByLabelText<HTMLInputElement>('Find a site').value).toBe('zebra');
   });
 });

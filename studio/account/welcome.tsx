@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import {
@@ -9,11 +9,11 @@ import {
   signInToDemo,
   type Me,
 } from '#contract/account.ts';
-import { listPublicSites } from '#contract/public-sites.ts';
 import { call, Refusal } from '../api/call.ts';
 import { Field } from '../ui/field.tsx';
 import { ForgottenForm } from './forgotten-form.tsx';
 import { KiteMark } from '../ui/kite-mark.tsx';
+import { OpenSites } from './open-sites.tsx';
 import { SignInForm } from './sign-in-form.tsx';
 import { Button } from '../ui/button.tsx';
 
@@ -92,13 +92,6 @@ export function Welcome({ demo, registration, sendsMail }: Omit<Me, 'account'>) 
   const [at, setAt] = useState<AtDoor>(takesNew ? 'new' : 'known');
   const enter = useEnter();
   const enterDemo = useMutation({ mutationFn: () => call(signInToDemo), onSuccess: enter });
-  const open = useInfiniteQuery({
-    queryKey: ['public-sites'],
-    initialPageParam: 0,
-    queryFn: ({ pageParam }) => call(listPublicSites, { params: { from: String(pageParam) } }),
-    getNextPageParam: ({ next }) => next,
-  });
-  const openSites = open.data?.pages.flatMap(({ sites }) => sites) ?? [];
   return (
     <main className="grid min-h-full content-start gap-x-24 gap-y-10 px-6 py-12 md:grid-cols-[minmax(0,30rem)_22rem] md:justify-center md:py-[14vh]">
       <div className="grid content-start gap-5">
@@ -154,31 +147,7 @@ export function Welcome({ demo, registration, sendsMail }: Omit<Me, 'account'>) 
         {!takesNew && <p className="note">This server takes no new accounts.</p>}
       </section>
       {/* It arrives later, so it stands where it moves nothing that somebody is about to press. */}
-      {openSites.length > 0 && (
-        <section aria-labelledby="open-sites" className="border-t border-line pt-5 md:col-start-1">
-          <h2 id="open-sites" className="text-base">
-            Sites open to everyone here
-          </h2>
-          <ul className="mt-1">
-            {openSites.map((site) => (
-              <li key={site.path}>
-                <a className="link inline-block py-1" href={site.path}>
-                  {site.title}
-                </a>
-              </li>
-            ))}
-          </ul>
-          {open.hasNextPage && (
-            <Button
-              className="mt-2"
-              disabled={open.isFetchingNextPage}
-              onClick={() => void open.fetchNextPage()}
-            >
-              More sites
-            </Button>
-          )}
-        </section>
-      )}
+      <OpenSites />
     </main>
   );
 }

@@ -11,7 +11,7 @@ export const heightNames: Record<Height, string> = {
 export const fromTheTop: readonly Height[] = ['public', 'unlisted', 'invited', 'private'];
 
 export const heightMeanings: Record<Height, string> = {
-  public: 'listed, and findable if you wish',
+  public: 'everyone, and findable if you wish',
   unlisted: 'anyone with the link',
   invited: 'people holding a pass',
   private: 'only you',

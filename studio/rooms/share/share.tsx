@@ -25,6 +25,7 @@ import { EmbedSection } from './embed-section.tsx';
 import { FolderSection } from './folder-section.tsx';
 import { FormerAddresses } from './former-addresses.tsx';
 import { HandInsSection } from './hand-ins-section.tsx';
+import { ListedField } from './listed-field.tsx';
 import { OutsiderSection } from './outsider-section.tsx';
 import { PassesSection } from './passes-section.tsx';
 import { Releases } from './releases.tsx';
@@ -131,6 +132,7 @@ export function Share() {
                 checked={site.searchEngines}
                 onChange={(searchEngines) => changeSite({ searchEngines }, 'Search engines')}
               />
+              <ListedField site={site.id} />
             </>
           )}
           <label className="flex items-start gap-3">
