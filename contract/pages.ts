@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { heightSchema } from '#core/access/height.ts';
 import { idSchema } from '#core/id.ts';
 import { pageFieldsSchema } from '#core/pages/page.ts';
 import { pageKinds } from '#core/pages/page-kinds.ts';
@@ -47,6 +48,25 @@ export const changePage = route({
     was: pageFieldsSchema.omit({ parts: true }).partial().optional(),
   }),
   reply: joinedPatchSchema,
+});
+
+/** So many pages change their height at once: all that a site can have. */
+const mostAtOnce = 2000;
+
+/** Gives several pages a height, as one step of undo. What is lowered is closed to readers before the answer. */
+export const changeHeights = route({
+  method: 'POST',
+  path: '/api/sites/:site/heights',
+  params: atSite,
+  body: z.object({
+    pages: z
+      /** With the height each was seen at: one that has been changed meanwhile is not changed unseen. */
+      .array(z.object({ id: idSchema, was: heightSchema }))
+      .min(1)
+      .max(mostAtOnce),
+    height: heightSchema,
+  }),
+  reply: patchSchema,
 });
 
 /** Takes a part from one page and puts it at the end of another, as one step of undo. */

@@ -1,6 +1,7 @@
 import type { FastifyInstance } from 'fastify';
-import { changePage, createPage, deletePage, movePart, sendPage } from '#contract/pages.ts';
+import { changeHeights, changePage, createPage, deletePage, movePart, sendPage } from '#contract/pages.ts';
 import { takeStarter } from '#contract/site-starters.ts';
+import { plural } from '#core/words/plural.ts';
 import { reservedSlugs } from '#core/pages/reserved-slugs.ts';
 import { pageSlug } from '#core/pages/page-slug.ts';
 import { rankSchema } from '#core/pages/rank.ts';
@@ -85,6 +86,24 @@ export function pageRoutes(
     });
     // The same words sent once more, because their first answer was lost in a reload, join nothing.
     return { ...(await patchAfter(db, scope, result)), joined: joined && result.changes.length > 0 };
+  });
+
+  handle(app, changeHeights, async ({ params, body: { pages, height } }, request) => {
+    const scope = { site: params.site, account: makerOf(request).id };
+    const label = `Height of ${plural(pages.length, 'page')}`;
+    const result = await commands.run(scope, { label }, async (running) => {
+      for (const { id, was } of pages) {
+        const { row } = await running.find('page', id);
+        if (row.height !== was)
+          throw new Problem(
+            409,
+            'changed-meanwhile',
+            `The height of “${row.title}” was changed meanwhile. Nothing was changed; look again.`,
+          );
+        await running.update('page', id, { height });
+      }
+    });
+    return patchAfter(db, scope, result);
   });
 
   handle(app, movePart, async ({ params, body }, request) => {

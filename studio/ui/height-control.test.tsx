@@ -68,7 +68,7 @@ describe('the height of a page', () => {
       'Publicwaits until Tide clock is Public',
       'Unlistedwaits until Tide clock is Unlisted',
       'Invitedpeople holding a pass',
-      'Privateonly you',
+      'Privateonly you; whoever holds a pass loses it at once',
     ]);
   });
 });

@@ -3,6 +3,7 @@ import { Menu, MenuChoice, MenuChoices } from './menu.tsx';
 import type { EffectiveHeight } from '#core/access/effective-height.ts';
 import { type Height, heightLevel } from '#core/access/height.ts';
 import { HeightGlyph } from './height-glyph.tsx';
+import { whoChanges } from './who-changes.ts';
 import { fromTheTop, heightMeanings, heightNames } from './height-names.ts';
 
 /** What holds a thing below the height that was chosen for it; nothing where nothing does. */
@@ -95,7 +96,11 @@ export function HeightRow({ effective, onChange, of, compact = false }: HeightRo
               value={height}
               sign={<HeightGlyph height={height} size={30} />}
               name={heightNames[height]}
-              note={waits ? until : heightMeanings[height]}
+              note={
+                waits
+                  ? until
+                  : [heightMeanings[height], whoChanges(effective.height, height)].filter(Boolean).join('; ')
+              }
             />
           );
         })}

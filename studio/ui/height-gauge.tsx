@@ -1,6 +1,7 @@
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { type Height, heightLevel } from '#core/access/height.ts';
 import { fromTheTop, heightNames } from './height-names.ts';
+import { whoChanges } from './who-changes.ts';
 import { Button } from './button.tsx';
 import './height-gauge.css';
 
@@ -99,6 +100,7 @@ export function HeightGauge({ height, onChange }: { height: Height; onChange: (h
                   {one === height && chosen !== height && <span className="sr-only"> (as it is now)</span>}
                 </b>
                 {gaugeWords[one]}
+                {isLower(one) && <span className="block">{`Lowered: ${whoChanges(height, one)}.`}</span>}
               </span>
             </button>
           ))}

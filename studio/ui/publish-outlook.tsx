@@ -1,7 +1,18 @@
 import type { Outlook } from '#contract/publishing.ts';
 import { plural } from '#core/words/plural.ts';
 
-const names = { stranger: 'Strangers', link: 'Whoever has the link to the site' } as const;
+const names = {
+  stranger: 'Strangers',
+  link: 'Whoever has the link to the site',
+  'any-pass': 'Whoever holds a pass to the whole site',
+} as const;
+
+/** What one kind of reader gains and loses, by titles. */
+interface Change {
+  reader: keyof typeof names | { pass: string };
+  gains: string[];
+  loses: string[];
+}
 
 /** Titles in a line: the first few by name. */
 function some(titles: readonly string[]): string {
@@ -10,7 +21,7 @@ function some(titles: readonly string[]): string {
 }
 
 /** Who could open more, and who less. */
-export function WhoGainsAndLoses({ readers }: { readers: Outlook['readers'] }) {
+export function WhoGainsAndLoses({ readers }: { readers: readonly Change[] }) {
   if (readers.length === 0) return null;
   return (
     <div>

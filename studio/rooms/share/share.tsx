@@ -25,6 +25,7 @@ import { EmbedSection } from './embed-section.tsx';
 import { FolderSection } from './folder-section.tsx';
 import { FormerAddresses } from './former-addresses.tsx';
 import { HandInsSection } from './hand-ins-section.tsx';
+import { HeightsDialog } from './heights-dialog.tsx';
 import { ListedField } from './listed-field.tsx';
 import { OutsiderSection } from './outsider-section.tsx';
 import { PassesSection } from './passes-section.tsx';
@@ -172,7 +173,8 @@ export function Share() {
             <h2 id="pages" className="mb-2 text-[1.0625rem]">
               How high each page flies
             </h2>
-            <p className="mb-2">
+            <p className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+              <HeightsDialog pages={listed} />
               <Link className="link" to="who">
                 Who gets what, for each kind of reader
               </Link>

@@ -1,0 +1,42 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
+
+/** The heights of several pages at once, with who gains and who loses said before. */
+let demo: DemoStudio;
+beforeAll(async () => {
+  demo = await openDemoStudio();
+}, 120_000);
+afterAll(() => demo.close());
+
+const status = (path: string) =>
+  demo.studio.page.evaluate(async (at) => (await fetch(at, { cache: 'no-store' })).status, path);
+
+test('are lowered by the keyboard and closed at once; the focus comes back', async () => {
+  const { studio, rooms } = demo;
+  await studio.page.goto(`${rooms}/share`);
+  const opener = await studio.named('button', 'Change several at once');
+  await opener.focus();
+  await studio.page.keyboard.press('Enter');
+  await studio.reads('Nobody gains or loses a page by that.');
+  for (const name of ['Tide clock', 'Float lamp']) {
+    const box = await studio.named('checkbox', new RegExp(`^${name}`));
+    await box.focus();
+    await studio.page.keyboard.press('Space');
+  }
+  await studio.press('button', 'Invited');
+  await studio.reads('2 pages less: Tide clock, Float lamp');
+  for (const width of [1280, 390]) {
+    await studio.page.setViewport({ width, height: 800 });
+    expect(await studio.axe()).toEqual([]);
+  }
+  await studio.page.setViewport({ width: 1280, height: 800 });
+  expect(await status('/wren-makes/second-year/tide-clock/')).toBe(200);
+  await studio.press('button', 'Set 2 pages to Invited');
+  await studio.page.waitForFunction(() => document.querySelector('[role=dialog]') === null);
+  expect(await status('/wren-makes/second-year/tide-clock/')).toBe(404);
+  expect(await status('/wren-makes/second-year/float-lamp/')).toBe(404);
+  expect(await status('/wren-makes/second-year/fold-flat-bee-hotel/')).toBe(200);
+  expect(await studio.page.evaluate(() => document.activeElement?.textContent)).toBe(
+    'Change several at once',
+  );
+}, 90_000);
