@@ -30,6 +30,7 @@ import { linkRoutes } from './links/routes.ts';
 import { limitedServer } from './http/limited-server.ts';
 import { quietLogs } from './http/quiet-logs.ts';
 import { problems } from './http/problems-plugin.ts';
+import { strictTransport } from './http/strict-transport.ts';
 import { studioFiles } from './http/studio-files.ts';
 import type { BlobStore } from './media/blob-store.ts';
 import { Looking } from './looking/looking.ts';
@@ -133,6 +134,10 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   });
   deps.measures?.watch(app);
   deps.measures?.count(db);
+  if (config.secureCookies)
+    app.addHook('onRequest', async (_request, reply) => {
+      reply.header('strict-transport-security', strictTransport);
+    });
   await app.register(problems);
   healthRoute(app, { db });
 
@@ -201,6 +206,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     ready,
     behindReaders: Boolean(deps.readers),
     publicOrigin: deps.config.publicOrigin,
+    secure: config.secureCookies,
     onSeen,
   });
 
@@ -229,7 +235,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
         },
       },
       crossOriginEmbedderPolicy: false,
-      strictTransportSecurity: config.secureCookies,
+      // Said of all answers, above.
+      strictTransportSecurity: false,
     });
     await maker.register(cookie);
     await maker.register(rateLimit, { global: false });

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
-import { type SQL, sql } from 'drizzle-orm';
+import { eq, type SQL, sql } from 'drizzle-orm';
 import { unzipSync } from 'fflate';
 import { createHash } from 'node:crypto';
 import {
@@ -23,9 +23,10 @@ import {
   stayOnServer,
 } from '#contract/account.ts';
 import { makePasses } from '#contract/passes.ts';
-import { listPublicSites } from '#contract/public-sites.ts';
+import { listPublicSites, setListed } from '#contract/public-sites.ts';
 import { makeShortCode } from '#contract/codes.ts';
 import { type MailBox, startMailBox } from '../../standins/mail-box.ts';
+import { sessions } from '../db/schema.ts';
 import { putIn } from '../messages/box.ts';
 import { sweep } from '../media/sweep.ts';
 import { PublishedSite } from '../testing/published-site.ts';
@@ -284,6 +285,25 @@ describe('sessions', () => {
   });
 });
 
+describe('a session', () => {
+  test('that nobody has used for fourteen days is over, and is listed no more', async () => {
+    const { maker, email } = await newMaker();
+    const other = await again(email);
+    const mine = (await other.call(getAccount)).sessions.find((one) => one.this)?.id ?? '';
+    const unused = (days: number) =>
+      server.database.db
+        .update(sessions)
+        .set({ seenAt: new Date(Date.now() - days * 24 * 60 * 60 * 1000) })
+        .where(eq(sessions.id, mine));
+    await unused(13.9);
+    expect((await other.call(getMe)).account).not.toBeNull();
+    await unused(14.1);
+    expect((await other.call(getMe)).account).toBeNull();
+    expect((await maker.call(getAccount)).sessions.map(({ id }) => id)).not.toContain(mine);
+    expect((await maker.call(getMe)).account).not.toBeNull();
+  });
+});
+
 describe('everything of mine', () => {
   test('is a ZIP of untouched files and data that its schema describes, and nothing of others', async () => {
     const { maker } = await newMaker();
@@ -361,9 +381,10 @@ describe('deleting an account', () => {
       return codes;
     };
     const listed = async () => {
-      const { sites } = await maker.call(listPublicSites, { params: { from: '0' } });
+      const { sites } = await maker.call(listPublicSites, { body: {} });
       return sites.some(({ path }) => path === `/${site.address}/`);
     };
+    await maker.call(setListed, { params: { site: site.site }, body: { listed: true } });
     const open = await answers();
     expect(open).toEqual([200, 200, 200, 200, 302]);
     expect(await listed()).toBe(true);

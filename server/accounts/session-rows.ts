@@ -1,7 +1,8 @@
-import { and, desc, eq, gt } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import type { Session } from '#contract/account.ts';
 import type { Executor } from '../db/connect.ts';
 import { sessions } from '../db/schema.ts';
+import { goesOn } from './sessions.ts';
 
 /** Where an account is signed in, what was used last first. @param asks the session that asks */
 export async function sessionsOf(
@@ -13,7 +14,7 @@ export async function sessionsOf(
   const rows = await db
     .select()
     .from(sessions)
-    .where(and(eq(sessions.accountId, account), gt(sessions.expiresAt, now)))
+    .where(and(eq(sessions.accountId, account), goesOn(now)))
     .orderBy(desc(sessions.seenAt), desc(sessions.createdAt));
   return rows.map(({ id, device, createdAt, seenAt }) => ({
     ...{ id, device, this: id === asks },

@@ -10,10 +10,17 @@ import { deviceOf } from './device-of.ts';
 import { accounts, sessions } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 
+/** A session ends so long after it began, whatever happens, in ms: 30 days. */
 const lastsMs = 30 * 24 * 60 * 60 * 1000;
+/** One that nobody has used for so long ends before, in ms: 14 days. */
+const unusedMs = 14 * 24 * 60 * 60 * 1000;
 /** How exactly it is known when a session was last used, in ms: an hour. */
 const seenEveryMs = 60 * 60 * 1000;
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+
+/** Of sessions that have not ended at a time. */
+export const goesOn = (now: Date) =>
+  and(gt(sessions.expiresAt, now), gt(sessions.seenAt, new Date(now.getTime() - unusedMs)));
 
 declare module 'fastify' {
   interface FastifyRequest {
@@ -62,7 +69,7 @@ export async function accountBehind(db: Database, token: string): Promise<string
   const [row] = await db
     .select({ account: sessions.accountId })
     .from(sessions)
-    .where(and(eq(sessions.tokenHash, hashOf(token)), gt(sessions.expiresAt, new Date())));
+    .where(and(eq(sessions.tokenHash, hashOf(token)), goesOn(new Date())));
   return row?.account ?? null;
 }
 
@@ -110,7 +117,7 @@ export const sessionScope = plugin<{
       })
       .from(sessions)
       .innerJoin(accounts, eq(accounts.id, sessions.accountId))
-      .where(and(eq(sessions.tokenHash, hashOf(token)), gt(sessions.expiresAt, new Date())));
+      .where(and(eq(sessions.tokenHash, hashOf(token)), goesOn(new Date())));
     if (!row) return;
     request.account = { ...row.account, leavesAt: row.account.leavesAt?.toISOString() ?? null };
     request.session = row.session;

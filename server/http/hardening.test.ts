@@ -12,6 +12,7 @@ import { undoEdit } from '#contract/undo.ts';
 import { edits } from '../db/schema.ts';
 import { sweep } from '../media/sweep.ts';
 import { acceptedCoding } from '../serve/ready-responses.ts';
+import { PublishedSite } from '../testing/published-site.ts';
 import { TestServer, type TestMaker } from '../testing/test-server.ts';
 
 const pictures = join(import.meta.dirname, '../../demo/pictures');
@@ -59,6 +60,14 @@ describe('headers', () => {
     expect(made.statusCode).toBe(200);
     expect(made.headers['set-cookie']).toMatch(/^__Host-kite_wall=.*; Path=\/; HttpOnly; Secure/);
     expect(made.headers['strict-transport-security']).toMatch(/max-age=\d+/);
+    // Readers never see the studio, so every answer says it: also those that are kept at hand, and that there is nothing.
+    const live = await PublishedSite.open(secure, await secure.maker());
+    for (const path of [`/${live.address}/`, `/${live.address}/`, '/never-was/', '/robots.txt', '/studio/'])
+      expect([path, (await secure.get(path)).headers['strict-transport-security']]).toEqual([
+        path,
+        'max-age=31536000',
+      ]);
+    expect((await server.get('/never-was/')).headers['strict-transport-security']).toBeUndefined();
     await secure.stop();
   });
 

@@ -4,6 +4,7 @@ import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { closedPageStyle, renderClosedPage } from '#site/render/closed-page.tsx';
 import type { BlobStore } from '../media/blob-store.ts';
+import { strictTransport } from '../http/strict-transport.ts';
 import { sendRanged } from '../http/send-ranged.ts';
 import { keepHeader, writeKeep } from '../readers/messages.ts';
 import { acceptedCoding, type Coding, type ReadyResponses } from './ready-responses.ts';
@@ -56,6 +57,8 @@ export interface AnsweringDeps {
   /** Reading processes stand before this server and are told what they may keep. */
   behindReaders: boolean;
   publicOrigin: string;
+  /** Behind HTTPS. */
+  secure?: boolean;
   /** Told of each page that is answered here and counted. */
   onSeen?: (seen: Seen, request: IncomingMessage) => void;
 }
@@ -66,6 +69,7 @@ export function answering({
   ready,
   behindReaders,
   publicOrigin,
+  secure = false,
   onSeen = () => {},
 }: AnsweringDeps): Answer {
   const cache = new ByteCache(blobs, 96 * 1024 * 1024);
@@ -89,6 +93,7 @@ export function answering({
       'x-content-type-options': 'nosniff',
       'referrer-policy': entrance.secret ? 'no-referrer' : 'strict-origin-when-cross-origin',
     };
+    if (secure) headers['strict-transport-security'] = strictTransport;
     if (file.br || file.gzip) headers['vary'] = 'accept-encoding';
     if (!entrance.indexable) headers['x-robots-tag'] = 'noindex';
     if (file.type.startsWith('text/html'))
