@@ -1,15 +1,10 @@
 import { eq } from 'drizzle-orm';
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { launchBrowser } from '#e2e/support/browser.ts';
-import { Driver } from '#e2e/support/studio-driver.ts';
 import { keyTimes, quantile } from '#e2e/support/typing.ts';
-import { readConfig } from '../server/config.ts';
-import { accounts, materials, pages } from '../server/db/schema.ts';
+import { materials, pages } from '../server/db/schema.ts';
 import { rememberPreviews } from '../server/media/previews.ts';
-import { open, placesIn } from '../server/start.ts';
+import { openBenchStudio } from './bench-studio.ts';
 import { fillSite } from './large-site.ts';
 import { milliseconds, type Row } from './table.ts';
 
@@ -32,30 +27,10 @@ interface Measured {
 
 /** How the studio of a site of so many pages and pictures opens and answers. */
 async function measured(pageCount: number, pictureCount: number): Promise<Measured> {
-  const folder = await mkdtemp(join(tmpdir(), 'kite-wall-bench-'));
-  const config = readConfig({ DATA_DIR: folder, PORT: '0', READERS: '0' }, root);
-  const running = await open(config, placesIn(root, join(root, 'dist/server.js')));
-  const browser = await launchBrowser();
+  const { running, page, studio, origin, site, account, close } = await openBenchStudio();
   try {
-    const origin = await running.listen();
-    const page = await browser.newPage();
-    const studio = new Driver(page);
-    await page.goto(`${origin}/studio/`);
-    // Named functions cannot be sent to the page: what runs this adds something to them.
-    const post = async (path: string, body: object) =>
-      page.evaluate(
-        async (to, said) =>
-          (await (
-            await fetch(to, { method: 'POST', headers: { 'content-type': 'application/json' }, body: said })
-          ).json()) as { id: string },
-        path,
-        JSON.stringify(body),
-      );
-    await post('/api/accounts', { name: 'Wren', email: 'w@bench.example', password: 'tide clock and kites' });
-    const { id: site } = await post('/api/sites', { title: 'Bench' });
     const { db } = running.publishing;
-    const [account] = await db.select({ id: accounts.id }).from(accounts);
-    await fillSite(db, { site, account: account?.id ?? '' }, pageCount, pictureCount);
+    await fillSite(db, { site, account }, pageCount, pictureCount);
     // The studio shows a picture for each of them, as it does once files have been read.
     const contents = await sharp(demoPicture).autoOrient().resize(480).webp().toBuffer();
     const preview = { hash: await running.publishing.blobs.put(contents), bytes: contents.byteLength };
@@ -143,9 +118,7 @@ async function measured(pageCount: number, pictureCount: number): Promise<Measur
       wordsKey,
     };
   } finally {
-    await browser.close();
-    await running.stop();
-    await rm(folder, { recursive: true, force: true });
+    await close();
   }
 }
 

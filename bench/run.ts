@@ -17,6 +17,7 @@ import { benchPassesPublish, benchPublish } from './publish.ts';
 import { benchManySites } from './many-sites.ts';
 import { benchServe } from './serve.ts';
 import { benchLighthouse } from './lighthouse.ts';
+import { benchWhoGetsWhat } from './who-gets-what.ts';
 import { benchLook } from './look.ts';
 import { benchLookAlikes } from './look-alikes.ts';
 import { benchLooking } from './looking.ts';
@@ -78,6 +79,7 @@ const benches: Record<string, () => Promise<Row | Row[]>> = {
   sites: benchManySites,
   typing: benchTyping,
   large: benchLargeStudio,
+  who: benchWhoGetsWhat,
   fit: benchFit,
   line: benchLine,
   lineStudio: benchLineStudio,

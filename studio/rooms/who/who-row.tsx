@@ -1,4 +1,5 @@
 import { ChevronRight } from 'lucide-react';
+import { memo } from 'react';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import type { Gets } from '#core/access/who-gets-what.ts';
 import { useSite } from '../../api/site-context.tsx';
@@ -23,18 +24,26 @@ interface WhoRowProps {
   /** Counted from 1, with the row of names. */
   index: number;
   columns: readonly Column[];
+  /** The columns that are drawn, the last one not among them. */
+  from: number;
+  to: number;
   open: boolean;
-  onToggle: () => void;
+  onToggle: (page: string) => void;
 }
 
-/** A page or a part, and what each kind of reader gets of it. */
-export function WhoRow({ row, index, columns, open, onToggle }: WhoRowProps) {
+/** Columns that are out of sight. */
+export const Beside = ({ columns }: { columns: number }) =>
+  columns > 0 ? <td aria-hidden="true" colSpan={columns} /> : null;
+
+/** A page or a part, and what each kind of reader gets of it. Drawn again only where something of it changed: of forty passes a row is long. */
+export const WhoRow = memo(function WhoRow({ row, index, columns, from, to, open, onToggle }: WhoRowProps) {
   const { state } = useSite();
   const { height } = effectiveHeight(state, { page: row.page });
   return (
     <tr aria-rowindex={index}>
       <th
         scope="row"
+        aria-colindex={1}
         className="sticky left-0 z-1 max-w-80 border-t border-line bg-paper p-1 pr-3 text-start font-normal phone:max-w-40"
         style={{ paddingInlineStart: 4 + row.depth * 18, height: rowPx }}
       >
@@ -48,7 +57,7 @@ export function WhoRow({ row, index, columns, open, onToggle }: WhoRowProps) {
               className="ml-auto inline-flex min-h-8 items-center gap-0.5 rounded-[4px] px-1.5 text-ink-2 hover:bg-sunk"
               aria-expanded={open}
               aria-label={`Parts of ${row.name} that not all get: ${row.inside}`}
-              onClick={onToggle}
+              onClick={() => onToggle(row.page)}
             >
               <ChevronRight size={14} aria-hidden="true" className={open ? 'rotate-90' : ''} />
               {row.inside}
@@ -56,10 +65,11 @@ export function WhoRow({ row, index, columns, open, onToggle }: WhoRowProps) {
           )}
         </span>
       </th>
-      {columns.map((column, at) => {
-        const gets = column.key === 'search' && column.shut ? 'no' : (row.gets[at] ?? 'no');
+      <Beside columns={from} />
+      {columns.slice(from, to).map((column, at) => {
+        const gets = column.key === 'search' && column.shut ? 'no' : (row.gets[from + at] ?? 'no');
         return (
-          <td key={column.key} className="border-t border-line text-center">
+          <td key={column.key} aria-colindex={from + at + 2} className="border-t border-line text-center">
             <WhoCell
               {...{ gets, column }}
               of={row.name}
@@ -68,6 +78,7 @@ export function WhoRow({ row, index, columns, open, onToggle }: WhoRowProps) {
           </td>
         );
       })}
+      <Beside columns={columns.length - to} />
     </tr>
   );
-}
+});

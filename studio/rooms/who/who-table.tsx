@@ -1,11 +1,16 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import type { Column } from './columns.ts';
 import { useWhoRows } from './use-who-rows.ts';
-import { rowPx, WhoRow } from './who-row.tsx';
+import { Beside, rowPx, WhoRow } from './who-row.tsx';
 
 /** With fewer rows all of them are drawn: then the browser's own search and a screen reader have the whole table. */
 const drawnWhole = 60;
+/** With fewer kinds of readers all of their columns are drawn. */
+const columnsWhole = 14;
+/** In pixels, as the widths of columns below say. */
+const columnPx = 96;
+const namesPx = 320;
 
 const Gap = ({ px }: { px: number }) =>
   px > 0 ? (
@@ -27,16 +32,32 @@ export function WhoTable({ columns }: { columns: readonly Column[] }) {
     getScrollElement: () => frame.current,
     estimateSize: () => rowPx,
     getItemKey: (at) => rows[at]?.key ?? at,
-    overscan: 8,
+    overscan: 4,
   });
+  const wide = columns.length > columnsWhole;
+  const across = useVirtualizer({
+    horizontal: true,
+    count: columns.length,
+    enabled: wide,
+    getScrollElement: () => frame.current,
+    estimateSize: () => columnPx,
+    paddingStart: namesPx,
+    overscan: 3,
+  });
+  const seen = across.getVirtualItems();
+  const from = wide ? (seen[0]?.index ?? 0) : 0;
+  const to = wide ? (seen.at(-1)?.index ?? -1) + 1 : columns.length;
   const items = virtual.getVirtualItems();
   const drawn = whole ? rows.map((_, at) => at) : items.map(({ index }) => index);
-  const toggle = (page: string) =>
-    setOpened((old) => {
-      const next = new Set(old);
-      if (!next.delete(page)) next.add(page);
-      return next;
-    });
+  const toggle = useCallback(
+    (page: string) =>
+      setOpened((old) => {
+        const next = new Set(old);
+        if (!next.delete(page)) next.add(page);
+        return next;
+      }),
+    [],
+  );
   return (
     <div
       ref={frame}
@@ -47,22 +68,41 @@ export function WhoTable({ columns }: { columns: readonly Column[] }) {
       // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
       tabIndex={0}
     >
-      <table className="border-separate border-spacing-0 text-s" aria-rowcount={rows.length + 1}>
-        <thead>
+      <table
+        className="table-fixed border-separate [--names:20rem] phone:[--names:10rem] border-spacing-0 text-s"
+        style={{ width: `calc(var(--names) + ${columns.length} * 6rem)` }}
+        aria-rowcount={rows.length + 1}
+        aria-colcount={columns.length + 1}
+      >
+        {/* Widths that are known: else every row that comes into sight would have all of them measured again. */}
+        <colgroup>
+          <col className="w-(--names)" />
+          {columns.map(({ key }) => (
+            <col key={key} className="w-24" />
+          ))}
+        </colgroup>
+        <thead className="sticky top-0 z-2">
           <tr aria-rowindex={1}>
-            <th scope="col" className="sticky top-0 left-0 z-2 bg-paper p-2 text-start align-bottom">
+            <th
+              scope="col"
+              aria-colindex={1}
+              className="sticky left-0 z-1 bg-paper p-2 text-start align-bottom"
+            >
               Page
             </th>
-            {columns.map(({ key, name, note }) => (
+            <Beside columns={from} />
+            {columns.slice(from, to).map(({ key, name, note }, at) => (
               <th
                 key={key}
                 scope="col"
-                className="sticky top-0 z-1 max-w-32 min-w-20 bg-paper p-2 text-center align-bottom font-firm"
+                aria-colindex={from + at + 2}
+                className="bg-paper p-2 text-center align-bottom font-firm"
               >
                 {note && <span className="note block">{note}</span>}
                 <span className="line-clamp-2 break-words">{name}</span>
               </th>
             ))}
+            <Beside columns={columns.length - to} />
           </tr>
         </thead>
         <tbody>
@@ -73,10 +113,10 @@ export function WhoTable({ columns }: { columns: readonly Column[] }) {
               row && (
                 <WhoRow
                   key={row.key}
-                  {...{ row, columns }}
+                  {...{ row, columns, from, to }}
                   index={at + 2}
                   open={opened.has(row.page)}
-                  onToggle={() => toggle(row.page)}
+                  onToggle={toggle}
                 />
               )
             );
