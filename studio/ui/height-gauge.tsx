@@ -6,7 +6,7 @@ import { Button } from './button.tsx';
 import './height-gauge.css';
 
 const gaugeWords: Record<Height, string> = {
-  public: 'Open sky. At your address, listed here, and findable if you wish.',
+  public: 'Open sky. At your address, for everybody, and findable if you wish.',
   unlisted: 'Long string. Anyone with the link.',
   invited: 'Short string. People holding a pass.',
   private: 'On the ground. Only you.',
