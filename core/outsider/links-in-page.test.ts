@@ -6,6 +6,7 @@ const at = 'https://wall.example/wren/lamp/';
 test('tells where a page leads apart from what it loads, each once and in full', () => {
   const html = `<link rel="stylesheet" href="../look.css"><link rel="alternate" href="../feed.xml">
     <link rel="canonical" href="https://wall.example/wren/lamp/">
+    <link rel="alternate" type="application/json+oembed" href="https://wall.example/api/oembed?url=x">
     <a href="../clock/#dial">Clock</a><a href="../clock/">Again</a><a href="https://tides.example/a?b=1">Tides</a>
     <a href="mailto:wren@maker.example">Write</a><a href="javascript:void 0">No</a><a>Nowhere</a>
     <picture><source srcset="p-480.avif 480w, p-960.avif 960w"><img src="p.jpg" srcset="p-480.jpg 1x, p-960.jpg 2x"></picture>

@@ -40,7 +40,9 @@ export function linksInPage(html: string, at: string): LinksInPage {
     else if (name === 'link') {
       const rels = (attribs['rel'] ?? '').toLowerCase().split(/\s+/);
       if (rels.some((rel) => shownRels.has(rel))) add(loads, attribs['href']);
-      else if (rels.includes('alternate')) add(leads, attribs['href']);
+      // Where other sites ask how to show this one: it leads no reader anywhere.
+      else if (rels.includes('alternate') && attribs['type'] !== 'application/json+oembed')
+        add(leads, attribs['href']);
     } else if (['img', 'source', 'script', 'audio', 'video', 'track', 'iframe'].includes(name)) {
       add(loads, attribs['src']);
       add(loads, attribs['poster']);
