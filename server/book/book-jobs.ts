@@ -16,6 +16,8 @@ export type BookWork = (path: string, progress: BookProgress, signal: AbortSigna
 
 interface Job {
   site: string;
+  /** For which readers and on what paper. */
+  of: string;
   shown: BookJob;
   folder: string;
   cancel: AbortController;
@@ -29,15 +31,27 @@ export class BookJobs {
   readonly #waiting: (() => void)[] = [];
   #running = 0;
 
-  async start(site: string, work: BookWork, onFailure: (error: unknown) => void): Promise<BookJob> {
-    for (const job of this.#jobs.values())
-      if (job.site === site && job.shown.state === 'running') return job.shown;
+  /**
+   * @param of for which readers and on what paper: the same that is being made is not made twice, and another one of the
+   *   site is given up, so that nobody is handed what was made for other readers
+   */
+  async start(
+    site: string,
+    of: string,
+    work: BookWork,
+    onFailure: (error: unknown) => void,
+  ): Promise<BookJob> {
+    for (const job of this.#jobs.values()) {
+      if (job.site !== site || job.shown.state !== 'running') continue;
+      if (job.of === of && !job.cancel.signal.aborted) return job.shown;
+      job.cancel.abort();
+    }
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-book-'));
     const shown: BookJob = {
       ...{ id: newId(), state: 'running', step: 'Waiting', done: 0, total: 0, bytes: 0, message: null },
     };
     const cancel = new AbortController();
-    const job: Job = { site, shown, folder, cancel, settled: Promise.resolve() };
+    const job: Job = { site, of, shown, folder, cancel, settled: Promise.resolve() };
     this.#jobs.set(shown.id, job);
     job.settled = this.#run(job, work, onFailure);
     return shown;

@@ -177,6 +177,20 @@ describe('the site as one PDF', () => {
     expect((await maker.raw('GET', bookFile(site.site, job.id))).statusCode).toBe(200);
   });
 
+  test('that is asked for by another link while one is made is of that link', async () => {
+    const make = (link: string) => maker.call(makeBook, { params: params(link), body: { paper: 'a4' } });
+    const byLink = await make('site-link');
+    const again = await make('site-link');
+    expect(again.id).toBe(byLink.id);
+    const byAddress = await make('address');
+    expect(byAddress.id).not.toBe(byLink.id);
+    expect((await ended(byLink)).state).toBe('cancelled');
+    const done = await ended(byAddress);
+    const path = join(folder, 'other.pdf');
+    await writeFile(path, (await maker.raw('GET', bookFile(site.site, done.id))).rawPayload);
+    expect(await words(path)).not.toContain('Told by link alone');
+  });
+
   test('can be given up, and leaves no file behind when the server stops', async () => {
     const other = await TestServer.start();
     const hers = await other.maker();

@@ -82,6 +82,7 @@ export function bookRoutes(app: FastifyInstance, deps: BookDeps): void {
       const made = now();
       return jobs.start(
         site.id,
+        `${params.link} ${paper}`,
         async (path, progress) => {
           const readOne = (done: number) => progress('Reading pages', done, plan.pages.length);
           const [cover, ...chapters] = await chaptersOf(plan, tree, blobs, online, readOne);
