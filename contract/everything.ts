@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { framingSchema } from '#core/embed/framing.ts';
 import { handInTermsSchema } from '#core/hand-ins/hand-in.ts';
 import { materialSchema } from '#core/materials/material.ts';
 import { messageSchema } from '#core/messages/message.ts';
@@ -16,6 +17,10 @@ const siteWithAll = z.object({
   /** Addresses it had before. */
   formerAddresses: z.array(z.string()),
   /** The unguessable part of the link of the site, and of each page that has one. */
+  /** In the server's list, counted, and shown inside other pages. */
+  listed: z.boolean(),
+  countsVisits: z.boolean(),
+  framing: framingSchema,
   links: z.array(z.object({ thing: z.string(), path: z.string() })),
   passes: z.array(passSchema),
   handIns: z.array(handInTermsSchema.extend({ handedInAt: instant.nullable() })),

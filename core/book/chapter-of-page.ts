@@ -26,8 +26,8 @@ const hasClass = ({ attribs }: Element, name: string): boolean =>
 
 /** The file of a picture on a page, by its path below the entrance; null for one that is no file of the site. */
 function fileOf(src: string, path: string): string | null {
-  const at = new URL(src, `http://site/${path}`);
-  return at.host === 'site' ? decodeURIComponent(at.pathname.slice(1)) : null;
+  const at = new URL(src, `http://book.invalid/${path}`);
+  return at.host === 'book.invalid' ? at.pathname.slice(1) : null;
 }
 
 /** Reads one page; what it has read so far is in order. */

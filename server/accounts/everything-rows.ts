@@ -1,3 +1,4 @@
+import { framingSchema } from '#core/embed/framing.ts';
 import { and, asc, eq } from 'drizzle-orm';
 import sanitize from 'sanitize-filename';
 import type { Everything } from '#contract/everything.ts';
@@ -37,7 +38,8 @@ async function siteWithAll(db: Database, row: SiteRow, secret: Buffer): Promise<
     .where(eq(releases.siteId, row.id))
     .orderBy(asc(releases.number));
   return {
-    ...{ site, pages },
+    ...{ site, pages, listed: row.listed, countsVisits: row.countsVisits },
+    framing: framingSchema.parse(row.framing),
     formerAddresses: await formerAddressesOf(db, row.id),
     links: links.map(({ thing, key }) => ({ thing, path: `/l/${key}/` })),
     passes: (await passRows(db, row.id)).map((pass) => passOf(pass, secret)),

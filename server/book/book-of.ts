@@ -11,6 +11,9 @@ import { pathsOf } from '#site/render/page-inputs.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { toChapter } from './book-pdf.ts';
 
+/** Where pages are read as if they stood; nobody can be there (RFC 2606). */
+const nowhere = 'http://book.invalid';
+
 /** The pages of a way into a site that are chapters of its book, in the order of its menu; the entrance is the first. */
 export interface BookPlan {
   pages: { path: string; depth: number }[];
@@ -52,13 +55,15 @@ export async function chaptersOf(
     const file = tree[`${path}index.html`];
     if (!file) continue;
     const linkTo = (href: string): string | null => {
-      const at = URL.canParse(href, `http://site/${path}`) ? new URL(href, `http://site/${path}`) : null;
-      if (!at) return null;
-      if (at.host !== 'site')
+      const here = `${nowhere}/${path}`;
+      if (!URL.canParse(href, here)) return null;
+      const at = new URL(href, here);
+      if (at.origin !== nowhere)
         return ['http:', 'https:', 'mailto:', 'tel:'].includes(at.protocol) ? at.href : null;
-      const to = decodeURIComponent(at.pathname.slice(1));
+      // Paths of pages are plain letters: what would have to be decoded names none of them.
+      const to = at.pathname.slice(1);
       if (known.has(to)) return toChapter + to;
-      return online === null ? null : online + at.pathname.slice(1) + at.hash;
+      return online === null ? null : online + to + at.hash;
     };
     const chapter = chapterOfPage((await blobs.read(file.hash)).toString('utf8'), path, linkTo);
     chapters.push({ ...chapter, title: chapter.title || title, depth });

@@ -6,13 +6,12 @@ import { bookMargins } from '#core/book/book-sheet.ts';
 import type { BookLine, BookPlacedPicture, LaidBook } from '#core/book/lay-book.ts';
 import { type PaperName, paperSizes } from '#core/resume/layout/paper.ts';
 import type { SetRun } from '#core/resume/layout/set-runs.ts';
+import { drawWords, paperInks } from '../resume/draw-words.ts';
 import type { ResumeFonts } from '../resume/resume-fonts.ts';
 
 type Doc = PDFKit.PDFDocument;
 type Element = PDFKit.PDFStructureElement;
-const ink = '#15160f';
-const grey = '#51534a';
-const rule = '#85857b';
+const { ink, grey, rule } = paperInks;
 
 /** What a link in a book leads to, where that is another of its pages. */
 export const toChapter = 'chapter:';
@@ -50,16 +49,7 @@ class BookDrawing {
     sizePt: number,
     colour: string,
   ): number {
-    let at = left;
-    for (const { file, text: piece } of this.#fonts.pieces(text, face)) {
-      this.#doc
-        .font(file.name)
-        .fontSize(sizePt)
-        .fillColor(colour)
-        .text(piece, at, baseline, { lineBreak: false, baseline: 'alphabetic' });
-      at += (file.font.layout(piece).advanceWidth / file.font.unitsPerEm) * sizePt;
-    }
-    return at;
+    return drawWords(this.#doc, this.#fonts, { text, face }, left, baseline, sizePt, colour);
   }
 
   #element(block: number, type: string): Element {

@@ -5,13 +5,12 @@ import { comfortableSizes, margins, type PaperName, paperSizes } from '#core/res
 import type { ResumeContent } from '#core/resume/layout/resume-content.ts';
 import type { SetLine } from '#core/resume/layout/set-resume.ts';
 import type { SetRun } from '#core/resume/layout/set-runs.ts';
+import { drawWords, paperInks } from './draw-words.ts';
 import type { ResumeFonts } from './resume-fonts.ts';
 
 type Doc = PDFKit.PDFDocument;
 type Element = PDFKit.PDFStructureElement;
-const ink = '#15160f';
-const grey = '#51534a';
-const rule = '#85857b';
+const { ink, grey, rule } = paperInks;
 
 /** Draws a fitted résumé, and says of everything on it what it is (ISO 32000-1, 14.8; PDF/UA-1, ISO 14289-1). */
 class ResumeDrawing {
@@ -43,15 +42,7 @@ class ResumeDrawing {
     sizePt: number,
     colour: string,
   ): void {
-    let at = left + x;
-    for (const { file, text: piece } of this.#fonts.pieces(text, face)) {
-      this.#doc
-        .font(file.name)
-        .fontSize(sizePt)
-        .fillColor(colour)
-        .text(piece, at, baseline, { lineBreak: false, baseline: 'alphabetic' });
-      at += (file.font.layout(piece).advanceWidth / file.font.unitsPerEm) * sizePt;
-    }
+    const at = drawWords(this.#doc, this.#fonts, { text, face }, left + x, baseline, sizePt, colour);
     if (!link) return;
     const under = baseline + sizePt * 0.14;
     this.#doc

@@ -44,11 +44,7 @@ export function EmbedSection() {
             onChange={setChosen}
           />
           {code.data && <EmbedCodeField name="A card that leads to it" code={code.data.card} />}
-          <FramingField
-            key={JSON.stringify(data.framing)}
-            framing={data.framing}
-            onChange={(framing) => frame.mutate(framing)}
-          />
+          <FramingField framing={data.framing} onChange={(framing) => frame.mutate(framing)} />
           {code.data && data.framing.by !== 'nobody' && (
             <EmbedCodeField name="The open page in a frame" code={code.data.frame} />
           )}

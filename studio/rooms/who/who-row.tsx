@@ -32,7 +32,7 @@ interface WhoRowProps {
 }
 
 /** Columns that are out of sight. */
-export const Beside = ({ columns }: { columns: number }) =>
+export const OutOfSight = ({ columns }: { columns: number }) =>
   columns > 0 ? <td aria-hidden="true" colSpan={columns} /> : null;
 
 /** A page or a part, and what each kind of reader gets of it. Drawn again only where something of it changed: of forty passes a row is long. */
@@ -65,7 +65,7 @@ export const WhoRow = memo(function WhoRow({ row, index, columns, from, to, open
           )}
         </span>
       </th>
-      <Beside columns={from} />
+      <OutOfSight columns={from} />
       {columns.slice(from, to).map((column, at) => {
         const gets = column.key === 'search' && column.shut ? 'no' : (row.gets[from + at] ?? 'no');
         return (
@@ -78,7 +78,7 @@ export const WhoRow = memo(function WhoRow({ row, index, columns, from, to, open
           </td>
         );
       })}
-      <Beside columns={columns.length - to} />
+      <OutOfSight columns={columns.length - to} />
     </tr>
   );
 });

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useRef, useState } from 'react';
 import type { Column } from './columns.ts';
 import { useWhoRows } from './use-who-rows.ts';
-import { Beside, rowPx, WhoRow } from './who-row.tsx';
+import { OutOfSight, rowPx, WhoRow } from './who-row.tsx';
 
 /** With fewer rows all of them are drawn: then the browser's own search and a screen reader have the whole table. */
 const drawnWhole = 60;
@@ -90,7 +90,7 @@ export function WhoTable({ columns }: { columns: readonly Column[] }) {
             >
               Page
             </th>
-            <Beside columns={from} />
+            <OutOfSight columns={from} />
             {columns.slice(from, to).map(({ key, name, note }, at) => (
               <th
                 key={key}
@@ -102,7 +102,7 @@ export function WhoTable({ columns }: { columns: readonly Column[] }) {
                 <span className="line-clamp-2 break-words">{name}</span>
               </th>
             ))}
-            <Beside columns={columns.length - to} />
+            <OutOfSight columns={columns.length - to} />
           </tr>
         </thead>
         <tbody>
