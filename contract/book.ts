@@ -17,6 +17,8 @@ const bookJobSchema = z.object({
   total: z.number().int(),
   /** Of the file, once it is there. */
   bytes: z.number().int(),
+  /** Letters that no font of the look has; they are left out of the file. */
+  missing: z.array(z.string()),
   /** Why it did not come to its end. */
   message: z.string().nullable(),
 });

@@ -387,3 +387,13 @@ export function layBook(
   }
   return { sheets: laying.sheets, begins };
 }
+
+/** Each letter that stands in a book, once. */
+export function lettersOf({ sheets }: LaidBook): string {
+  const letters = new Set<string>();
+  for (const { placed } of sheets)
+    for (const one of placed)
+      if (one.kind === 'line')
+        for (const { text } of one.runs) for (const letter of text) letters.add(letter);
+  return [...letters].join('');
+}

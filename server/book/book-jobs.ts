@@ -11,8 +11,8 @@ const keptMs = 15 * 60_000;
 const mostAtOnce = 2;
 
 export type BookProgress = (step: string, done: number, total: number) => void;
-/** Writes the file, tells how far it is, and gives up when the signal aborts. */
-export type BookWork = (path: string, progress: BookProgress, signal: AbortSignal) => Promise<void>;
+/** Writes the file, and tells how far it is, which throws once it is given up. @returns letters that could not be set */
+export type BookWork = (path: string, progress: BookProgress) => Promise<string[]>;
 
 interface Job {
   site: string;
@@ -48,7 +48,16 @@ export class BookJobs {
     }
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-book-'));
     const shown: BookJob = {
-      ...{ id: newId(), state: 'running', step: 'Waiting', done: 0, total: 0, bytes: 0, message: null },
+      ...{
+        id: newId(),
+        state: 'running',
+        step: 'Waiting',
+        done: 0,
+        total: 0,
+        bytes: 0,
+        missing: [],
+        message: null,
+      },
     };
     const cancel = new AbortController();
     const job: Job = { site, of, shown, folder, cancel, settled: Promise.resolve() };
@@ -67,9 +76,9 @@ export class BookJobs {
     };
     try {
       cancel.signal.throwIfAborted();
-      await work(this.#path(job), progress, cancel.signal);
+      const missing = await work(this.#path(job), progress);
       const { size } = await stat(this.#path(job));
-      Object.assign(shown, { state: 'done', bytes: size });
+      Object.assign(shown, { state: 'done', bytes: size, missing });
     } catch (error) {
       if (cancel.signal.aborted) Object.assign(shown, { state: 'cancelled' });
       else {

@@ -159,6 +159,22 @@ describe('the site as one PDF', () => {
     expect(after).toContain('Open words');
   });
 
+  test('says which letters its fonts do not have', async () => {
+    const other = await PublishedSite.open(server, maker);
+    await other.page(other.clock, { parts: [wordsPart(`${other.clock}-words`, 'Slip 潮 and שלום, ok')] });
+    await other.publish();
+    let job = await maker.call(makeBook, {
+      params: { site: other.site, link: 'address' },
+      body: { paper: 'a4' },
+    });
+    while (job.state === 'running') {
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      job = await maker.call(getBookJob, { params: { site: other.site, job: job.id } });
+    }
+    expect(job.missing).toEqual(expect.arrayContaining(['潮', 'ש']));
+    expect(job.missing.filter((letter) => /[A-Za-z,]/.test(letter))).toEqual([]);
+  });
+
   test('is for its maker alone', async () => {
     const job = await ended(await maker.call(makeBook, { params: params('address'), body: { paper: 'a4' } }));
     const stranger = await server.maker('Sal');

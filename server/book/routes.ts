@@ -12,7 +12,7 @@ import {
   mostBookPages,
 } from '#contract/book.ts';
 import type { GivenLink } from '#core/access/given-link.ts';
-import { layBook } from '#core/book/lay-book.ts';
+import { layBook, lettersOf } from '#core/book/lay-book.ts';
 import { bookWordsFor } from '#core/public-words/book-words.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
@@ -103,6 +103,7 @@ export function bookRoutes(app: FastifyInstance, deps: BookDeps): void {
             createWriteStream(path),
             (done) => progress('Setting pages', done, book.sheets.length),
           );
+          return fonts.missing(lettersOf(book));
         },
         (error) => request.log.error(error),
       );

@@ -2,7 +2,11 @@ import type { Face } from '#core/resume/layout/set-runs.ts';
 import type { ResumeFonts } from './resume-fonts.ts';
 
 /** What is drawn on paper, dark and quiet, and lines between and below words. */
-export const paperInks = { ink: '#15160f', grey: '#51534a', rule: '#85857b' } as const;
+export const paperInks: Record<'ink' | 'grey' | 'rule', string> = {
+  ink: '#15160f',
+  grey: '#51534a',
+  rule: '#85857b',
+};
 
 /**
  * Draws words on a page, from font file to font file. All in points.

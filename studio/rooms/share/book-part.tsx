@@ -89,6 +89,11 @@ export function BookPart({
           <span className="note">{megabytes(job.bytes)}, kept for 15 minutes</span>
         </p>
       )}
+      {job?.state === 'done' && job.missing.length > 0 && (
+        <p className="note">
+          {`Left out, since the fonts of this look do not have them: ${job.missing.slice(0, 20).join(' ')}${job.missing.length > 20 ? ` and ${job.missing.length - 20} more` : ''}.`}
+        </p>
+      )}
       {(job?.message ?? problem) && (
         <p className="field-problem" role="alert">
           {job?.message ?? problem?.message}
