@@ -35,6 +35,8 @@ export const getBook = route({
   body: nothing,
   reply: z.object({
     pages: z.number().int(),
+    /** What is being made for them or was lately, also where the studio was loaded anew meanwhile. */
+    job: bookJobSchema.nullable(),
     /** Why there is none; null where it can be made. */
     problem: z.string().nullable(),
   }),

@@ -14,10 +14,15 @@ export type BookProgress = (step: string, done: number, total: number) => void;
 /** Writes the file, and tells how far it is, which throws once it is given up. @returns letters that could not be set */
 export type BookWork = (path: string, progress: BookProgress) => Promise<string[]>;
 
+/** For which readers, and on what paper. */
+export interface BookOf {
+  link: string;
+  paper: string;
+}
+
 interface Job {
   site: string;
-  /** For which readers and on what paper. */
-  of: string;
+  of: BookOf;
   shown: BookJob;
   folder: string;
   cancel: AbortController;
@@ -37,13 +42,14 @@ export class BookJobs {
    */
   async start(
     site: string,
-    of: string,
+    of: BookOf,
     work: BookWork,
     onFailure: (error: unknown) => void,
   ): Promise<BookJob> {
     for (const job of this.#jobs.values()) {
       if (job.site !== site || job.shown.state !== 'running') continue;
-      if (job.of === of && !job.cancel.signal.aborted) return job.shown;
+      if (job.of.link === of.link && job.of.paper === of.paper && !job.cancel.signal.aborted)
+        return job.shown;
       job.cancel.abort();
     }
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-book-'));
@@ -106,6 +112,13 @@ export class BookJobs {
     if (job?.site !== site)
       throw new Problem(404, 'no-such-file', 'This file is not kept any more. Make it again.');
     return job;
+  }
+
+  /** What is being made for the readers of a link, or was last and is still there; null where that is nothing. */
+  latest(site: string, link: string): BookJob | null {
+    const theirs = [...this.#jobs.values()].filter((job) => job.site === site && job.of.link === link);
+    const shown = theirs.at(-1)?.shown;
+    return shown && shown.state !== 'cancelled' ? shown : null;
   }
 
   get(site: string, id: string): BookJob {

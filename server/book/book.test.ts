@@ -198,9 +198,12 @@ describe('the site as one PDF', () => {
     const byLink = await make('site-link');
     const again = await make('site-link');
     expect(again.id).toBe(byLink.id);
+    // Whoever loads the studio anew meanwhile finds it again.
+    expect((await maker.call(getBook, { params: params('site-link') })).job?.id).toBe(byLink.id);
     const byAddress = await make('address');
     expect(byAddress.id).not.toBe(byLink.id);
     expect((await ended(byLink)).state).toBe('cancelled');
+    expect((await maker.call(getBook, { params: params('site-link') })).job).toBeNull();
     const done = await ended(byAddress);
     const path = join(folder, 'other.pdf');
     await writeFile(path, (await maker.raw('GET', bookFile(site.site, done.id))).rawPayload);

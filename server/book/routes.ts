@@ -67,7 +67,8 @@ export function bookRoutes(app: FastifyInstance, deps: BookDeps): void {
     const site = await ownSite(db, makerOf(request).id, params.site);
     const found = await planOf(site, parsed(bookLinkSchema, params.link));
     const pages = found?.plan.pages.length ?? 0;
-    return { pages, problem: !found ? closed : pages > mostBookPages ? tooLong : null };
+    const job = found ? jobs.latest(site.id, params.link) : null;
+    return { pages, job, problem: !found ? closed : pages > mostBookPages ? tooLong : null };
   });
 
   handle(
@@ -82,7 +83,7 @@ export function bookRoutes(app: FastifyInstance, deps: BookDeps): void {
       const made = now();
       return jobs.start(
         site.id,
-        `${params.link} ${paper}`,
+        { link: params.link, paper },
         async (path, progress) => {
           const readOne = (done: number) => progress('Reading pages', done, plan.pages.length);
           const [cover, ...chapters] = await chaptersOf(plan, tree, blobs, online, readOne);

@@ -31,16 +31,20 @@ export function BookPart({
 }) {
   const [paper, setPaper] = useState<(typeof bookPapers)[number]>('a4');
   const [started, setStarted] = useState<BookJob | null>(null);
+  /** It was given up here: what the server still says of it is over. */
+  const [given, setGiven] = useState(false);
   const params = { site, link };
   const { data } = useQuery({
     queryKey: ['book', site, link, release],
     queryFn: () => call(getBook, { params }),
     staleTime: 0,
   });
+  // One that was begun before this was loaded goes on.
+  const begun = started ?? (given ? null : (data?.job ?? null));
   const asked = useQuery({
-    queryKey: ['book-job', started?.id],
-    queryFn: () => call(getBookJob, { params: { site, job: started?.id ?? '' } }),
-    enabled: started !== null,
+    queryKey: ['book-job', begun?.id],
+    queryFn: () => call(getBookJob, { params: { site, job: begun?.id ?? '' } }),
+    enabled: begun !== null,
     refetchInterval: ({ state }) => (state.data && state.data.state !== 'running' ? false : 400),
   });
   const make = useMutation({
@@ -49,9 +53,12 @@ export function BookPart({
   });
   const stop = useMutation({
     mutationFn: (job: string) => call(cancelBookJob, { params: { site, job } }),
-    onSuccess: () => setStarted(null),
+    onSuccess: () => {
+      setStarted(null);
+      setGiven(true);
+    },
   });
-  const job = started && (asked.data ?? started);
+  const job = begun && (asked.data ?? begun);
   const problem = make.error ?? stop.error ?? asked.error;
   if (data?.problem != null) return <p className="note">{data.problem}</p>;
   return (
