@@ -14,11 +14,15 @@ export type BookProgress = (step: string, done: number, total: number) => void;
 /** Writes the file, and tells how far it is, which throws once it is given up. @returns letters that could not be set */
 export type BookWork = (path: string, progress: BookProgress) => Promise<string[]>;
 
-/** For which readers, and on what paper. */
+/** For which readers, on what paper, and of which files: what they get may be another thing meanwhile. */
 export interface BookOf {
   link: string;
   paper: string;
+  files: string;
 }
+
+const isSame = (a: BookOf, b: BookOf): boolean =>
+  a.link === b.link && a.paper === b.paper && a.files === b.files;
 
 interface Job {
   site: string;
@@ -48,8 +52,7 @@ export class BookJobs {
   ): Promise<BookJob> {
     for (const job of this.#jobs.values()) {
       if (job.site !== site || job.shown.state !== 'running') continue;
-      if (job.of.link === of.link && job.of.paper === of.paper && !job.cancel.signal.aborted)
-        return job.shown;
+      if (isSame(job.of, of) && !job.cancel.signal.aborted) return job.shown;
       job.cancel.abort();
     }
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-book-'));
@@ -114,9 +117,11 @@ export class BookJobs {
     return job;
   }
 
-  /** What is being made for the readers of a link, or was last and is still there; null where that is nothing. */
-  latest(site: string, link: string): BookJob | null {
-    const theirs = [...this.#jobs.values()].filter((job) => job.site === site && job.of.link === link);
+  /** What is being made of what the readers of a link get now, or was last and is still there; null where that is nothing. */
+  latest(site: string, { link, files }: Omit<BookOf, 'paper'>): BookJob | null {
+    const theirs = [...this.#jobs.values()].filter(
+      ({ site: of, of: job }) => of === site && job.link === link && job.files === files,
+    );
     const shown = theirs.at(-1)?.shown;
     return shown && shown.state !== 'cancelled' ? shown : null;
   }

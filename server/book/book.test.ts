@@ -152,7 +152,12 @@ describe('the site as one PDF', () => {
       return words(path);
     };
     expect(await make()).toContain('Sail words');
+    const offered = async () =>
+      (await maker.call(getBook, { params: { site: other.site, link: 'address' } })).job?.state;
+    expect(await offered()).toBe('done');
     await other.page(other.satchel, { height: 'private' });
+    // What was made before is not offered as what readers get.
+    expect(await offered()).toBeUndefined();
     const after = await make();
     expect(after).not.toContain('Sail words');
     expect(after).not.toContain('Satchel');

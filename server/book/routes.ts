@@ -1,5 +1,6 @@
 import slugify from '@sindresorhus/slugify';
 import type { FastifyInstance } from 'fastify';
+import { createHash } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
 import {
   bookFile,
@@ -13,6 +14,7 @@ import {
 } from '#contract/book.ts';
 import type { GivenLink } from '#core/access/given-link.ts';
 import { layBook, lettersOf } from '#core/book/lay-book.ts';
+import type { FileTree } from '#core/release/manifest.ts';
 import { bookWordsFor } from '#core/public-words/book-words.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
@@ -30,6 +32,12 @@ import { BookJobs } from './book-jobs.ts';
 import { bookPlan, chaptersOf } from './book-of.ts';
 import { bookPdf } from './book-pdf.ts';
 import { bookPicture } from './book-picture.ts';
+
+/** Another one wherever a file of a way in is another, came, or went. */
+const stampOf = (tree: FileTree): string =>
+  createHash('sha256')
+    .update(JSON.stringify(Object.entries(tree).map(([path, { hash }]) => [path, hash])))
+    .digest('hex');
 
 interface BookDeps {
   db: Database;
@@ -67,7 +75,7 @@ export function bookRoutes(app: FastifyInstance, deps: BookDeps): void {
     const site = await ownSite(db, makerOf(request).id, params.site);
     const found = await planOf(site, parsed(bookLinkSchema, params.link));
     const pages = found?.plan.pages.length ?? 0;
-    const job = found ? jobs.latest(site.id, params.link) : null;
+    const job = found ? jobs.latest(site.id, { link: params.link, files: stampOf(found.tree) }) : null;
     return { pages, job, problem: !found ? closed : pages > mostBookPages ? tooLong : null };
   });
 
@@ -83,7 +91,7 @@ export function bookRoutes(app: FastifyInstance, deps: BookDeps): void {
       const made = now();
       return jobs.start(
         site.id,
-        { link: params.link, paper },
+        { link: params.link, paper, files: stampOf(tree) },
         async (path, progress) => {
           const readOne = (done: number) => progress('Reading pages', done, plan.pages.length);
           const [cover, ...chapters] = await chaptersOf(plan, tree, blobs, online, readOne);

@@ -1,4 +1,4 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import {
   type BookJob,
@@ -13,6 +13,7 @@ import {
 import { megabytes } from '#core/words/megabytes.ts';
 import { plural } from '#core/words/plural.ts';
 import { call } from '../../api/call.ts';
+import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { ProgressBar } from '../../ui/progress-bar.tsx';
 import { Segments } from '../../ui/segments.tsx';
@@ -20,43 +21,33 @@ import { Segments } from '../../ui/segments.tsx';
 const papers = bookPapers.map((value) => ({ value, name: value === 'a4' ? 'A4' : 'Letter' }));
 
 /** The site as one PDF, as the readers of a link get it: made by the server, then saved. */
-export function BookPart({
-  site,
-  link,
-  release,
-}: {
-  site: string;
-  link: string;
-  release: number | undefined;
-}) {
+export function BookPart({ link }: { link: string }) {
+  const { state } = useSite();
+  const site = state.site.id;
+  const client = useQueryClient();
   const [paper, setPaper] = useState<(typeof bookPapers)[number]>('a4');
-  const [started, setStarted] = useState<BookJob | null>(null);
-  /** It was given up here: what the server still says of it is over. */
-  const [given, setGiven] = useState(false);
   const params = { site, link };
+  // What was made of what readers do not get any more is not offered: asked again after every change.
+  const key = ['book', site, link, state.live.release?.number, state.revision];
   const { data } = useQuery({
-    queryKey: ['book', site, link, release],
+    queryKey: key,
     queryFn: () => call(getBook, { params }),
     staleTime: 0,
+    placeholderData: keepPreviousData,
   });
-  // One that was begun before this was loaded goes on.
-  const begun = started ?? (given ? null : (data?.job ?? null));
+  const now = (job: BookJob | null) =>
+    client.setQueryData<typeof data>(key, (old) => (old ? { ...old, job } : old));
+  const begun = data?.job ?? null;
   const asked = useQuery({
     queryKey: ['book-job', begun?.id],
     queryFn: () => call(getBookJob, { params: { site, job: begun?.id ?? '' } }),
     enabled: begun !== null,
-    refetchInterval: ({ state }) => (state.data && state.data.state !== 'running' ? false : 400),
+    refetchInterval: ({ state: { data: last } }) => (last && last.state !== 'running' ? false : 400),
   });
-  const make = useMutation({
-    mutationFn: () => call(makeBook, { params, body: { paper } }),
-    onSuccess: setStarted,
-  });
+  const make = useMutation({ mutationFn: () => call(makeBook, { params, body: { paper } }), onSuccess: now });
   const stop = useMutation({
     mutationFn: (job: string) => call(cancelBookJob, { params: { site, job } }),
-    onSuccess: () => {
-      setStarted(null);
-      setGiven(true);
-    },
+    onSuccess: () => now(null),
   });
   const job = begun && (asked.data ?? begun);
   const problem = make.error ?? stop.error ?? asked.error;

@@ -45,7 +45,7 @@ export function FolderSection() {
           <p className="note">
             Opens from a disk by index.html and from any web server. What is closed later stays in copies.
           </p>
-          <BookPart key={link} site={site} link={link} release={state.live.release?.number} />
+          <BookPart key={link} link={link} />
           <p className="note">
             Words and pictures laid out for paper, with contents and page numbers. What plays or is pressed
             stays on the site.
