@@ -17,7 +17,7 @@ export interface Need {
 /**
  * What is missing on a project's page, the weightiest first; empty when nothing is.
  *
- * @param evidenceWanted how many pieces of evidence its maker wants in each project
+ * @param evidenceWanted how many pieces of evidence its maker wishes for in each project
  */
 export function pageNeeds(
   page: Pick<PageBase, 'title'> & Shown,

@@ -18,7 +18,7 @@ export const siteContentSchema = z.object({
   address: addressSchema.nullable(),
   searchEngines: z.boolean(),
   look: lookSchema,
-  /** How many pieces of evidence a project should have before it counts as complete. */
+  /** How many pieces of evidence its maker wishes for in each project; 0 where they wish for none. */
   evidenceWanted: z.number().int().min(0).max(20),
 });
 

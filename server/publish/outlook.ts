@@ -5,6 +5,7 @@ import type { Id } from '#core/id.ts';
 import { passViewer } from '#core/passes/pass-viewer.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { accessChanges } from '#core/release/access-changes.ts';
+import { differences } from '#core/release/differences.ts';
 import { releasable } from '#core/release/released.ts';
 import { withStaying } from '#core/release/staying.ts';
 import type { Draft } from '#core/sites/site.ts';
@@ -36,11 +37,13 @@ export async function outlook(
     releasable(next),
     readers.map(({ viewer }) => viewer),
   );
+  const changed = new Set(differences(had, next).map(({ page }) => page));
   return {
     readers: readers.flatMap(({ reader }, at) => {
       const { gains = [], loses = [] } = changes[at] ?? {};
       return gains.length + loses.length > 0 ? [{ reader, gains: named(gains), loses: named(loses) }] : [];
     }),
-    needed: publishNeeds(next, (page) => !stays.has(page)),
+    // What readers have already was asked about when it went to them.
+    needed: publishNeeds(next, (page) => changed.has(page)),
   };
 }

@@ -99,6 +99,10 @@ describe('the outlook of a publish', () => {
     expect(all.readers).toEqual([{ reader: { pass: 'Tutors' }, gains: ['Stool'], loses: [] }]);
     expect(all.needed).toEqual([{ page: stool, title: 'Stool', needs: [{ kind: 'outline', count: 1 }] }]);
     expect(await look([stool])).toEqual({ readers: [], needed: [] });
+    await site.publish();
+    await site.page(site.clock, { summary: 'Newer clock' });
+    // It went with its need; nobody is asked about it again because another page changes.
+    expect((await look([])).needed).toEqual([]);
   });
 });
 

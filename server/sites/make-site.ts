@@ -29,7 +29,7 @@ export async function makeSite(db: Database, account: string, title: string): Pr
     address: null,
     searchEngines: false,
     look: firstLook,
-    evidenceWanted: 3,
+    evidenceWanted: 0,
     ...firstArrangement,
     by: maker?.name ?? '',
     underAge,

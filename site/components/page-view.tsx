@@ -184,6 +184,10 @@ function Next({ input }: { input: PageInput }) {
   );
 }
 
+/** Whether the top of the front page says or shows anything that the site's head above it does not. */
+const welcomesInWords = ({ page, siteTitle }: PageInput): boolean =>
+  page.summary !== '' || page.opening.pictures.length > 0 || page.title.trim() !== siteTitle.trim();
+
 /**
  * A whole public page below `<body>`, the same in the studio and in a release.
  *
@@ -224,7 +228,7 @@ export function PageView({ input, within = false }: { input: PageInput; within?:
             <SpokenContext value={ofPage}>
               <LanguageContext value={page.language}>
                 <Main id={within ? undefined : 'main'}>
-                  {isFront && !input.welcome && !within ? (
+                  {isFront && !within && !(input.welcome && welcomesInWords(input)) ? (
                     <h1 className="unseen">{page.title || input.siteTitle}</h1>
                   ) : slots.opening ? (
                     slots.opening(opening)

@@ -123,6 +123,29 @@ describe('renderPage', () => {
     expect(front([picture])).toEqual(['first', 'later', 'later', 'later']);
   });
 
+  test('a front page that opens with nothing but the name of the site does not say it twice', () => {
+    const [draft] = fc.sample(draftArbitrary, { numRuns: 1, seed: 4 });
+    const [sample] = draft?.pages ?? [];
+    if (!draft || !sample) throw new Error('no sample');
+    const { facts: _, ...bare } = { ...sample, parent: null, archived: false, parts: [], slug: 'home' };
+    const front = (change: object) =>
+      pagesOf({
+        ...draft,
+        site: { ...draft.site, title: 'Wren makes', height: 'public', welcome: true },
+        pages: [
+          {
+            ...{ ...bare, kind: 'home', height: 'public', title: 'Wren makes', summary: '' },
+            ...{ opening: { layout: 'words', pictures: [] }, ...change },
+          },
+        ],
+      }).find(({ path }) => path === '')?.html ?? '';
+    const opens = (html: string) => html.includes('<div class="opening');
+    expect(front({}).includes('<h1 class="unseen">Wren makes</h1>')).toBe(true);
+    expect(opens(front({}))).toBe(false);
+    expect(opens(front({ summary: 'Things that last' }))).toBe(true);
+    expect(opens(front({ title: 'Things that last' }))).toBe(true);
+  });
+
   test('equal inputs give equal bytes', () => {
     fc.assert(
       fc.property(draftArbitrary, (draft) => expect(pagesOf(draft)).toEqual(pagesOf(draft))),

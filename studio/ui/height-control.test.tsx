@@ -20,15 +20,15 @@ describe('the height of a page', () => {
   test('is told in words, with what holds it below what was chosen', () => {
     render(<HeightRow effective={held} of="Words" onChange={() => {}} />);
     expect(screen.getByRole('button').textContent).toBe(
-      'Height of Words: Invitedheld at Invited by Tide clock. You chose Public',
+      'Height of Words: Invitedheld there by Tide clock; will be Public once Tide clock is',
     );
     render(<HeightChip effective={held} />);
     expect(screen.getByText(/held by Tide clock/)).toBeTruthy();
   });
 
   test.each<[NonNullable<EffectiveHeight['heldBy']>['kind'], string]>([
-    ['site', 'held at Invited by the site. You chose Public'],
-    ['put-away', 'held at Invited by being put away. You chose Public'],
+    ['site', 'held there by the site; will be Public once the site is'],
+    ['put-away', 'held there by being put away; will be Public once it is hung up'],
   ])('held by the %s it says so', (kind, sentence) => {
     const heldBy = { kind, id: 'thing-001', title: 'Not said' };
     render(<HeightRow effective={{ ...held, heldBy }} of="Words" onChange={() => {}} />);

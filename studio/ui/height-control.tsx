@@ -22,10 +22,24 @@ export function holderName({ heldBy }: EffectiveHeight): string {
   }
 }
 
+/** When a thing reaches its own height; it may never have been chosen by anybody, so nobody is told that they did. */
+function onceItIs({ chosen, heldBy }: EffectiveHeight, holder: string): string {
+  const then = `will be ${heightNames[chosen]} once`;
+  switch (heldBy?.kind) {
+    case 'put-away':
+      return `${then} it is hung up`;
+    case 'under-age':
+      return `${then} you are 18`;
+    default:
+      return `${then} ${holder} is`;
+  }
+}
+
 /** The height in words, with what holds it there. */
 function heightSentence(effective: EffectiveHeight): string {
+  const holder = holderName(effective);
   return effective.heldBy
-    ? `held at ${heightNames[effective.height]} by ${holderName(effective)}. You chose ${heightNames[effective.chosen]}`
+    ? `held there by ${holder}; ${onceItIs(effective, holder)}`
     : heightMeanings[effective.height];
 }
 

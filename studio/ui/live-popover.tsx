@@ -12,7 +12,7 @@ export function LivePopover({
   anchor: RefObject<HTMLElement | null>;
   onClose: () => void;
 }) {
-  const { live } = useSite().state;
+  const { live, site } = useSite().state;
   return (
     <PopoverAt label="What waits to be published" anchor={anchor} onClose={onClose}>
       {waitingWords(live) ? (
@@ -21,7 +21,7 @@ export function LivePopover({
           <DifferenceList list={live.waiting} />
         </>
       ) : (
-        <p>{nothingWaits(live)}</p>
+        <p>{nothingWaits(live, site.height)}</p>
       )}
     </PopoverAt>
   );

@@ -56,7 +56,12 @@ describe('the live statement', () => {
 
 test('where nothing waits, it says whether readers have it all or nothing', () => {
   const release = { number: 1, name: '', at: '', live: true };
-  expect(nothingWaits({ ...base, release: null })).toBe('There is nothing to publish yet.');
-  expect(nothingWaits({ ...base, release, readersReach: 'private' })).toContain('nobody can open it');
-  expect(nothingWaits({ ...base, release, readersReach: 'unlisted' })).toContain('readers see everything');
+  expect(nothingWaits({ ...base, release: null }, 'private')).toContain('the site is Private');
+  expect(nothingWaits({ ...base, release: null }, 'unlisted')).toContain('no page that others may open');
+  expect(nothingWaits({ ...base, release, readersReach: 'private' }, 'private')).toContain(
+    'nobody can open it',
+  );
+  expect(nothingWaits({ ...base, release, readersReach: 'unlisted' }, 'unlisted')).toContain(
+    'readers see everything',
+  );
 });

@@ -1,4 +1,5 @@
 import type { Live } from '#contract/site-state.ts';
+import type { Height } from '#core/access/height.ts';
 
 /** What readers see now, in words: the middle of the top strip. It never says more than is true. */
 export function liveWords(live: Live): { open: boolean; sentence: string } {
@@ -22,8 +23,11 @@ export function liveWords(live: Live): { open: boolean; sentence: string } {
 }
 
 /** What is true where nothing waits: readers have it all, have nothing, or there is nothing yet. */
-export function nothingWaits(live: Live): string {
-  if (!live.release) return 'There is nothing to publish yet.';
+export function nothingWaits(live: Live, siteHeight: Height): string {
+  if (!live.release)
+    return siteHeight === 'private'
+      ? 'Nothing yet, because the site is Private. Raise it, and what others would get is listed here.'
+      : 'Nothing yet: there is no page that others may open.';
   return live.readersReach === 'private'
     ? 'Nothing. The site is closed: nobody can open it.'
     : 'Nothing: readers see everything as it is here.';

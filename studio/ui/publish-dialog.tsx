@@ -96,6 +96,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
       open={open}
       busy={running}
       onClose={close}
+      className="[scroll-padding-bottom:5rem]"
     >
       {running && (
         <div role="status" className="grid gap-3">
@@ -165,7 +166,7 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
             {live.waiting.length > 0 ? (
               <PublishChoice site={site.id} list={live.waiting} staying={staying} onChoose={choose} />
             ) : (
-              <p className="note">{settled ? nothingWaits(live) : 'Saving your last words…'}</p>
+              <p className="note">{settled ? nothingWaits(live, site.height) : 'Saving your last words…'}</p>
             )}
           </div>
           <WhoGainsAndLoses readers={outlook?.readers ?? []} />
@@ -182,19 +183,19 @@ export function PublishDialog({ open, onClose }: { open: boolean; onClose: () =>
               onChange={(event) => setName(event.target.value)}
             />
           </label>
-          {problem && (
-            <p className="field-problem" role="alert">
-              {problem}
-            </p>
-          )}
-          <Button
-            look="go"
-            className="justify-self-start"
-            disabled={nothing}
-            onClick={() => void start(name, [...staying])}
-          >
-            {nothing ? 'Nothing to publish' : `Publish release ${next}${needed.length > 0 ? ' anyway' : ''}`}
-          </Button>
+          {/* In sight however long the list above is. */}
+          <div className="sticky -bottom-5.5 -mx-6 -mb-5.5 border-t border-line bg-paper px-6 py-3.5">
+            {problem && (
+              <p className="field-problem mt-0 mb-2" role="alert">
+                {problem}
+              </p>
+            )}
+            <Button look="go" disabled={nothing} onClick={() => void start(name, [...staying])}>
+              {nothing
+                ? 'Nothing to publish'
+                : `Publish release ${next}${needed.length > 0 ? ' anyway' : ''}`}
+            </Button>
+          </div>
         </div>
       )}
     </Dialog>

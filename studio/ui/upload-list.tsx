@@ -1,5 +1,7 @@
 import { Check, CircleAlert, Files, RotateCw, X } from 'lucide-react';
+import { useEffect } from 'react';
 import { type Upload, useUploads } from '../api/uploads-context.tsx';
+import { useStable } from './use-stable.ts';
 import { Button } from './button.tsx';
 import { IconButton } from './icon-button.tsx';
 import { ProgressBar } from './progress-bar.tsx';
@@ -62,11 +64,14 @@ const failedFirst = (list: readonly Upload[]): readonly Upload[] => [
  */
 export function UploadList({ quiet = false }: { quiet?: boolean }) {
   const { list, cancel, clear } = useUploads();
-  if (list.length === 0) return null;
   const running = list.filter(({ state }) => ['waiting', 'sending', 'reading'].includes(state));
   const added = list.filter(({ state }) => state === 'done').length;
   const again = list.filter(({ state }) => state === 'duplicate').length;
   const failed = list.filter(isLeft).length;
+  const leaving = useStable({ allIsWell: () => running.length + failed === 0 && clear() });
+  // What was said of files that arrived is not said once more in the next room.
+  useEffect(() => () => void leaving.allIsWell(), [leaving]);
+  if (list.length === 0) return null;
   if (quiet && running.length === 0 && failed === 0) return null;
   const share = list.reduce((sum, one) => sum + (one.state === 'waiting' ? 0 : one.share), 0) / list.length;
   const summary =
@@ -95,9 +100,9 @@ export function UploadList({ quiet = false }: { quiet?: boolean }) {
         )}
       </div>
       {running.length > 0 && <ProgressBar share={share} className="mt-2" />}
-      {/* A list that scrolls must be reachable without a mouse. */}
+      {/* A list that scrolls must be reachable without a mouse. On a phone it leaves room for what has arrived. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <ul className="mt-1 max-h-56 overflow-auto" tabIndex={0} aria-label="Each file">
+      <ul className="mt-1 max-h-56 overflow-auto phone:max-h-26" tabIndex={0} aria-label="Each file">
         {(running.length > 0 ? list : failedFirst(list)).map((upload) => (
           <Line key={upload.id} upload={upload} />
         ))}

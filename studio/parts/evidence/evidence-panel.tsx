@@ -46,16 +46,16 @@ export function EvidencePanel({ part, page, onChange }: PartPanelProps<'evidence
       </div>
       <p className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[0.8125rem]">
         <span role="status">
-          {has} of {wanted} complete in this project
+          {wanted > 0 ? `${has} of the ${wanted} you wish for are` : `${has} ${has === 1 ? 'is' : 'are'}`}{' '}
+          complete in this project
         </span>
-        <meter
-          min={0}
-          max={Math.max(wanted, 1)}
-          value={Math.min(has, Math.max(wanted, 1))}
-          aria-label="Evidence in this project"
-        />
+        {wanted > 0 && (
+          <meter min={0} max={wanted} value={Math.min(has, wanted)} aria-label="Evidence in this project" />
+        )}
         <label className="ml-auto flex items-center gap-2">
-          Wanted in each project
+          <span>
+            Wished for in each project <em className="text-ink-3 not-italic">0 for no wish</em>
+          </span>
           <input
             type="number"
             className="input w-16"
@@ -65,7 +65,7 @@ export function EvidencePanel({ part, page, onChange }: PartPanelProps<'evidence
             onChange={(event) => {
               const many = event.target.valueAsNumber;
               if (Number.isInteger(many) && many >= 0 && many <= 20)
-                changeSite({ evidenceWanted: many }, 'Evidence wanted');
+                changeSite({ evidenceWanted: many }, 'Evidence wished for');
             }}
           />
         </label>

@@ -233,13 +233,13 @@ export function Gather() {
                   <Tags size={16} aria-hidden="true" />
                   Facts of these
                 </Button>
-                <Button look="danger" onClick={() => void bin()}>
-                  <Trash2 size={16} aria-hidden="true" />
-                  Delete
-                </Button>
-                <Button look="bare" className="ml-auto" onClick={() => setChosen([])}>
+                <Button look="bare" onClick={() => setChosen([])}>
                   <X size={16} aria-hidden="true" />
                   None
+                </Button>
+                <Button look="danger" className="ml-auto" onClick={() => void bin()}>
+                  <Trash2 size={16} aria-hidden="true" />
+                  Delete
                 </Button>
               </div>
             )}

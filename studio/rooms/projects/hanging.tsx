@@ -17,7 +17,7 @@ import { HeightChip } from '../../ui/height-control.tsx';
 import { Menu, MenuItem } from '../../ui/menu.tsx';
 import { useDeleting } from '../../ui/use-deleting.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
-import { needInWords } from './need-words.ts';
+import { needsInWords } from './need-words.ts';
 import { PageState } from '../../ui/page-state.tsx';
 import { notice } from '../../ui/notice.ts';
 import { IconButton } from '../../ui/icon-button.tsx';
@@ -155,9 +155,7 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
         <PageState page={page} />
         <HeightChip effective={effectiveHeight(state, { page: page.id })} />
       </p>
-      <p className="note mt-1">
-        {needs.length === 0 ? 'Nothing missing' : `Still needs ${needs.map(needInWords).join(', ')}`}
-      </p>
+      <p className="note mt-1">{needsInWords(needs)}</p>
     </li>
   );
 }

@@ -1,10 +1,8 @@
 import type { Need } from '#core/check/page-needs.ts';
+import { plural } from '#core/words/plural.ts';
 
-/** "1 picture", "3 pictures" */
-export const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
-
-/** What is missing, as it goes on after "Still needs". */
-export function needInWords({ kind, count }: Need): string {
+/** What is missing, as it goes on after "Still needs"; evidence is a wish of its maker's own and told as one. */
+function needInWords({ kind, count }: Need): string {
   switch (kind) {
     case 'title':
       return 'a title';
@@ -19,6 +17,16 @@ export function needInWords({ kind, count }: Need): string {
     case 'credit':
       return plural(count, 'credit');
     case 'evidence':
-      return `${count} more evidence`;
+      return '';
   }
+}
+
+/** What a project still needs, and what its maker wished for it. */
+export function needsInWords(needs: readonly Need[]): string {
+  const needed = needs.filter(({ kind }) => kind !== 'evidence').map(needInWords);
+  const wished = needs.find(({ kind }) => kind === 'evidence')?.count ?? 0;
+  return [
+    needed.length > 0 ? `Still needs ${needed.join(', ')}` : 'Nothing missing',
+    ...(wished > 0 ? [`you wished for ${plural(wished, 'more piece')} of evidence`] : []),
+  ].join('; ');
 }

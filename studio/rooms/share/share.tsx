@@ -165,7 +165,7 @@ export function Share() {
             {live.waiting.length > 0 ? (
               <DifferenceList list={live.waiting} />
             ) : (
-              <p className="note">{nothingWaits(live)}</p>
+              <p className="note">{nothingWaits(live, site.height)}</p>
             )}
           </section>
           <OutsiderSection />
