@@ -13,9 +13,12 @@ const swc = [
 const shared = {
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: { '^.+\\.(t|j)sx?$': swc },
+  transform: {
+    '/node_modules/': '<rootDir>/build/bound-globals.jest.js',
+    '^.+\\.(t|j)sx?$': swc,
+  },
   moduleNameMapper: { '\\.css$': '<rootDir>/build/no-styles.jest.js' },
-  transformIgnorePatterns: ['/node_modules/'],
+  transformIgnorePatterns: ['/node_modules/(?!(drizzle-orm|@electric-sql/pglite|zod)/)'],
   modulePathIgnorePatterns: ['<rootDir>/dist/', '<rootDir>/data/', '<rootDir>/.cache/'],
 };
 

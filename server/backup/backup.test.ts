@@ -22,7 +22,7 @@ afterEach(() => rm(folder, { recursive: true, force: true }));
 const database = () =>
   openPglite({
     folder: join(data(), 'database'),
-    template: join(root, 'dist/pglite-template.tar.gz'),
+    template: join(root, '.cache/pglite-template.tar'),
     migrations: join(root, 'server/db/migrations'),
   });
 

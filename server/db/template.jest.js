@@ -1,6 +1,7 @@
-import { existsSync, statSync, readdirSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, statSync, readdirSync, writeFileSync } from 'node:fs';
 import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
 
 const root = join(import.meta.dirname, '../..');
 const newest = (folder) =>
@@ -18,6 +19,12 @@ export default function prepare() {
       cwd: root,
       stdio: 'inherit',
     });
+  // Each test file opens it once: unpacking it each time would be most of that.
+  const unpacked = join(root, '.cache/pglite-template.tar');
+  if (!existsSync(unpacked) || statSync(unpacked).mtimeMs < statSync(template).mtimeMs) {
+    mkdirSync(join(root, '.cache'), { recursive: true });
+    writeFileSync(unpacked, gunzipSync(readFileSync(template)));
+  }
   // What looks into files runs as a program of its own, in tests as well; bundling it takes a moment.
   const reading = join(root, 'dist/reading.js');
   const looking = join(root, 'dist/looking.js');

@@ -29,7 +29,7 @@ const origin = 'http://studio.test';
 /** A database of its own for each test file: in memory, or a new one on the server that DATABASE_URL names. */
 async function freshDatabase(): Promise<OpenDatabase> {
   const url = process.env['DATABASE_URL'];
-  if (!url) return openPglite({ template: join(root, 'dist/pglite-template.tar.gz'), migrations });
+  if (!url) return openPglite({ template: join(root, '.cache/pglite-template.tar'), migrations });
   const name = `test_${newId()}`;
   const admin = new pg.Client({ connectionString: url });
   await admin.connect();
