@@ -24,6 +24,9 @@ export const changeOf = <T extends z.ZodObject>(content: T) =>
     change: content.partial(),
     /** How the changed fields were before: the change is joined with those of others then. */
     was: content.partial().optional(),
-    /** Its maker has been asked and wants this one, whatever it was changed to meanwhile. */
-    overwrite: z.boolean().optional(),
+    /**
+     * Its maker has been asked, since both changed the same: this one holds, or the newer one does. Then nothing is written, and
+     * this one is kept as a step that undo brings back.
+     */
+    decided: z.enum(['mine', 'theirs']).optional(),
   });

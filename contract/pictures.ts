@@ -28,6 +28,8 @@ export const makeContactSheet = route({
   body: z.object({
     candidates: z.array(idSchema).max(400, 'A contact sheet holds at most 400 pictures.'),
     size: z.number().int().min(1).max(60),
+    /** Pictures at the top of the page the gallery is for. */
+    opening: z.array(idSchema).max(60).default([]),
   }),
   reply: contactSheetSchema,
 });

@@ -316,7 +316,8 @@ describe('gathering', () => {
     await studio.press('button', 'Put on the page');
     await studio.reads('Case facts');
     await studio.saved();
-    await studio.press('button', /^Edit Gallery/);
+    // Back at that very gallery.
+    await studio.page.waitForSelector('[aria-label="Pictures in the gallery"] > li');
     expect(
       await studio.page.$$eval('[aria-label="Pictures in the gallery"] > li', (lines) => lines.length),
     ).toBe(6);

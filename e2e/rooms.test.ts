@@ -240,8 +240,22 @@ describe('the demo site in the studio', () => {
     expect(await studio.page.$eval('[aria-label="One-line summary"]', (line) => line.textContent)).toContain(
       'Mine.',
     );
-    await studio.press('button', 'Keep mine');
+    await studio.press('button', 'Look at both');
+    await studio.reads('In the other tab, newer');
+    await studio.reads('Written in the other tab.');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', 'Take the newer one');
     await studio.saved();
+    const line = () => studio.page.$eval('[aria-label="One-line summary"]', ({ textContent }) => textContent);
+    await studio.page.waitForFunction(
+      () =>
+        document.querySelector('[aria-label="One-line summary"]')?.textContent ===
+        'Written in the other tab.',
+    );
+    // What was given up is one undo away.
+    await studio.press('button', /^Undo: The newer one taken/);
+    await studio.reads('Undone: The newer one taken');
+    expect(await line()).toContain('Mine.');
     await other.page.bringToFront();
     await other.page.reload();
     await other.reads('Mine.');

@@ -62,7 +62,7 @@ describe('case facts', () => {
     );
     expect(read).toMatchObject({
       '@type': 'CreativeWork',
-      dateCreated: '2025-03',
+      creator: { '@type': 'Role', startDate: '2025-03' },
       license: 'https://creativecommons.org/licenses/by-sa/4.0/',
       contributor: [{ '@type': 'Role', roleName: 'cut the leather' }],
     });

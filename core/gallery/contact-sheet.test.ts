@@ -59,6 +59,15 @@ describe('contact sheet', () => {
     expect(sheet.notes['unread']).toBeUndefined();
   });
 
+  test('what looks like the picture that opens the page is not proposed, even as the best of its kind', () => {
+    const groups = [['soft', 'sharp', 'softer', 'hero']];
+    const beside = contactSheet(list, groups, 4, ['hero']);
+    expect(beside.picks).toHaveLength(4);
+    expect(beside.picks.filter(({ id }) => groups[0]?.includes(id))).toEqual([]);
+    expect(beside.notes['sharp']).toEqual({ kind: 'opens' });
+    expect(contactSheet(list, groups, 4, ['another']).picks.map(({ id }) => id)).toContain('sharp');
+  });
+
   test('dates say where the work began and ended', () => {
     const dated = ['2025-03', '2025-01', '2025-02'].map((takenOn, at) =>
       candidate(takenOn, features(at * 2, 100), { takenOn }),

@@ -28,6 +28,8 @@ export type Reason = z.infer<typeof reasonSchema>;
 const noteSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.enum(['alike', 'close']), to: idSchema }),
   z.object({ kind: z.literal('warning'), warning: z.enum(warnings) }),
+  /** It looks like a picture that opens the page. */
+  z.object({ kind: z.literal('opens') }),
 ]);
 export type Note = z.infer<typeof noteSchema>;
 
@@ -89,11 +91,13 @@ const closeBelow = 0.16;
  *
  * @param groups look-alikes of the maker's pictures, as `lookAlikes` gives them
  * @param size how many are wanted
+ * @param opening pictures that stand at the top of the page already: what looks like one of them is not proposed
  */
 export function contactSheet(
   candidates: readonly Candidate[],
   groups: readonly (readonly string[])[],
   size: number,
+  opening: readonly string[] = [],
 ): ContactSheet {
   const here = new Set(candidates.map(({ id }) => id));
   const order = new Map(candidates.map(({ id }, at) => [id, at]));
@@ -108,9 +112,13 @@ export function contactSheet(
   const bestOf = (group: readonly string[]) =>
     group.reduce((best, id) => ((quality.get(id) ?? 0) > (quality.get(best) ?? 0) ? id : best));
 
+  const opens = new Set(opening);
+  const likeOpening = new Set(
+    groups.filter((group) => group.some((id) => opens.has(id))).flatMap((group) => group),
+  );
   const distinct = read.filter(({ id }) => {
     const group = groupOf.get(id);
-    return !group || bestOf(group) === id;
+    return !likeOpening.has(id) && (!group || bestOf(group) === id);
   });
   // A blurred picture is unlike all others, and still nobody's choice while there are enough sound ones.
   const sound = distinct.filter(({ size: shown, features }) => pictureWarnings(shown, features).length === 0);
@@ -128,7 +136,8 @@ export function contactSheet(
     if (picked.has(one.id)) continue;
     const group = groupOf.get(one.id);
     const [warning] = pictureWarnings(one.size, one.features);
-    if (warning) notes[one.id] = { kind: 'warning', warning };
+    if (likeOpening.has(one.id)) notes[one.id] = { kind: 'opens' };
+    else if (warning) notes[one.id] = { kind: 'warning', warning };
     else if (group && bestOf(group) !== one.id) notes[one.id] = { kind: 'alike', to: bestOf(group) };
     else {
       const near = picks

@@ -39,6 +39,8 @@ export function newer({ row, revision }: Versioned<RowOf<Table>>): Problem {
 /** Changes rows and remembers how they were. The only way anything a maker owns is written. */
 export class Edit {
   readonly changes: RowChange[] = [];
+  /** Changes that were given up for what stands there: never written, and kept for an undo. */
+  readonly givenUp: RowChange[] = [];
   /** Things readers lose at once, whatever the draft says of them. */
   readonly closed = new Set<string>();
   readonly #tx: Transaction;
@@ -96,6 +98,18 @@ export class Edit {
     if (!isDeepStrictEqual(after, found.row))
       await this.#apply({ table, id, before: found.row, after } as RowChange);
     return after;
+  }
+
+  /**
+   * Keeps what a maker gave up for what stands there as two steps, to it and back: undo brings it, and one more what stood there.
+   * Nothing is written by it.
+   *
+   * @throws Problem 404 when the row is gone
+   */
+  async giveUp<T extends Table>(table: T, id: string, change: Partial<RowOf<T>>): Promise<void> {
+    const { row } = await this.find(table, id);
+    const after = wellFormedIn<RowOf<T>>({ ...row, ...change });
+    if (!isDeepStrictEqual(after, row)) this.givenUp.push({ table, id, before: row, after } as RowChange);
   }
 
   /** Takes pages, parts or materials from readers at once, until a publish opens them again. */
@@ -173,6 +187,7 @@ export async function edit(
     const running = new Edit(tx, scope, revision);
     await work(running);
     const changes = running.changes;
+    if (running.givenUp.length > 0) return keepGivenUp(tx, scope, what.label, running.givenUp, revision);
     const closing = await closeThings(tx, scope, running.closed, revision);
     if (changes.length === 0) return { revision, changes, concerns: closing };
     const closed = await closeLowered(tx, scope.site, changes, revision);
@@ -210,6 +225,24 @@ export async function edit(
       });
     return { revision, changes, concerns: [...concerns] };
   });
+}
+
+/** Two steps of undo that come to nothing, so that one undo brings back what was given up; whatever was undone before goes. */
+async function keepGivenUp(
+  tx: Transaction,
+  scope: Scope,
+  label: string,
+  given: readonly RowChange[],
+  revision: number,
+): Promise<EditResult> {
+  await tx.delete(edits).where(and(eq(edits.siteId, scope.site), eq(edits.undone, true)));
+  const back = given.map((one) => ({ ...one, before: one.after, after: one.before }) as RowChange);
+  const step = { siteId: scope.site, mergeKey: null };
+  await tx.insert(edits).values({ ...step, revision, label, changes: given.map(recorded) });
+  const last = await nextRevision(tx, scope);
+  const taken = `The newer one taken: ${label}`;
+  await tx.insert(edits).values({ ...step, revision: last, label: taken, changes: back.map(recorded) });
+  return { revision: last, changes: back, concerns: [] };
 }
 
 /**

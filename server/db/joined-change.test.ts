@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { addNote } from '#contract/links-and-notes.ts';
 import { changeMaterial } from '#contract/materials.ts';
 import { changeSite } from '#contract/sites.ts';
+import { redoEdit, undoEdit } from '#contract/undo.ts';
 import type { Height } from '#core/access/height.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 
@@ -18,11 +19,11 @@ describe('two tabs on the settings of one site', () => {
   async function tab() {
     const { site, revision } = await maker.site();
     const params = { site: site.id };
-    const send = (change: object, overwrite = false) => {
+    const send = (change: object, decided?: 'mine' | 'theirs') => {
       const was = Object.fromEntries(Object.keys(change).map((name) => [name, site[name as 'title']]));
       return maker.call(changeSite, {
         params,
-        body: { seen: revision, label: 'Here', change, was, overwrite },
+        body: { seen: revision, label: 'Here', change, was, decided },
       });
     };
     const elsewhere = (change: object) =>
@@ -45,8 +46,58 @@ describe('two tabs on the settings of one site', () => {
       reply: { code: 'newer', details: { theirs: { title: 'Theirs' } } },
     });
     expect((await now()).title).toBe('Theirs');
-    await send({ title: 'Mine' }, true);
+    await send({ title: 'Mine' }, 'mine');
     expect((await now()).title).toBe('Mine');
+  });
+
+  test('who takes the newer one has their own back by an undo, even where it was typed a moment ago', async () => {
+    const { site, revision } = await maker.site();
+    const params = { site: site.id };
+    const type = (title: string, more: object = {}) =>
+      maker.call(changeSite, {
+        params,
+        body: {
+          ...{ seen: revision, label: 'Name of the site', mergeKey: 'name', ...more },
+          ...{ change: { title }, was: { title: site.title } },
+        },
+      });
+    const title = async () => (await maker.state(site.id)).site.title;
+    await type('Theirs');
+    await expect(type('Mine')).rejects.toMatchObject({ status: 409 });
+    const taken = await type('Mine', { decided: 'theirs' });
+    expect(taken.site?.title).toBe('Theirs');
+    expect(taken.history.undo?.label).toBe('The newer one taken: Name of the site');
+    expect(await title()).toBe('Theirs');
+    await maker.call(undoEdit, { params });
+    expect(await title()).toBe('Mine');
+    for (const before of ['Theirs', site.title]) {
+      await maker.call(undoEdit, { params });
+      expect(await title()).toBe(before);
+    }
+    for (const again of ['Theirs', 'Mine', 'Theirs']) {
+      await maker.call(redoEdit, { params });
+      expect(await title()).toBe(again);
+    }
+  });
+
+  test('what is given up lowers nothing and takes no address', async () => {
+    const { site, revision } = await maker.site();
+    const params = { site: site.id };
+    await maker.call(changeSite, {
+      params,
+      body: { seen: revision, label: 'Up', change: { height: 'unlisted' } },
+    });
+    await maker.call(changeSite, {
+      params,
+      body: {
+        ...{ seen: revision, label: 'Here', decided: 'theirs' },
+        change: { height: 'private', address: 'given-up-harbour' },
+        was: { height: site.height, address: site.address },
+      },
+    });
+    expect((await maker.state(site.id)).site).toMatchObject({ height: 'unlisted', address: null });
+    await maker.call(undoEdit, { params });
+    expect((await maker.state(site.id)).site).toMatchObject({ height: 'private', address: null });
   });
 
   test('the same words twice are no question', async () => {

@@ -69,7 +69,12 @@ export class PictureLook {
   }
 
   /** Candidates for a gallery, with a varied set proposed. What cannot be read is there and is not proposed. */
-  async contactSheet(account: string, ids: readonly string[], size: number): Promise<ContactSheet> {
+  async contactSheet(
+    account: string,
+    ids: readonly string[],
+    size: number,
+    opening: readonly string[],
+  ): Promise<ContactSheet> {
     const { groups } = await this.at(account);
     const rows = await this.#pictures(and(eq(materials.accountId, account), inArray(materials.id, [...ids])));
     await this.#read(rows.flatMap(({ read, original }) => (read ? [] : [original])));
@@ -89,7 +94,7 @@ export class PictureLook {
         },
       ];
     });
-    return contactSheet(candidates, groups, size);
+    return contactSheet(candidates, groups, size, opening);
   }
 
   #pictures(where: SQL | undefined) {

@@ -31,7 +31,7 @@ import { seenBy } from '#core/access/seen-by.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import { type EditResult, noEdit } from '../db/edit.ts';
-import { joinedChange } from '../db/joined-change.ts';
+import { joinedChange, settleChange } from '../db/joined-change.ts';
 import { withGroundPicture } from '#core/look/ground-picture.ts';
 import { siteRow } from '../db/rows/site-row.ts';
 import { readPages } from '../db/rows/page-row.ts';
@@ -190,7 +190,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps & { looking: 
     const result = await commands.run(scope, body, async (running) => {
       const joining = await joinedChange(running, 'material', params.material, body);
       joined = joining.joined;
-      await running.update('material', params.material, joining.change);
+      await settleChange(running, 'material', params.material, joining.change, body.decided);
     });
     return { ...(await patchAfter(db, scope, result)), joined: joined && result.changes.length > 0 };
   });
@@ -243,7 +243,7 @@ export function mediaRoutes(app: FastifyInstance, deps: ImportDeps & { looking: 
   handle(app, makeContactSheet, async ({ params, body }, request) => {
     const account = makerOf(request).id;
     await ownSite(db, account, params.site);
-    return look.contactSheet(account, body.candidates, body.size);
+    return look.contactSheet(account, body.candidates, body.size, body.opening);
   });
 
   handle(app, deleteMaterials, async ({ params, body }, request) => {

@@ -37,7 +37,7 @@ describe('two tabs on one page', () => {
       params: at,
       body: { seen: first.revision, label: 'Elsewhere', change: { parts: theirs, ...more } },
     });
-    const save = (mine: Part[], overwrite = false) =>
+    const save = (mine: Part[], decided?: 'mine' | 'theirs') =>
       maker.call(changePage, {
         params: at,
         body: {
@@ -46,7 +46,7 @@ describe('two tabs on one page', () => {
           change: {},
           was: {},
           parts: partsChange(before, mine),
-          overwrite,
+          decided,
         },
       });
     const change = (body: { change: object; was: object }) =>
@@ -82,7 +82,11 @@ describe('two tabs on one page', () => {
       reply: { code: 'newer', details: { theirs: { id: expect.any(String) } } },
     });
     expect(await texts()).toEqual(['Theirs.', 'Also theirs.']);
-    await save(mine, true);
+    await save(mine, 'theirs');
+    expect(await texts()).toEqual(['Theirs.', 'Also theirs.']);
+    await maker.call(undoEdit, { params });
+    expect(await texts()).toEqual(['Mine.', 'Also theirs.']);
+    await save(mine, 'mine');
     expect(await texts()).toEqual(['Mine.', 'Also theirs.']);
   });
 

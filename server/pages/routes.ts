@@ -21,6 +21,7 @@ import { notFound, Problem } from '../http/problem.ts';
 import { patchAfter } from '../sites/site-state.ts';
 import { makePage } from './create-page.ts';
 import { removePage } from './delete-page.ts';
+import { settleChange } from '../db/joined-change.ts';
 import { joinedPage } from './joined-page.ts';
 import { placesOf } from './places.ts';
 import { takeOver } from './take-starter.ts';
@@ -57,6 +58,8 @@ export function pageRoutes(
     const result = await commands.run(scope, body, async (running) => {
       const joining = await joinedPage(running, params.page, body);
       joined = joining.joined;
+      if (body.decided === 'theirs')
+        return settleChange(running, 'page', params.page, joining.change, body.decided);
       const change = { ...joining.change };
       // Asked here and not where the request is read: the studio has no use for the package that knows.
       if (change.rank !== undefined) parsed(rankSchema, change.rank);

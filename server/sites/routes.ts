@@ -18,7 +18,7 @@ import type { Database } from '../db/connect.ts';
 import type { Commands } from '../commands/commands.ts';
 import { freeAddress, whyNotFree } from '../db/free-address.ts';
 import { siteOf } from '../db/rows/site-row.ts';
-import { joinedChange } from '../db/joined-change.ts';
+import { joinedChange, settleChange } from '../db/joined-change.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
@@ -56,9 +56,9 @@ export function siteRoutes(
     const scope = { site: params.site, account: makerOf(request).id };
     const result = await commands.run(scope, body, async (running) => {
       const address = body.change.address;
-      if (address) await freeAddress(running.tx, scope.site, address);
+      if (address && body.decided !== 'theirs') await freeAddress(running.tx, scope.site, address);
       const { change } = await joinedChange(running, 'site', scope.site, body);
-      await running.update('site', scope.site, change);
+      await settleChange(running, 'site', scope.site, change, body.decided);
     });
     return { ...(await patchAfter(db, scope, result)), joined: false };
   });

@@ -73,6 +73,8 @@ describe('what a case page says to machines', () => {
             { name: '', did: 'nobody' },
           ],
           course: 'Making Things Last',
+          role: 'Design and making',
+          madeWith: 'Bandsaw, CAD',
           field: 'Clocks',
           materials: 'Plywood',
           tags: ['harbour'],
@@ -85,7 +87,13 @@ describe('what a case page says to machines', () => {
       name: 'Tide clock',
       inLanguage: 'en',
       abstract: 'One hand, one tide.',
-      creator: { '@type': 'Person', name: 'Wren makes' },
+      creator: {
+        '@type': 'Role',
+        creator: { '@type': 'Person', name: 'Wren makes' },
+        roleName: 'Design and making',
+        startDate: '2025-09',
+        endDate: '2025-12',
+      },
       contributor: [
         { '@type': 'Role', contributor: { '@type': 'Person', name: 'Idris' }, roleName: 'checked the sums' },
         { '@type': 'Person', name: 'Ana' },
@@ -94,7 +102,8 @@ describe('what a case page says to machines', () => {
       genre: 'Clocks',
       keywords: ['harbour'],
       material: 'Plywood',
-      sourceOrganization: { '@type': 'Organization', name: 'Making Things Last' },
+      mentions: { '@type': 'Thing', name: 'Bandsaw, CAD' },
+      audience: { '@type': 'Audience', name: 'Making Things Last' },
       license: 'https://creativecommons.org/licenses/by/4.0/',
       image: 'https://wall.test/ash/share/a.jpg',
     });
@@ -124,7 +133,9 @@ describe('what a case page says to machines', () => {
       'creator',
       'image',
     ]);
-    expect(creativeWork(input({ from: '2026-03', to: 'now' }))).toMatchObject({ dateCreated: '2026-03' });
+    const goingOn = creativeWork(input({ from: '2026-03', to: 'now' }));
+    expect(goingOn).toMatchObject({ creator: { startDate: '2026-03' } });
+    expect(goingOn).not.toHaveProperty('dateCreated');
   });
 
   test('no text of a maker ends the script element', () =>

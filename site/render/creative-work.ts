@@ -25,7 +25,10 @@ export function creativeWork(input: PageInput): WithContext<CreativeWork> {
   const { page, by } = input;
   const image = imageOf(input);
   const { facts } = page;
-  const created = facts.to === 'now' ? facts.from : (facts.to ?? facts.from);
+  const ended = facts.to === 'now' ? null : (facts.to ?? facts.from);
+  const maker = { '@type': 'Person' as const, name: by };
+  const role = facts.role.trim();
+  // What its maker did in it, and from when to when: of a whole work schema.org knows only when it was done.
   const url = facts.licence && licenceUrl(facts.licence);
   const contributor = facts.withWhom
     .filter(({ name }) => name.trim() !== '')
@@ -41,14 +44,23 @@ export function creativeWork(input: PageInput): WithContext<CreativeWork> {
     name: page.title,
     inLanguage: page.language,
     abstract: page.summary,
-    creator: { '@type': 'Person', name: by },
+    creator:
+      role || facts.from
+        ? filled({
+            ...{ '@type': 'Role' as const, creator: maker, roleName: role },
+            ...(facts.from ? { startDate: facts.from } : {}),
+            ...(ended ? { endDate: ended } : {}),
+          })
+        : maker,
     contributor,
-    // When it was done: the last month, or the first while it goes on.
-    ...(created ? { dateCreated: created } : {}),
+    // When it was done, which is not yet said of what goes on.
+    ...(ended ? { dateCreated: ended } : {}),
     genre: facts.field,
     keywords: facts.tags,
     material: facts.materials,
-    ...(facts.course ? { sourceOrganization: { '@type': 'Organization', name: facts.course } } : {}),
+    // Tools are a line of words; so is whom it was made for, be it a course or a client.
+    ...(facts.madeWith.trim() ? { mentions: { '@type': 'Thing', name: facts.madeWith.trim() } } : {}),
+    ...(facts.course ? { audience: { '@type': 'Audience', name: facts.course } } : {}),
     ...(url ? { license: url } : {}),
     ...(image === null ? {} : { image }),
   };

@@ -17,8 +17,8 @@ export interface Pending {
   change: Record<string, unknown>;
   /** How the changed fields were before, so that the change can be joined with those of others. */
   was: Record<string, unknown>;
-  /** Its maker was asked and wants it, whatever others wrote. */
-  overwrite?: boolean;
+  /** Its maker was asked, since others changed the same: this one holds, or theirs, and this one is kept for an undo. */
+  decided?: 'mine' | 'theirs';
   label: string;
   mergeKey: string;
   /** The revision the maker was looking at when the change began: what arrives later does not move it. */

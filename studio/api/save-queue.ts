@@ -13,7 +13,7 @@ export type SaveState =
   | { kind: 'saving' }
   /** Kept here and sent again by itself; `server`: it answers, but cannot save now. */
   | { kind: 'offline'; edits: number; server: boolean }
-  | { kind: 'conflict'; message: string; theirRevision: number; pending: Pending }
+  | { kind: 'conflict'; message: string; theirRevision: number; pending: Pending; theirs: object | null }
   /** `again`: sending once more may help, and nothing was dropped. */
   | { kind: 'failed'; message: string; again: boolean };
 
@@ -47,7 +47,7 @@ const partsOf = (row: Record<string, unknown>): readonly Part[] | null =>
   Array.isArray(row['parts']) ? (row['parts'] as readonly Part[]) : null;
 
 /** What is sent of a change. Of a page's parts only those that changed, with how they were. */
-function bodyOf({ kind, change, was, overwrite, label, mergeKey }: Pending, seen: number) {
+function bodyOf({ kind, change, was, decided, label, mergeKey }: Pending, seen: number) {
   const base = { seen, label, mergeKey };
   const [before, now] = [partsOf(was), partsOf(change)];
   // Kept by an older studio: as it is.
@@ -59,7 +59,7 @@ function bodyOf({ kind, change, was, overwrite, label, mergeKey }: Pending, seen
     change: fields,
     was: fieldsWere,
     ...(kind === 'page' && before && now ? { parts: partsChange(before, now) } : {}),
-    ...(overwrite ? { overwrite } : {}),
+    ...(decided ? { decided } : {}),
   };
 }
 
@@ -174,16 +174,18 @@ export class SaveQueue {
     return this.unsent.length === 0 && this.#state.kind !== 'conflict';
   }
 
-  /** After a conflict: write mine over theirs, or drop mine and take theirs. */
+  /** After a conflict: write mine over theirs, or take theirs, which keeps mine as a step that undo brings back. */
   resolve(choice: 'mine' | 'theirs'): void {
     if (this.#state.kind !== 'conflict') return;
     const { pending, theirRevision } = this.#state;
-    this.#pending =
-      choice === 'mine'
-        ? [{ ...pending, seen: theirRevision, overwrite: true }, ...this.#pending]
-        : this.#pending.filter((one) => one.id !== pending.id);
+    const decide = (one: Pending): Pending => ({ ...one, seen: theirRevision, decided: choice });
+    this.#pending = [
+      decide(pending),
+      // What was typed of it since is given up as well.
+      ...this.#pending.map((one) => (choice === 'theirs' && one.id === pending.id ? decide(one) : one)),
+    ];
     this.#keep();
-    this.#set(this.#pending.length > 0 ? { kind: 'saving' } : { kind: 'saved', at: Date.now() });
+    this.#set({ kind: 'saving' });
     this.#later(0);
   }
 
@@ -227,13 +229,14 @@ export class SaveQueue {
 
   #afterFailure(failed: Pending, error: unknown): false {
     if (error instanceof Refusal && error.problem.code === 'newer') {
-      const details = error.problem.details as { revision?: number } | undefined;
+      const details = error.problem.details as { revision?: number; theirs?: object } | undefined;
       this.#keep([failed]);
       this.#set({
         kind: 'conflict',
         message: error.message,
         theirRevision: details?.revision ?? Number.MAX_SAFE_INTEGER,
         pending: failed,
+        theirs: details?.theirs ?? null,
       });
       return false;
     }

@@ -266,7 +266,8 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
             redo: () => step('redo'),
             resolve: (choice) => {
               queue.resolve(choice);
-              if (choice === 'theirs') void query.refetch();
+              // What stands on the server is shown once what was given up is kept there.
+              if (choice === 'theirs') void queue.flush().then(() => query.refetch());
             },
             retry: () => queue.retry(),
           }

@@ -1,6 +1,6 @@
 /** @jest-environment ./build/document.jest.js */
 import { describe, expect, test } from '@jest/globals';
-import { act, screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import type { SiteState } from '#contract/site-state.ts';
 import { useSite } from '../api/site-context.tsx';
 import { type Asked, emptySite, openSite, patchOf } from '../testing/open-site.tsx';
@@ -98,29 +98,45 @@ describe('the words about saving', () => {
   test('of two tabs that changed the same, the maker keeps theirs by saying so: it is written over the other', async () => {
     let decided = false;
     const { user, asked } = await openSite(<Name />, (one) => {
-      decided ||= (one.body as { overwrite?: boolean }).overwrite === true;
+      decided ||= (one.body as { decided?: string }).decided === 'mine';
       return decided ? saved(titleIn(one)) : newer;
     });
     await user.type(field(), ', mine');
-    const mine = await screen.findByRole('button', { name: 'Keep mine' }, { timeout: 3000 });
+    const look = await screen.findByRole('button', { name: 'Look at both' }, { timeout: 3000 });
     expect(screen.getByRole('alert').textContent).toContain('This was changed in another tab.');
     // What is typed while it waits for the answer is no less theirs.
     await user.type(field(), '!');
     expect(field().value).toBe('Wren makes, mine!');
+    await user.click(look);
+    const mine = await screen.findByRole('button', { name: 'Keep mine' });
+    expect(within(screen.getByRole('dialog')).getByText('Theirs')).toBeTruthy();
+    expect(within(screen.getByRole('dialog')).getByText('Wren makes, mine')).toBeTruthy();
     await user.click(mine);
     await waitFor(() => expect(screen.getByRole('status').textContent).toMatch(/^Saved/), { timeout: 3000 });
-    expect(asked.some(({ body }) => (body as { overwrite?: boolean; seen: number }).overwrite)).toBe(true);
+    expect(asked.some(({ body }) => (body as { decided?: string }).decided === 'mine')).toBe(true);
     expect(titleIn(asked.at(-1))).toBe('Wren makes, mine!');
   });
 
-  test('or takes the newer one: what stands on the server is on the screen, and nothing more is sent', async () => {
+  test('or takes the newer one: it is on the screen, and what was typed here is sent to be kept for an undo', async () => {
     const state: SiteState = { ...emptySite, site: { ...emptySite.site } };
-    const { user, asked } = await openSite(<Name />, () => newer, state);
+    const { user, asked } = await openSite(
+      <Name />,
+      (one) =>
+        (one.body as { decided?: string }).decided === 'theirs'
+          ? { body: { ...patchOf({ site: theirs }), joined: false } }
+          : newer,
+      state,
+    );
     await user.type(field(), '?');
-    const take = await screen.findByRole('button', { name: 'Take the newer one' }, { timeout: 3000 });
+    await user.click(await screen.findByRole('button', { name: 'Look at both' }, { timeout: 3000 }));
+    // Leaving decides nothing.
+    await user.keyboard('{Escape}');
+    expect(screen.queryByRole('dialog')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Look at both' }));
     Object.assign(state, { site: theirs, revision: 9 });
-    await user.click(take);
+    await user.click(await screen.findByRole('button', { name: 'Take the newer one' }));
     await waitFor(() => expect(field().value).toBe('Theirs'), { timeout: 3000 });
-    expect(asked).toHaveLength(1);
+    expect(asked).toHaveLength(2);
+    expect(asked[1]?.body).toMatchObject({ decided: 'theirs', change: { title: 'Wren makes?' } });
   });
 });

@@ -1,11 +1,19 @@
+import { useState } from 'react';
 import { useSite } from '../api/site-context.tsx';
 import { Button } from './button.tsx';
+import { fetched } from './fetched.tsx';
+
+const TwoVersionsDialog = fetched(
+  () => import('./two-versions-dialog.tsx').then((module) => module.TwoVersionsDialog),
+  () => null,
+);
 
 const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 
 /** Whether the words on the screen are on the server, in words and never wrong. */
 export function SaveWords() {
-  const { saving, retry, resolve } = useSite();
+  const { saving, retry } = useSite();
+  const [comparing, setComparing] = useState(false);
   switch (saving.kind) {
     case 'saved':
       return (
@@ -41,12 +49,10 @@ export function SaveWords() {
       return (
         <div className="flag straw flex-wrap" role="alert">
           {saving.message}
-          <Button small onClick={() => resolve('mine')}>
-            Keep mine
+          <Button small onClick={() => setComparing(true)}>
+            Look at both
           </Button>
-          <Button small onClick={() => resolve('theirs')}>
-            Take the newer one
-          </Button>
+          {comparing && <TwoVersionsDialog conflict={saving} onClose={() => setComparing(false)} />}
         </div>
       );
   }

@@ -1,7 +1,7 @@
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { movePart } from '#contract/pages.ts';
 import { webAddressIn } from '#contract/web-address.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
@@ -71,13 +71,22 @@ export function Compose() {
   return <ComposePage key={page.id} page={page} />;
 }
 
+/** Brings a part, or the opening, into sight. */
+function showPart(part: string): void {
+  document
+    .getElementById(part === 'opening' ? 'opening-frame' : `part-${part}`)
+    ?.scrollIntoView({ block: 'center' });
+}
+
 function ComposePage({ page }: { page: ShownPage }) {
   const { state, changePage, changeMaterial, now, run, seen } = useSite();
   const { add } = useUploads();
   const { link } = useTypedIn();
   const parts = useParts(page);
   const navigate = useNavigate();
-  const [selected, setSelected] = useState<string | null>(null);
+  const [address] = useSearchParams();
+  const wanted = address.get('part');
+  const [selected, setSelected] = useState<string | null>(wanted);
   const [clickedAt, setClickedAt] = useState<Point | null>(null);
   const [width, setWidth] = useState<PageWidth>('Desktop');
   const [tyingAt, setTyingAt] = useState<number | null>(null);
@@ -132,12 +141,14 @@ function ComposePage({ page }: { page: ShownPage }) {
   };
   const selectAndShow = (part: string) => {
     select(part);
-    requestAnimationFrame(() =>
-      document
-        .getElementById(part === 'opening' ? 'opening-frame' : `part-${part}`)
-        ?.scrollIntoView({ block: 'center' }),
-    );
+    requestAnimationFrame(() => showPart(part));
   };
+  // Led here by its address: from a contact sheet, say.
+  useEffect(() => {
+    if (wanted === null) return;
+    const frame = requestAnimationFrame(() => showPart(wanted));
+    return () => cancelAnimationFrame(frame);
+  }, [wanted]);
   const selectedAt = page.parts.findIndex((part) => part.id === selected);
   const after =
     selectedAt < 0 ? (selected === 'opening' ? 0 : page.parts.length) : placeAfter(page.parts, selectedAt);

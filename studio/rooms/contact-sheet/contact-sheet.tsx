@@ -71,10 +71,12 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
   }, [page.id, page.opening.pictures, part.pictures, state.materials, state.pages, withLoose]);
   const byId = useMemo(() => new Map(candidates.map((one) => [one.id, one])), [candidates]);
   const ids = useMemo(() => candidates.map(({ id }) => id), [candidates]);
+  const opening = page.opening.pictures;
+  const gallery = `/${state.site.id}/projects/${page.id}?part=${part.id}`;
   const { data: sheet } = useQuery({
-    queryKey: ['contact-sheet', state.site.id, ids.join(), size],
+    queryKey: ['contact-sheet', state.site.id, ids.join(), size, opening.join()],
     queryFn: () =>
-      call(makeContactSheet, { params: { site: state.site.id }, body: { candidates: ids, size } }),
+      call(makeContactSheet, { params: { site: state.site.id }, body: { candidates: ids, size, opening } }),
     enabled: ids.length > 0,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
@@ -152,14 +154,14 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
       `Gallery in ${page.title || 'a page'}`,
       `${part.id} contact sheet ${Date.now()}`,
     );
-    void navigate(`/${state.site.id}/projects/${page.id}`);
+    void navigate(gallery);
   };
 
   return (
     <div className="flex flex-col min-h-full">
       <header className="flex flex-wrap items-center gap-x-3.5 gap-y-2 px-6 pt-4 pb-3 narrow:px-4">
         <Button asChild look="bare" small className="max-w-[180px] overflow-hidden">
-          <Link to={`/${state.site.id}/projects/${page.id}`}>
+          <Link to={gallery}>
             <ArrowLeft size={16} aria-hidden="true" />
             {pageName(page)}
           </Link>

@@ -28,6 +28,8 @@ export function noteWords(note: Note, numberOf: (id: string) => string): string 
       return `like ${numberOf(note.to)}, less sharp`;
     case 'close':
       return `close to ${numberOf(note.to)}`;
+    case 'opens':
+      return 'like the opening';
     case 'warning':
       return warningNames[note.warning];
   }

@@ -32,7 +32,7 @@ export function OutsiderSection() {
           : latest
             ? `${when.format(new Date(latest.at))}, ${whys[latest.why]}: ${plural(latest.asked, 'address', 'addresses')} tried${
                 latest.release === null ? '' : ` of release ${latest.release}`
-              }.`
+              }. What was changed or closed since is not in it.`
             : query.isPending
               ? 'Fetching what was found.'
               : 'The server opens every link as somebody without an account and says what it finds. It does so after each publish, too.'}
