@@ -294,7 +294,8 @@ describe('gathering', () => {
     await studio.reads('3 look alike', 30_000);
     await studio.reads('2 look alike');
     await studio.press('button', 'Use the proposed 6');
-    await studio.reads('sharpest of 3 alike');
+    // Its sharpest opens the page already.
+    await studio.reads('like the opening');
     await studio.reads('very bright');
     const order = () =>
       studio.page.$$eval('main section ol li .truncate', (lines) => lines.map((one) => one.textContent));

@@ -1,10 +1,20 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { CalendarDays, Camera, LogOut, Menu as MenuIcon, Redo2, UserRound } from 'lucide-react';
+import {
+  CalendarDays,
+  Camera,
+  Keyboard,
+  LogOut,
+  Menu as MenuIcon,
+  Redo2,
+  Search,
+  UserRound,
+} from 'lucide-react';
 import { type ReactNode, useEffect } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { type Me, signOut } from '#contract/account.ts';
 import { call, Refusal } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
+import { showTheKeys, useAllActions, useFind } from './finder/actions-context.tsx';
 import { Finding } from './finder/finding.tsx';
 import { KiteMark } from './kite-mark.tsx';
 import { Menu, MenuItem, MenuLabel, MenuRule } from './menu.tsx';
@@ -40,6 +50,7 @@ function Account() {
   const navigate = useNavigate();
   const me = useQueryClient().getQueryData<Me>(['me']);
   const leave = useSignOut();
+  const actions = useAllActions();
   const name = me?.account?.name ?? '';
   const initials = name
     .split(/\s+/)
@@ -66,6 +77,15 @@ function Account() {
         <small className="block text-ink-3">{me?.account?.email}</small>
       </MenuLabel>
       <MenuItem icon={UserRound} name="Your account" onSelect={() => void navigate('/account')} />
+      <MenuItem
+        icon={Keyboard}
+        name="Keys"
+        onSelect={() =>
+          actions()
+            .find(({ name: called }) => called === showTheKeys)
+            ?.run()
+        }
+      />
       <MenuItem icon={LogOut} name="Sign out" onSelect={() => leave.mutate()} />
     </Menu>
   );
@@ -126,13 +146,14 @@ function Rail({ base }: { base: string }) {
 }
 
 const bottomLook =
-  'grid min-h-11 content-center justify-items-center gap-[3px] font-text text-xs leading-[14px] font-firm text-inherit no-underline focus-visible:shadow-[inset_0_0_0_2px_var(--straw)] aria-[current]:text-white';
+  'grid min-h-11 short:min-h-9 content-center justify-items-center gap-[3px] font-text text-xs leading-[14px] font-firm text-inherit no-underline focus-visible:shadow-[inset_0_0_0_2px_var(--straw)] aria-[current]:text-white';
 
 /** On a phone: four rooms at the bottom, and the way to all of them and to what has no place in the strip. */
 function BottomRooms({ base }: { base: string }) {
   const navigate = useNavigate();
   const leave = useSignOut();
   const { state, redo } = useSite();
+  const find = useFind();
   const { history } = state;
   const near = rooms.filter(({ path }) => ['gather', 'projects', 'check', 'share'].includes(path));
   return (
@@ -145,7 +166,7 @@ function BottomRooms({ base }: { base: string }) {
           <span className="icon grid h-7.5 w-8 place-items-center">
             <Icon size={20} strokeWidth={1.75} aria-hidden="true" />
           </span>
-          {name}
+          <span className="short:sr-only">{name}</span>
         </NavLink>
       ))}
       <Menu
@@ -155,13 +176,14 @@ function BottomRooms({ base }: { base: string }) {
             <span className="icon grid h-7.5 w-8 place-items-center">
               <MenuIcon size={20} strokeWidth={1.75} aria-hidden="true" />
             </span>
-            All rooms
+            <span className="short:sr-only">All rooms</span>
           </button>
         }
       >
         {rooms.map(({ path, name, icon }) => (
           <MenuItem key={path} icon={icon} name={name} onSelect={() => void navigate(`${base}/${path}`)} />
         ))}
+        <MenuItem icon={Search} name="Find" onSelect={find} />
         <MenuItem icon={CalendarDays} name="Plan" onSelect={() => void navigate(`${base}/plan`)} />
         <MenuItem icon={Camera} name="Capture" onSelect={() => window.location.assign('/studio/capture/')} />
         <MenuRule />
@@ -188,7 +210,7 @@ export function Frame({ children }: { children: ReactNode }) {
     document.title = `${room?.name ?? 'Studio'} · ${state.site.title} · Kite Wall`;
   }, [room, state.site.title]);
   return (
-    <div className="grid [grid-template:var(--strip)_minmax(0,_1fr)_/_var(--rail)_minmax(0,_1fr)] h-[100dvh] overflow-hidden phone:[grid-template:auto_minmax(0,_1fr)_56px_/_minmax(0,_1fr)]">
+    <div className="grid [grid-template:var(--strip)_minmax(0,_1fr)_/_var(--rail)_minmax(0,_1fr)] h-[100dvh] overflow-hidden phone:[grid-template:auto_minmax(0,_1fr)_56px_/_minmax(0,_1fr)] short:phone:[grid-template:auto_minmax(0,_1fr)_40px_/_minmax(0,_1fr)]">
       <a
         className="absolute left-[-99rem] top-0 z-50 py-2.5 px-4 bg-ink text-paper focus:left-0"
         href="#room"

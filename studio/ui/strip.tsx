@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
-import { Eye, Redo2, Undo2, User, Link2, Footprints, Ticket } from 'lucide-react';
+import { Eye, Redo2, Search, Undo2, User, Link2, Footprints, Ticket } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { listPasses } from '#contract/passes.ts';
 import { call } from '../api/call.ts';
 import { passesKey } from '../api/passes-key.ts';
 import { useSite } from '../api/site-context.tsx';
-import { useActions } from './finder/actions-context.tsx';
+import { useActions, useFind } from './finder/actions-context.tsx';
 import { fetched } from './fetched.tsx';
 import { Menu, MenuLabel, MenuLink } from './menu.tsx';
 import { liveWords, waitingWords } from './live-words.ts';
@@ -49,7 +49,7 @@ function LiveStatement() {
         aria-haspopup="dialog"
         aria-expanded={reading}
         onClick={() => setReading(!reading)}
-        className="flex min-h-9 items-center gap-2 rounded-[18px] px-3 whitespace-nowrap hover:bg-sunk phone:col-[1/3] phone:row-2 phone:-ml-2 phone:justify-self-start phone:px-2 phone:text-start phone:whitespace-normal"
+        className="flex min-h-9 items-center gap-2 rounded-[18px] px-3 whitespace-nowrap hover:bg-sunk phone:col-[1/3] phone:row-2 phone:-ml-2 phone:justify-self-start phone:px-2 phone:text-start phone:whitespace-normal short:phone:col-auto short:phone:row-auto short:phone:m-0 short:phone:min-w-0 short:phone:overflow-hidden short:phone:whitespace-nowrap"
       >
         <span className={open ? 'dot' : 'dot shut'} aria-hidden="true" />
         <span>{sentence}</span>
@@ -96,6 +96,7 @@ export function Strip() {
   const { state, undo, redo } = useSite();
   const [publishing, setPublishing] = useState<'never' | 'open' | 'closed'>('never');
   const { live, history, site } = state;
+  const find = useFind();
   const path = live.addressPath ?? live.siteLinkPath;
   useActions(() => [
     { name: 'Publish', also: 'release live readers', run: () => setPublishing('open') },
@@ -110,7 +111,7 @@ export function Strip() {
     })),
   ]);
   return (
-    <header className="relative z-4 grid min-w-0 grid-cols-[minmax(0,1fr)_auto_minmax(max-content,1fr)] items-center gap-4 border-b border-b-line bg-paper pr-4 pl-6 phone:grid-cols-[minmax(0,1fr)_auto] phone:gap-x-2 phone:gap-y-0 phone:pt-2 phone:pr-2 phone:pb-0.5 phone:pl-4">
+    <header className="relative z-4 grid min-w-0 grid-cols-[minmax(0,1fr)_auto_minmax(max-content,1fr)] items-center gap-4 border-b border-b-line bg-paper pr-4 pl-6 phone:grid-cols-[minmax(0,1fr)_auto] phone:gap-x-2 phone:gap-y-0 phone:pt-2 phone:pr-2 phone:pb-0.5 phone:pl-4 short:phone:grid-cols-[auto_minmax(0,1fr)_auto] short:phone:pt-0.5">
       <div className="flex min-w-0 items-baseline gap-2 whitespace-nowrap">
         <SiteSwitcher />
         {path && (
@@ -127,6 +128,14 @@ export function Strip() {
       </div>
       <LiveStatement />
       <div className="flex items-center justify-end gap-1.5">
+        <IconButton
+          className="phone:hidden"
+          label="Find a page, a material or something to do"
+          title="Find anything (Ctrl and K)"
+          onClick={find}
+        >
+          <Search size={18} aria-hidden="true" />
+        </IconButton>
         <IconButton
           disabled={!history.undo}
           label={history.undo ? `Undo: ${history.undo.label}` : 'Undo'}

@@ -2,7 +2,6 @@ import { type TwoVersions, twoVersions } from '#core/joining/two-versions.ts';
 import { isShown } from '#core/pages/page.ts';
 import type { SaveState } from '../api/save-queue.ts';
 import { useSite } from '../api/site-context.tsx';
-import { partInWords } from '../parts/part-in-words.ts';
 import { Button } from './button.tsx';
 import { Dialog } from './dialog.tsx';
 
@@ -60,8 +59,9 @@ export function TwoVersionsDialog({
   const { state, resolve } = useSite();
   const page = state.pages.filter(isShown).find(({ id }) => id === pending.id);
   const nameOf = ({ field, part }: TwoVersions) => {
-    const found = page?.parts.find(({ id }) => id === part);
-    if (found) return partInWords(found, state.materials);
+    const at = page?.parts.findIndex(({ id }) => id === part) ?? -1;
+    const kind = page?.parts[at]?.kind;
+    if (kind) return `Part ${at + 1}: ${kind.replaceAll('-', ' ')}`;
     const [, member] = field?.split(' ') ?? [];
     return fieldNames[field ?? ''] ?? (member ? `Case fact: ${member}` : pending.label);
   };

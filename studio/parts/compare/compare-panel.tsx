@@ -3,6 +3,7 @@ import { liesOver } from '#core/parts/lies-over.ts';
 import type { PartOf } from '#core/parts/parts.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
+import { AltTexts } from '../../materials/alt-texts.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 import { Button } from '../../ui/button.tsx';
@@ -59,6 +60,7 @@ export function ComparePanel({ part, onChange }: PartPanelProps<'compare'>) {
                 </PickMaterials>
                 <span className="note min-w-0 truncate">{picture && materialName(picture)}</span>
               </p>
+              <AltTexts of={[part[side]]} />
             </div>
           );
         })}

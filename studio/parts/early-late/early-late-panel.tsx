@@ -1,6 +1,7 @@
 import { Plus } from 'lucide-react';
 import { type EarlyLateState, mostStates, newState } from '#core/parts/early-late.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { AltTexts } from '../../materials/alt-texts.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
@@ -76,6 +77,7 @@ function StateFields({ state, at, onChange, onRemove }: StateFieldsProps) {
           </>
         )}
       </p>
+      <AltTexts of={[state.material]} />
       <label className="block">
         <span className="field-name">
           Words as they were <em>changes are marked</em>

@@ -1,6 +1,7 @@
 import { evidenceCount } from '#core/parts/evidence-count.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
+import { AltTexts } from '../../materials/alt-texts.tsx';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
@@ -31,6 +32,7 @@ export function EvidencePanel({ part, page, onChange }: PartPanelProps<'evidence
         </PickMaterials>
         <span className="note min-w-0 truncate">{material && materialName(material)}</span>
       </p>
+      <AltTexts of={[part.material]} />
       <div className="grid gap-3">
         {prompts.map(({ field, label, hint }) => (
           <TextField

@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { TextField } from '../../ui/text-field.tsx';
 import type { PartPanelProps } from '../part-settings.ts';
 import { Button } from '../../ui/button.tsx';
@@ -21,12 +21,22 @@ export function ReflectionPanel({ part, onChange }: PartPanelProps<'reflection'>
   const [own, setOwn] = useState('');
   const { answers } = part;
   const set = (next: typeof answers) => onChange({ ...part, answers: next });
-  const ask = (question: string) => set([...answers, { id: newId(), question, text: '' }]);
+  // What was asked is answered next, and what was taken off is asked again: the focus goes where its maker goes on.
+  const panel = useRef<HTMLDivElement>(null);
+  const [next, setNext] = useState<string | null>(null);
+  useEffect(() => {
+    if (next !== null) panel.current?.querySelector<HTMLElement>(next)?.focus();
+  }, [next]);
+  const ask = (question: string) => {
+    const id = newId();
+    set([...answers, { id, question, text: '' }]);
+    setNext(`[data-answer="${id}"] textarea`);
+  };
   const left = questions.filter((question) => !answers.some((one) => one.question === question));
   return (
-    <div className="grid gap-3">
+    <div ref={panel} className="grid gap-3">
       {answers.map(({ id, question, text }) => (
-        <div key={id} className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-2">
+        <div key={id} data-answer={id} className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-2">
           <TextField
             label={question}
             value={text}
@@ -37,7 +47,10 @@ export function ReflectionPanel({ part, onChange }: PartPanelProps<'reflection'>
           <IconButton
             small
             label={`Take off “${question}”`}
-            onClick={() => set(answers.filter((one) => one.id !== id))}
+            onClick={() => {
+              set(answers.filter((one) => one.id !== id));
+              setNext('li button');
+            }}
           >
             <X size={16} aria-hidden="true" />
           </IconButton>

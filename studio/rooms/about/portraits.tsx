@@ -5,11 +5,11 @@ import type { ShownPage } from '#core/pages/page.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { PartOf } from '#core/parts/parts.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { CutPortrait } from '../../parts/person/cut-portrait.tsx';
 import { PortraitPanel } from '../../parts/person/portrait-panel.tsx';
 import { Button } from '../../ui/button.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
-import { notice } from '../../ui/notice.ts';
 import { ItemHeight } from './item-height.tsx';
 import { itemName } from './item-name.ts';
 import { newId } from '../../parts/new-id.ts';
@@ -41,6 +41,7 @@ function PortraitSign({ part }: { part: Portrait }) {
 
 /** The ways in which the maker can be shown, the chosen one first. */
 export function Portraits({ page, steps }: { page: ShownPage; steps: PersonSteps }) {
+  const undoNotice = useUndoNotice();
   const portraits = page.parts.filter((part) => part.kind === 'portrait');
   const [opened, setOpened] = useState<string | null>(null);
   const open = portraits.find(({ id }) => id === opened) ?? portraits[0];
@@ -102,7 +103,7 @@ export function Portraits({ page, steps }: { page: ShownPage; steps: PersonSteps
               onClick={() => {
                 steps.remove(open);
                 setOpened(null);
-                notice('The portrait is taken off. Undo brings it back; a picture stays in Gather.');
+                undoNotice('The portrait is taken off; a picture stays in Gather.');
               }}
             >
               Take it off

@@ -11,6 +11,7 @@ import { type PageNode, pageTree } from '#core/pages/page-tree.ts';
 import { plural } from '#core/words/plural.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { PutAway } from '../../pages/put-away.tsx';
 import { Segments } from '../../ui/segments.tsx';
 import { notice } from '../../ui/notice.ts';
@@ -52,6 +53,7 @@ function rightBelow(tree: readonly PageNode<Page>[], map = new Map<Id, readonly 
 /** Arrange: where every page stands, what readers find in the menu, and what hangs on the front page. */
 export function Arrange() {
   const { state, changePage, run } = useSite();
+  const undoNotice = useUndoNotice();
   const { pages } = state;
   const site = state.site.id;
   const navigate = useNavigate();
@@ -138,9 +140,7 @@ export function Arrange() {
     onSend: (id: Id) => setSending(id),
     onPutAway: (id: Id) => {
       changePage(id, { archived: true }, `${nameOf(id)} put away`, `${id} archived`);
-      notice(
-        'Put away; nobody can open it once that is saved. Undo brings it back, and so does the list below.',
-      );
+      undoNotice('Put away; nobody can open it once that is saved. The list below has it.');
     },
     onDelete: (id: Id, below: 'delete' | 'keep') => {
       const inside = below === 'delete' ? pagesBelow(pages, id) : [];
@@ -150,7 +150,7 @@ export function Arrange() {
         const done = await run(() =>
           call(deletePage, { params: { site, page: id }, body: { readers, below } }),
         );
-        if (done) notice(`Deleted: ${name}. Undo brings it back.`);
+        if (done) undoNotice(`Deleted: ${name}.`);
       });
     },
   });
@@ -235,7 +235,7 @@ export function Arrange() {
                 call(sendPage, { params: { site, page: sent.id }, body: { to, readers } }),
               );
               if (done)
-                notice(`${pageName(sent)} is on ${title} now, Private. Undo here brings it back here.`);
+                undoNotice(`${pageName(sent)} is on ${title} now, Private. Undo brings it back here.`);
             });
           }}
         />

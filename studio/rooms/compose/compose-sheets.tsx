@@ -23,7 +23,7 @@ export function ComposeSheets({
   const { isWork } = rulesOfPage(page);
   const toggle = (which: 'facts' | 'tray') => onSheet(sheet === which ? null : which);
   return (
-    <div className="foot-bar z-21 hidden justify-around border-t border-t-line bg-sunk *:inline-flex *:min-h-11 *:items-center *:gap-1.5 *:px-2.5 *:font-firm *:text-ink *:no-underline compact:flex">
+    <div className="foot-bar z-21 hidden justify-around border-t border-t-line bg-sunk *:inline-flex *:min-h-11 short:*:min-h-9 *:items-center *:gap-1.5 *:px-2.5 *:font-firm *:text-ink *:no-underline compact:flex">
       <button type="button" aria-expanded={sheet === 'tray'} onClick={() => toggle('tray')}>
         <Images size={17} aria-hidden="true" /> Not used {loose}
       </button>

@@ -20,6 +20,7 @@ import { PageView } from '#site/components/page-view.tsx';
 import { type Slots, SlotsContext } from '#site/components/slots.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { useWholeWords } from '../../api/use-whole-words.ts';
 import { useTypedIn } from '../../api/use-typed-in.ts';
 import { useUploads } from '../../api/uploads-context.tsx';
@@ -55,7 +56,7 @@ import { useParts } from './use-parts.ts';
 import { htmlOfPlainText, usePasting } from './use-pasting.ts';
 import { usePlacing } from './use-placing.ts';
 import type { PartInPlaceProps } from '../../parts/part-settings.ts';
-import { notice, problemNotice } from '../../ui/notice.ts';
+import { problemNotice } from '../../ui/notice.ts';
 import './compose.css';
 
 /** From how far on a press is a pull. Always the same: with another one, all that can be pulled would be drawn anew. */
@@ -78,8 +79,19 @@ function showPart(part: string): void {
     ?.scrollIntoView({ block: 'center' });
 }
 
+/** Where a part that was just tied in is filled in: the first field or button below it, else its tools. */
+const firstIn = (part: string): HTMLElement | null =>
+  ['.part-panel', '[role="toolbar"]']
+    .map((where) =>
+      document.querySelector<HTMLElement>(
+        `#part-${CSS.escape(part)} ${where} :is(input, textarea, select, button, a):not([disabled])`,
+      ),
+    )
+    .find((found) => found !== null) ?? null;
+
 function ComposePage({ page }: { page: ShownPage }) {
   const { state, changePage, changeMaterial, now, run, seen } = useSite();
+  const undoNotice = useUndoNotice();
   const { add } = useUploads();
   const { link } = useTypedIn();
   const parts = useParts(page);
@@ -192,8 +204,12 @@ function ComposePage({ page }: { page: ShownPage }) {
     const there = list.findIndex((one) => one.id === id);
     selectAndShow(parts.insertParts(made, there < 0 ? list.length : placeAfter(list, there)));
   };
-  const tie = (kind: Tied, at: number) =>
-    selectAndShow(kind === 'side-by-side' ? parts.insertPair(at) : parts.insert(kind, at));
+  const tie = (kind: Tied, at: number) => {
+    const made = kind === 'side-by-side' ? parts.insertPair(at) : parts.insert(kind, at);
+    selectAndShow(made);
+    // Its maker goes on in it; the words editor takes the focus for itself.
+    requestAnimationFrame(() => firstIn(made)?.focus({ preventScroll: true }));
+  };
   const moveTo = async (part: string, to: string) => {
     const moved = await run(() =>
       call(movePart, {
@@ -204,7 +220,7 @@ function ComposePage({ page }: { page: ShownPage }) {
     if (!moved) return;
     select(null);
     const there = state.pages.find(({ id }) => id === to);
-    notice(`It stands at the end of ${there?.title || 'the other page'} now. Undo brings it back.`);
+    undoNotice(`It stands at the end of ${there?.title || 'the other page'} now.`);
   };
   const placeOf = (part: string) => page.parts.findIndex(({ id }) => id === part);
   const actions = useStable({
@@ -377,7 +393,7 @@ function ComposePage({ page }: { page: ShownPage }) {
           void paste({ html, files, pageTitle: page.title, place: (made) => placeAfterPart(selected, made) })
         }
         onOver={(at) => setFilesOver(at && placeAt(at))}
-        className={`compose grid h-full [grid-template:minmax(48px,auto)_minmax(0,1fr)_auto/228px_minmax(0,1fr)_236px] compact:[grid-template:minmax(48px,auto)_auto_minmax(0,1fr)_auto/minmax(0,1fr)] ${factsAre === 'folded' ? 'min-[1021px]:grid-cols-[228px_minmax(0,1fr)_52px]' : ''}`}
+        className={`compose grid h-full [grid-template:minmax(48px,auto)_minmax(0,1fr)_auto/228px_minmax(0,1fr)_236px] compact:[grid-template:minmax(48px,auto)_auto_minmax(0,1fr)_auto/minmax(0,1fr)] short:compact:[grid-template:minmax(38px,auto)_auto_minmax(0,1fr)_auto/minmax(0,1fr)] ${factsAre === 'folded' ? 'min-[1021px]:grid-cols-[228px_minmax(0,1fr)_52px]' : ''}`}
       >
         {() => (
           <>

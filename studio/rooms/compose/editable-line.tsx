@@ -10,7 +10,17 @@ interface EditableLineProps {
   most: number;
 }
 
-/** A line of text edited where it stands on the page. Enter leaves it; pasted text loses its line breaks. */
+/** Goes on to the next such line of the page; the last one keeps the focus. */
+function goOn(from: HTMLElement): void {
+  const lines = [...document.querySelectorAll<HTMLElement>('.editable-line')];
+  const next = lines[lines.indexOf(from) + 1];
+  if (!next) return;
+  next.focus();
+  document.getSelection()?.selectAllChildren(next);
+  document.getSelection()?.collapseToEnd();
+}
+
+/** A line of text edited where it stands on the page. Enter goes on to the next one; pasted text loses its line breaks. */
 export function EditableLine({ value, onChange, label, placeholder, most }: EditableLineProps) {
   const element = useRef<HTMLSpanElement>(null);
   useEffect(() => {
@@ -20,7 +30,7 @@ export function EditableLine({ value, onChange, label, placeholder, most }: Edit
   return (
     <span
       ref={element}
-      className="inline-block min-w-[4ch] max-w-full whitespace-pre-wrap rounded-[2px] cursor-text py-[3px] -my-[3px] data-empty:before:[content:attr(data-placeholder)] data-empty:before:opacity-72 hover:shadow-[0_0_0_1px_currentcolor] focus:outline-none focus:shadow-[0_0_0_2px_#fffdf8,0_0_0_4px_#be3d16]"
+      className="editable-line inline-block min-w-[4ch] max-w-full whitespace-pre-wrap rounded-[2px] cursor-text py-[3px] -my-[3px] data-empty:before:[content:attr(data-placeholder)] data-empty:before:opacity-72 hover:shadow-[0_0_0_1px_currentcolor] focus:outline-none focus:shadow-[0_0_0_2px_#fffdf8,0_0_0_4px_#be3d16]"
       contentEditable="plaintext-only"
       suppressContentEditableWarning
       role="textbox"
@@ -36,7 +46,7 @@ export function EditableLine({ value, onChange, label, placeholder, most }: Edit
       onKeyDown={(event) => {
         if (event.key === 'Enter') {
           event.preventDefault();
-          event.currentTarget.blur();
+          goOn(event.currentTarget);
         }
       }}
     />

@@ -22,6 +22,7 @@ function Sign({ state }: { state: PartState }) {
       viewBox="0 0 14 14"
       {...(state.words ? { role: 'img', 'aria-label': state.words } : { 'aria-hidden': true })}
     >
+      {state.words && <title>{state.words}</title>}
       {state.sign === 'fine' && <circle cx="7" cy="7" r="4" fill="var(--meadow)" />}
       {state.sign === 'edited' && (
         <path
@@ -63,7 +64,7 @@ interface TailProps {
 }
 
 const lineLook =
-  'bow-line grid min-h-10.5 w-full grid-cols-[26px_auto_1fr_14px] items-center gap-[7px] rounded-m pr-2 whitespace-nowrap focus-visible:shadow-(--ring) compact:min-h-11 compact:grid-cols-[26px_auto_14px]';
+  'bow-line grid min-h-10.5 w-full grid-cols-[26px_auto_1fr_14px] items-center gap-[7px] rounded-m pr-2 whitespace-nowrap focus-visible:shadow-(--ring) compact:min-h-11 short:compact:min-h-8 compact:grid-cols-[26px_auto_14px]';
 const detailLook = 'truncate text-xs text-ink-3 compact:hidden';
 
 const PartBow = memo(function PartBow({
@@ -86,6 +87,7 @@ const PartBow = memo(function PartBow({
   actions: BowActions;
 }) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: part.id });
+  const state = partState(part, materials, edited);
   return (
     <li
       ref={setNodeRef}
@@ -118,7 +120,12 @@ const PartBow = memo(function PartBow({
         <span className={detailLook}>
           {[beside && 'beside it', settingsOf(part).detail(part)].filter(Boolean).join(', ')}
         </span>
-        <Sign state={partState(part, materials, edited)} />
+        <Sign state={state} />
+        {selected && state.sign === 'needs' && (
+          <span className="col-[2/-1] -mt-1.5 pb-1.5 text-start text-xs whitespace-normal text-clay compact:hidden">
+            {state.words}
+          </span>
+        )}
       </button>
       <button
         type="button"
@@ -148,7 +155,7 @@ export function Tail(props: TailProps) {
   };
   return (
     <nav
-      className="tail relative flex flex-col overflow-auto pt-3 pr-2 pb-2.5 pl-3.5 compact:overflow-x-auto compact:border-b compact:border-b-line compact:px-2 compact:py-1"
+      className="tail relative flex flex-col overflow-auto pt-3 pr-2 pb-2.5 pl-3.5 compact:overflow-x-auto compact:border-b compact:border-b-line compact:px-2 compact:py-1 short:compact:py-0"
       aria-label="Parts of this page"
     >
       <svg

@@ -5,17 +5,18 @@ import { plural } from '#core/words/plural.ts';
 import { mine, type Provenance } from '#core/credits/provenance.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { DateField } from '../../ui/date-field.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { ProjectField } from './project-field.tsx';
 import { ProvenanceFields } from './provenance-fields.tsx';
 import { TagField } from '../../ui/tag-field.tsx';
-import { notice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
 
 /** Facts of several materials at once. Only what is touched here is changed; one undo takes all of it back. */
 export function FactsOfMany({ materials, onClose }: { materials: readonly Material[]; onClose: () => void }) {
   const { state, run, seen } = useSite();
+  const undoNotice = useUndoNotice();
   const [tags, setTags] = useState<string[]>([]);
   const [takenOn, setTakenOn] = useState<string | null>(null);
   const [project, setProject] = useState<string | null>();
@@ -44,7 +45,7 @@ export function FactsOfMany({ materials, onClose }: { materials: readonly Materi
     );
     setBusy(false);
     if (!patch) return;
-    notice(`Facts of ${these} changed. Undo takes all of it back.`);
+    undoNotice(`Facts of ${these} changed.`);
     onClose();
   };
 

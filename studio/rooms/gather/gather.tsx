@@ -12,6 +12,7 @@ import { pageName } from '#core/pages/page-kinds.ts';
 import { fileSize } from '#core/words/file-size.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { useTypedIn } from '../../api/use-typed-in.ts';
 import { useUploads } from '../../api/uploads-context.tsx';
 import { useDeleting } from '../../ui/use-deleting.tsx';
@@ -35,6 +36,7 @@ import { Button } from '../../ui/button.tsx';
 /** Gather: everything collected, and the facts of each. */
 export function Gather() {
   const { state, run, seen } = useSite();
+  const undoNotice = useUndoNotice();
   const { add } = useUploads();
   const navigate = useNavigate();
   const { materials, pages, site } = state;
@@ -115,9 +117,7 @@ export function Gather() {
       if (!gone) return;
       setChosen([]);
       setLookingAt(null);
-      notice(
-        `${chosen.length} deleted${inUse > 0 ? `, ${inUse} of them taken off pages` : ''}. Undo brings everything back.`,
-      );
+      undoNotice(`${chosen.length} deleted${inUse > 0 ? `, ${inUse} of them taken off pages` : ''}.`);
     });
 
   const move = async (ids: readonly string[], project: string | null) => {

@@ -1,13 +1,14 @@
 import { useRef, useState } from 'react';
 import type { Material } from '#core/materials/material.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { replaceFile } from '../../api/upload-file.ts';
-import { notice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
 
 /** Another file for the same material: its words, facts, fixes and places stay. */
 export function ReplaceFile({ material }: { material: Material }) {
   const { state, run } = useSite();
+  const undoNotice = useUndoNotice();
   const input = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const replace = async (file: File | undefined) => {
@@ -15,8 +16,7 @@ export function ReplaceFile({ material }: { material: Material }) {
     setBusy(true);
     const done = await run(() => replaceFile(state.site.id, material.id, file));
     setBusy(false);
-    if (done)
-      notice('The file is another one now; everything said about it stays. Undo brings the old one back.');
+    if (done) undoNotice('The file is another one now; everything said about it stays.');
   };
   return (
     <>

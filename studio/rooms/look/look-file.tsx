@@ -6,8 +6,9 @@ import { asDesignTokens, fromDesignTokens } from '#core/look/design-tokens.ts';
 import type { Look } from '#core/look/look.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { Button } from '../../ui/button.tsx';
-import { notice, problemNotice } from '../../ui/notice.ts';
+import { problemNotice } from '../../ui/notice.ts';
 import { Select } from '../../ui/select.tsx';
 
 /** More than any file of tokens has; nothing else is read into memory. */
@@ -16,6 +17,7 @@ const mostBytes = 1_000_000;
 /** A look goes out as a file, comes in from one, or from another site of the same maker. */
 export function LookFile({ onTake }: { onTake: (look: Look, label: string) => void }) {
   const { state } = useSite();
+  const undoNotice = useUndoNotice();
   const { look, title } = state.site;
   const input = useRef<HTMLInputElement>(null);
   const sites = useQuery({ queryKey: ['sites'], queryFn: () => call(listSites) });
@@ -36,10 +38,10 @@ export function LookFile({ onTake }: { onTake: (look: Look, label: string) => vo
     const read = fromDesignTokens(await file.text(), look);
     if ('problem' in read) return problemNotice(read.problem);
     onTake(read.look, `The look in ${file.name}`);
-    notice(
+    undoNotice(
       read.from === 'a look'
-        ? 'The look in this file is on your pages now. Undo brings the other one back.'
-        : 'Two colours of this file are the seeds now; it holds no whole look. Undo brings the others back.',
+        ? 'The look in this file is on your pages now.'
+        : 'Two colours of this file are the seeds now; it holds no whole look.',
     );
   };
   const takeFrom = async (id: string) => {
@@ -48,7 +50,7 @@ export function LookFile({ onTake }: { onTake: (look: Look, label: string) => vo
     try {
       const { site } = await call(getSite, { params: { site: id } });
       onTake(site.look, `The look of ${other.title}`);
-      notice(`The look of ${other.title} is on these pages now. Undo brings the other one back.`);
+      undoNotice(`The look of ${other.title} is on these pages now.`);
     } catch {
       problemNotice('That site could not be asked. Try again.');
     }

@@ -6,9 +6,9 @@ import { isShown } from '#core/pages/page.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
 import { themes } from '#site/themes/themes.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { useLights } from '../../pages/use-lights.ts';
 import { Button } from '../../ui/button.tsx';
-import { notice } from '../../ui/notice.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { Segments } from '../../ui/segments.tsx';
 import { Select } from '../../ui/select.tsx';
@@ -33,6 +33,7 @@ type Beside = 'nothing' | 'light' | 'before' | (typeof themeNames)[number];
 /** Look: how the pages of a site look, changed on the maker's own pages. */
 export function Look() {
   const { state, changeSite } = useSite();
+  const undoNotice = useUndoNotice();
   const { look } = state.site;
   const pages = useMemo(
     () => state.pages.filter((page) => isShown(page) && rulesOfPage(page).opens && !page.archived),
@@ -117,7 +118,7 @@ export function Look() {
               small
               onClick={() => {
                 changeSite({ look: right.look }, 'The look that hung beside');
-                notice('That look is on your pages now. Undo brings the other one back.');
+                undoNotice('That look is on your pages now.');
               }}
             >
               Take that one

@@ -12,11 +12,11 @@ import { materialsOn } from '#core/pages/materials-on.ts';
 import type { ShownPage } from '#core/pages/page.ts';
 import { plural } from '#core/words/plural.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { useLooks } from '../../materials/use-looks.ts';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
-import { notice } from '../../ui/notice.ts';
 import type { MomentSteps } from './use-moments.ts';
 
 const hour = 3600_000;
@@ -40,6 +40,7 @@ export function FoundMoments({
   onShow: (id: Id) => void;
 }) {
   const { state } = useSite();
+  const undoNotice = useUndoNotice();
   const [loose, setLoose] = useState(false);
   // What its maker put together or took apart, before taking it.
   const [shaped, setShaped] = useState<readonly ProposedMoment[]>([]);
@@ -65,11 +66,7 @@ export function FoundMoments({
   const take = (taken: readonly ProposedMoment[]) => {
     const first = steps.take(taken);
     if (first !== null) onShow(first);
-    notice(
-      taken.length === 1
-        ? 'Kept. Undo takes it back.'
-        : `${plural(taken.length, 'moment')} kept. One undo takes all of them back.`,
-    );
+    undoNotice(taken.length === 1 ? 'Kept.' : `${plural(taken.length, 'moment')} kept.`);
   };
   const joins = found.filter((one) => one.joins !== null).length;
   return (

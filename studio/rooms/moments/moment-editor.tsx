@@ -9,6 +9,7 @@ import { pageName } from '#core/pages/page-kinds.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { type Moment, mostInMoment } from '#core/parts/moment.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { PickMaterials } from '../../materials/pick-materials.tsx';
 import { PhaseField } from '../../parts/process/phase-field.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -16,7 +17,6 @@ import { DateField } from '../../ui/date-field.tsx';
 import { Field } from '../../ui/field.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
-import { notice } from '../../ui/notice.ts';
 import { materialName, MaterialPicture } from '../../ui/material-picture.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { TextField } from '../../ui/text-field.tsx';
@@ -98,6 +98,7 @@ function Materials({ moment, onChange }: { moment: Moment; onChange: (materials:
 /** One moment. Only its date has to be there. */
 export function MomentEditor({ page, moment, steps, onGone }: MomentEditorProps) {
   const { state } = useSite();
+  const undoNotice = useUndoNotice();
   const [asked, setAsked] = useState(false);
   const change = (more: Partial<Moment>) => steps.change({ ...moment, ...more });
   const later = momentsOf(page.parts)
@@ -200,7 +201,7 @@ export function MomentEditor({ page, moment, steps, onGone }: MomentEditorProps)
               if (!moved) return;
               onGone();
               const there = state.pages.find(({ id }) => id === to);
-              notice(`It is kept on ${there ? pageName(there) : 'the other page'} now. Undo brings it back.`);
+              undoNotice(`It is kept on ${there ? pageName(there) : 'the other page'} now.`);
             });
           }}
         />

@@ -11,6 +11,7 @@ import type { WorkPage } from '#core/pages/page.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { coverPicture } from '../../pages/cover-picture.ts';
 import { Bow } from '../../ui/bow.tsx';
 import { HeightChip } from '../../ui/height-control.tsx';
@@ -45,6 +46,7 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
   const focus = cover?.focus;
   const to = page.id;
   const navigate = useNavigate();
+  const undoNotice = useUndoNotice();
   const needs = pageNeeds(page, materials, state.site.evidenceWanted);
   const copy = async () => {
     const made = await run(() =>
@@ -56,19 +58,17 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
   };
   const putAway = () => {
     changePage(page.id, { archived: true }, `${page.title || 'Project'} put away`, `${page.id} archived`);
-    notice(
-      'Put away; nobody can open it once that is saved. Undo brings it back, and so does the list below.',
-    );
+    undoNotice('Put away; nobody can open it once that is saved. The list below has it.');
   };
   const deleting = useDeleting();
   const remove = () =>
     deleting.ask([page.id], page.title || 'this project', async (readers) => {
       const gone = await run(() => call(deletePage, { params: { site, page: page.id }, body: { readers } }));
       if (gone)
-        notice(
+        undoNotice(
           readers === 'now'
             ? `${page.title || 'The project'} is deleted, and closed to readers. Undo brings it back as a draft.`
-            : `${page.title || 'The project'} is deleted. Undo brings it back.`,
+            : `${page.title || 'The project'} is deleted.`,
         );
     });
   return (

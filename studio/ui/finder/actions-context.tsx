@@ -17,15 +17,22 @@ export interface Action {
   also?: string;
 }
 
+/** What the account's menu calls, too. */
+export const showTheKeys = 'Show the keys';
+
 interface Registry {
   set(key: string, actions: () => readonly Action[]): () => void;
   all(): Action[];
+  /** Says how the finder is opened. */
+  setFind(open: () => void): void;
+  find(): void;
 }
 const ActionsContext = createContext<Registry | null>(null);
 
 /** Knows what can be done at the moment: each part of the screen says it for itself while it is there. */
 export function ActionsProvider({ children }: { children: ReactNode }) {
   const known = useRef(new Map<string, () => readonly Action[]>());
+  const opener = useRef(() => {});
   const registry = useMemo<Registry>(
     () => ({
       set: (key, actions) => {
@@ -33,6 +40,8 @@ export function ActionsProvider({ children }: { children: ReactNode }) {
         return () => known.current.delete(key);
       },
       all: () => [...known.current.values()].flatMap((actions) => actions()),
+      setFind: (open) => (opener.current = open),
+      find: () => opener.current(),
     }),
     [],
   );
@@ -51,4 +60,17 @@ export function useActions(actions: () => readonly Action[]): void {
 export function useAllActions(): () => Action[] {
   const registry = useContext(ActionsContext);
   return () => registry?.all() ?? [];
+}
+
+/** Says how the finder is opened, for whoever has a button for it. */
+export function useFindOpener(open: () => void): void {
+  const registry = useContext(ActionsContext);
+  const latest = useEffectEvent(open);
+  useEffect(() => registry?.setFind(() => latest()), [registry]);
+}
+
+/** Opens the finder. */
+export function useFind(): () => void {
+  const registry = useContext(ActionsContext);
+  return () => registry?.find();
 }

@@ -1,9 +1,9 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useSite } from '../../api/site-context.tsx';
-import { type Action, useActions, useAllActions } from './actions-context.tsx';
+import { type Action, showTheKeys, useActions, useAllActions, useFindOpener } from './actions-context.tsx';
 import { fetched } from '../fetched.tsx';
-import { isForStudio } from './single-keys.ts';
+import { isForStudio, isWriting } from './single-keys.ts';
 
 const nothing = () => null;
 const Finder = fetched(() => import('./finder.tsx').then((module) => module.Finder), nothing);
@@ -32,7 +32,7 @@ export function Finding() {
   const [helping, setHelping] = useState(false);
   const pressedG = useRef(0);
   useActions(() => [
-    { name: 'Show the keys', also: 'shortcuts help', run: () => setHelping(true) },
+    { name: showTheKeys, also: 'shortcuts help', run: () => setHelping(true) },
     {
       name: 'Capture: a picture, voice or words on the way',
       also: 'phone moment quick offline',
@@ -51,7 +51,7 @@ export function Finding() {
       pressedG.current = 0;
       event.preventDefault();
       void navigate(`/${state.site.id}/${room}`);
-    } else if (event.key === 'g') pressedG.current = event.timeStamp;
+    } else if (event.key === 'g' && !isWriting(event)) pressedG.current = event.timeStamp;
     else if (event.key === '?') {
       event.preventDefault();
       setHelping(true);
@@ -62,6 +62,7 @@ export function Finding() {
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
   }, []);
+  useFindOpener(() => setOffered(all()));
   return (
     <>
       {offered && <Finder actions={offered} onClose={() => setOffered(null)} />}
