@@ -1,9 +1,11 @@
 import { arrayMove, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, GripVertical, Plus, X } from 'lucide-react';
+import type { Place } from '#core/gallery/coarse-here.ts';
 import type { Material } from '#core/materials/material.ts';
 import { useSite } from '../api/site-context.tsx';
 import { materialName, MaterialPicture } from '../ui/material-picture.tsx';
+import { CoarseNote } from './coarse-note.tsx';
 import { Sortable } from '../ui/sortable.tsx';
 import { MaterialWords } from './material-words.tsx';
 import { PickMaterials } from './pick-materials.tsx';
@@ -16,6 +18,8 @@ interface PictureListProps {
   onChange: (pictures: string[]) => void;
   /** What the pictures stand in, for people who hear the page. */
   of: string;
+  /** Where the picture at a place of the list is shown. */
+  placeAt: (at: number) => Place;
   withWords?: boolean;
 }
 
@@ -23,6 +27,7 @@ function Line({
   material,
   at,
   count,
+  place,
   withWords,
   onMove,
   onRemove,
@@ -30,6 +35,7 @@ function Line({
   material: Material;
   at: number;
   count: number;
+  place: Place;
   withWords: boolean;
   onMove: (to: number) => void;
   onRemove: () => void;
@@ -49,6 +55,7 @@ function Line({
       {withWords ? (
         <div className="grid min-w-0 flex-1 gap-2 sm:grid-cols-2">
           <MaterialWords material={material} brief />
+          <CoarseNote material={material} place={place} />
         </div>
       ) : (
         <p className="min-w-0 flex-1 truncate">{name}</p>
@@ -69,7 +76,7 @@ function Line({
 }
 
 /** The pictures of an opening or a gallery: their order, their words, adding and taking out. */
-export function PictureList({ pictures, most, onChange, of, withWords = true }: PictureListProps) {
+export function PictureList({ pictures, most, onChange, of, placeAt, withWords = true }: PictureListProps) {
   const { state } = useSite();
   const materials = pictures.flatMap((id) => state.materials.find((material) => material.id === id) ?? []);
   const move = (from: number, to: number) => onChange(arrayMove([...pictures], from, to));
@@ -87,6 +94,7 @@ export function PictureList({ pictures, most, onChange, of, withWords = true }: 
               material={material}
               at={at}
               count={materials.length}
+              place={placeAt(at)}
               withWords={withWords}
               onMove={(to) => move(at, to)}
               onRemove={() => onChange(pictures.filter((id) => id !== material.id))}

@@ -40,6 +40,8 @@ export function OpeningChoice({ opening, onChange }: OpeningChoiceProps) {
         pictures={opening.pictures}
         most={3}
         of="opening"
+        // Of a full picture the others wait until they are shown as a strip.
+        placeAt={(at) => (opening.layout === 'full' && at === 0 ? 'opening' : 'strip')}
         onChange={(pictures) =>
           onChange({
             layout: pictures.length > 0 && opening.layout === 'words' ? 'full' : opening.layout,

@@ -2,10 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import { newPart } from '#core/parts/new-part.ts';
 import { type Part, type PartKind, partSchema } from '#core/parts/parts.ts';
 import { fromParagraphs } from '#core/words/rich-text.ts';
+import type { Material } from '#core/materials/material.ts';
 import { sampleSound } from '#core/materials/sample-sound.ts';
 import { drawingOf } from '#site/parts/parts.ts';
 import { partSettings, settingsOf } from './parts.ts';
-import { partState } from './part-state.ts';
+import { openingState, partState } from './part-state.ts';
 
 const kinds = partSchema.options.map((option) => option.shape.kind.value) as PartKind[];
 const detailOf = (part: Part) => settingsOf(part).detail(part);
@@ -25,6 +26,24 @@ describe('what is said of parts', () => {
     expect(partSettings[kind].name).toMatch(/^[A-Z]/);
     expect(partSettings[kind].empty).toMatch(/[.?]$/);
     expect(kinds.filter((other) => partSettings[other].name === partSettings[kind].name)).toEqual([kind]);
+  });
+
+  test('a picture with too few pixels for its place is told, in a part and in the opening', () => {
+    const picture = {
+      ...{ ...sound, kind: 'picture', id: 'picture-1', alt: 'A dot', fixes: {} },
+      facts: { format: 'png', widthPx: 24, heightPx: 24 },
+    } as unknown as Material;
+    const part = { ...newPart('picture', 'part-one', [picture.id]) } as Part;
+    expect(partState(part, [picture], false)).toMatchObject({
+      sign: 'needs',
+      words: 'A picture is too small for its place',
+    });
+    const opening = { layout: 'full' as const, pictures: [picture.id] };
+    expect(openingState(opening, [picture])?.words).toContain('too small');
+    const large = { ...picture, facts: { ...picture.facts, widthPx: 4000 } } as Material;
+    expect(partState(part, [large], false).sign).toBe('fine');
+    expect(openingState(opening, [large])).toBeNull();
+    expect(openingState({ ...opening, layout: 'words' }, [picture])).toBeNull();
   });
 
   test('a kind that a newer version knows has a name, a sentence and nothing to set', () => {

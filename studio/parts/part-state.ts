@@ -1,5 +1,9 @@
+import { coarseHere, type Place } from '#core/gallery/coarse-here.ts';
+import { shownSize } from '#core/gallery/fixed-frame.ts';
+import type { Id } from '#core/id.ts';
 import type { Material } from '#core/materials/material.ts';
 import { materialsById } from '#core/materials/materials-by-id.ts';
+import type { Opening } from '#core/pages/opening.ts';
 import { isEmptyPart } from '#core/parts/is-empty-part.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import { type Part, rulesOf } from '#core/parts/parts.ts';
@@ -20,6 +24,19 @@ export const legend: readonly PartState[] = [
   { ...editedSince, words: 'Edited since live' },
 ];
 
+/** How many of some pictures have too few pixels for a place. */
+export const coarseAmong = (ids: readonly Id[], place: Place, materials: ReadonlyMap<Id, Material>): number =>
+  ids.filter((id) => {
+    const one = materials.get(id);
+    return one?.kind === 'picture' && coarseHere(shownSize(one.facts, one.fixes), place) !== null;
+  }).length;
+
+/** Of parts that are pictures, the place these get. */
+function placeOf(part: Part): Place | null {
+  if (part.kind === 'picture') return part.width;
+  return part.kind === 'gallery' ? 'gallery' : null;
+}
+
 /**
  * Whether a part is empty, needs something before it is shown, or is newer than what readers see.
  *
@@ -37,5 +54,30 @@ export function partState(part: Part, materials: readonly Material[], edited: bo
     (one) => (one.kind === 'sound' || one.kind === 'clip') && one.transcript.trim() === '',
   );
   if (silent) return { sign: 'needs', words: 'Needs a transcript, for people who cannot hear it' };
+  const place = placeOf(part);
+  const coarse = place ? coarseAmong(materialsOf(part), place, known) : 0;
+  if (coarse > 0)
+    return {
+      sign: 'needs',
+      words:
+        coarse === 1
+          ? 'A picture is too small for its place'
+          : `${coarse} pictures are too small for their place`,
+    };
   return edited ? editedSince : ready;
+}
+
+/** What the opening needs, where its pictures have too few pixels for it; null where nothing is to be said. */
+export function openingState(
+  { layout, pictures }: Opening,
+  materials: readonly Material[],
+): PartState | null {
+  if (layout === 'words' || pictures.length === 0) return null;
+  const [first] = pictures;
+  const known = materialsById(materials);
+  const coarse =
+    layout === 'full' && first
+      ? coarseAmong([first], 'opening', known)
+      : coarseAmong(pictures, 'strip', known);
+  return coarse > 0 ? { sign: 'needs', words: 'The picture is too small for the opening' } : null;
 }

@@ -78,6 +78,7 @@ export function GalleryPanel({ part, onChange }: PartPanelProps<'gallery'>) {
         pictures={part.pictures}
         most={mostInGallery}
         of="gallery"
+        placeAt={() => 'gallery'}
         onChange={(pictures) => onChange({ ...part, pictures })}
       />
     </div>

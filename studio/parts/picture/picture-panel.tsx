@@ -1,6 +1,7 @@
 import { Crop } from 'lucide-react';
 import { useState } from 'react';
 import { useSite } from '../../api/site-context.tsx';
+import { CoarseNote } from '../../materials/coarse-note.tsx';
 import { FixDialog } from '../../materials/fixes/fix-dialog.tsx';
 import { MaterialWords } from '../../materials/material-words.tsx';
 import { WebAddressField } from '../../ui/web-address-field.tsx';
@@ -48,6 +49,7 @@ export function PicturePanel({ part, onChange }: PartPanelProps<'picture'>) {
       {material && (
         <div className="grid gap-2 sm:grid-cols-2">
           <MaterialWords material={material} brief />
+          <CoarseNote material={material} place={part.width} />
         </div>
       )}
       <WebAddressField

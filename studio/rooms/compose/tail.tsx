@@ -11,7 +11,7 @@ import { Bow } from '../../ui/bow.tsx';
 import { Sortable } from '../../ui/sortable.tsx';
 import { useShared } from '../../ui/use-shared.ts';
 import type { ComposeActions } from './composed-part.tsx';
-import { editedSince, legend, partState, type PartState } from '../../parts/part-state.ts';
+import { editedSince, legend, openingState, partState, type PartState } from '../../parts/part-state.ts';
 import { settingsOf } from '../../parts/parts.ts';
 
 function Sign({ state }: { state: PartState }) {
@@ -147,6 +147,7 @@ export function Tail(props: TailProps) {
   const waits = live.waiting.find((one) => one.page === page.id);
   const isLive = live.release !== null && waits?.kind !== 'added';
   const { parts } = page;
+  const coarseOpening = openingState(page.opening, materials);
   const beside = standingBeside(parts);
   const ids = useShared(parts.map(({ id }) => id));
   const move = (from: number, to: number) => {
@@ -194,7 +195,16 @@ export function Tail(props: TailProps) {
                     ? 'full picture'
                     : page.opening.layout}
               </span>
-              {isLive && waits?.opening && <Sign state={editedSince} />}
+              {coarseOpening ? (
+                <Sign state={coarseOpening} />
+              ) : (
+                isLive && waits?.opening && <Sign state={editedSince} />
+              )}
+              {selected === 'opening' && coarseOpening && (
+                <span className="col-[2/-1] -mt-1.5 pb-1.5 text-start text-xs whitespace-normal text-clay compact:hidden">
+                  {coarseOpening.words}
+                </span>
+              )}
             </button>
           </li>
           {parts.map((part, at) => (
