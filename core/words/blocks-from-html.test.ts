@@ -35,6 +35,22 @@ describe('the structure of HTML', () => {
     ]);
   });
 
+  // How word processors write bold and slanted words to the clipboard, from memory.
+  test('bold and slanted words are so by the property itself, and by none whose name ends like it', () => {
+    const html = `<p class=MsoNormal><b style='mso-bidi-font-weight:normal'>one</b><i style='mso-bidi-font-style:normal'> two</i>
+      <span style='mso-bidi-font-weight:bold'>three</span> <span style='font-size:12.0pt;font-weight:bold'>four</span>
+      <b style='font-weight:normal'>five</b></p>`;
+    expect(blocksOf(html)).toEqual([
+      paragraph(
+        text('one', 'bold'),
+        text(' two', 'italic'),
+        text(' three '),
+        text('four', 'bold'),
+        text(' five'),
+      ),
+    ]);
+  });
+
   test('lists keep their nesting, whether it stands inside an item or beside it', () => {
     const inside = blocksOf('<ul><li>a<ol><li>b</li></ol></li><li>c</li></ul>');
     const beside = blocksOf('<ul><li>a</li><ol><li>b</li></ol><li>c</li></ul>');

@@ -28,21 +28,32 @@ const blockTags = new Set(
 const longestText = 20_000;
 
 const nameOf = (node: AnyNode): string => (isTag(node) ? node.name.toLowerCase() : '');
-const styleOf = (element: Element): string => (element.attribs['style'] ?? '').toLowerCase();
+/**
+ * What an element's own style says of a property; empty where it says nothing. The property itself, and none whose name only ends
+ * like it: a word processor writes `mso-bidi-font-weight:normal` on what is bold.
+ */
+function styleOf(element: Element, property: string): string {
+  const declarations = (element.attribs['style'] ?? '').toLowerCase().split(';');
+  for (const declaration of declarations.reverse()) {
+    const [name = '', value = ''] = declaration.split(':');
+    if (name.trim() === property) return value.trim();
+  }
+  return '';
+}
 
 function markOf(element: Element): Mark[] {
-  const style = styleOf(element);
+  const weight = styleOf(element, 'font-weight');
+  const slant = styleOf(element, 'font-style');
   const marks: Mark[] = [];
-  const bold = /font-weight:\s*(bold|[6-9]00)/.test(style);
   switch (element.name.toLowerCase()) {
     case 'b':
     case 'strong':
-      if (!/font-weight:\s*(normal|[1-4]00)/.test(style)) marks.push({ type: 'bold' });
+      if (!/^(?:normal|[1-4]00)/.test(weight)) marks.push({ type: 'bold' });
       break;
     case 'i':
     case 'em':
     case 'cite':
-      if (!/font-style:\s*normal/.test(style)) marks.push({ type: 'italic' });
+      if (!slant.startsWith('normal')) marks.push({ type: 'italic' });
       break;
     case 'a': {
       const href = (element.attribs['href'] ?? '').trim();
@@ -52,8 +63,8 @@ function markOf(element: Element): Mark[] {
       break;
     }
     default:
-      if (bold) marks.push({ type: 'bold' });
-      if (/font-style:\s*italic/.test(style)) marks.push({ type: 'italic' });
+      if (/^(?:bold|[6-9]00)/.test(weight)) marks.push({ type: 'bold' });
+      if (slant.startsWith('italic')) marks.push({ type: 'italic' });
   }
   return marks;
 }
