@@ -191,7 +191,7 @@ test('by finger: the grip is pulled, and what it is dropped under holds it', asy
 
 describe('what is tied to it', () => {
   test('a link is named and led somewhere, put away again and hung up', async () => {
-    await studio.press('button', 'Tie something');
+    await studio.press('button', 'Add a page');
     await studio.press('menuitem', /^Outside link/);
     await studio.fill('Name', 'Harbour office');
     await studio.fill(/^Where it leads/, 'not an address at all');
@@ -209,7 +209,7 @@ describe('what is tied to it', () => {
   });
 
   test('a plain page begins with an outline, Private in a site that is live', async () => {
-    await studio.press('button', 'Tie something');
+    await studio.press('button', 'Add a page');
     await studio.press('menuitem', /^Page/);
     const field = await page.waitForSelector('[role="dialog"] select');
     await field?.select('thanks');

@@ -252,7 +252,7 @@ describe('gathering', () => {
     await studio.reads('Case facts');
     await studio.fill('Title', 'Spinning');
     // The opening shows a piece of a page's best picture; what is to be played hangs below.
-    await studio.press('button', 'tie something here');
+    await studio.press('button', 'add something here');
     await studio.press('button', 'Picture');
     await studio.press('button', 'Choose a picture');
     await studio.press('button', 'Spinning');

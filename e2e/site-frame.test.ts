@@ -152,7 +152,7 @@ test('a site begins from a starter that was looked at, and an existing one takes
     return sites.filter(({ title }) => title === 'Three years').length;
   });
   expect(begun).toBe(1);
-  await studio.press('button', 'Tie something');
+  await studio.press('button', 'Add a page');
   await studio.press('menuitem', /^From a starter/);
   await studio.press('radio', /^Work to be hired for/);
   await studio.reads('there is one already');

@@ -193,6 +193,9 @@ describe('from a folder of photos to a published page', () => {
     await picture?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
     await picture?.click();
     await reader.page.waitForSelector('.pswp--open');
+    await reader.named('dialog', 'Tide clock');
+    await reader.page.waitForFunction(() => document.querySelector('.pswp__preloader--active') === null);
+    expect(await reader.axe()).toEqual([]);
     await reader.reads('I drew the dial with only one hand.');
     // While the picture is still opening Escape waits, as it would under a quick finger: press until it is closed.
     for (let n = 0; n < 20 && (await reader.page.$('.pswp')); n++) {

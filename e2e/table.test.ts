@@ -11,7 +11,7 @@ const columnsOf = (driver: typeof studio) =>
 test('cells are pasted, numbers added up, a row moved by keys, and a Private column stays with its maker', async () => {
   const { page } = studio;
   await studio.press('link', /^Shared tool board/);
-  await studio.press('button', 'Tie something at the end');
+  await studio.press('button', 'Add something at the end');
   await studio.press('button', 'Table');
   await studio.press('textbox', 'Column 1, row 1');
   await studio.paste('', 'What\tHours\tCost\nFrame\t6,5\t"€ 12,00"\nPaint\t2\t€ 9,50\n');

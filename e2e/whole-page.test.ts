@@ -95,7 +95,7 @@ describe('a whole case page', () => {
     await last?.click();
     await studio.press('button', 'Quote');
     await studio.fill('What was said', 'It holds me and my aunt.');
-    await studio.press('button', 'Tie something at the end');
+    await studio.press('button', 'Add something at the end');
     await studio.press('button', 'Evidence');
     await studio.press('button', 'Choose the thing itself');
     await studio.press('button', /^Gears and motor/);

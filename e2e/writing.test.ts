@@ -128,7 +128,7 @@ describe('finding by name', () => {
     await studio.page.keyboard.press('s');
     await studio.page.waitForFunction(() => location.pathname.endsWith('/share'));
     await studio.page.keyboard.press('?');
-    await studio.reads('tie something in, then type what it is');
+    await studio.reads('add something to the page, then type what it is');
     expect(await studio.axe()).toEqual([]);
     await studio.press('checkbox', /^Keys pressed alone/);
     await studio.page.keyboard.press('Escape');

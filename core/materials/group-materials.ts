@@ -77,12 +77,13 @@ export function groupMaterials(
     case 'alike': {
       const known = new Map(materials.map((material) => [material.id, material]));
       const groupOf = new Map<Id, string>();
+      let unnamed = 0;
       for (const group of alike) {
         const here = group.filter((id) => known.has(id));
         const [first] = here;
         if (first === undefined || here.length < 2) continue;
         const key = `alike-${first}`;
-        start(key, known.get(first)?.title || 'Look-alikes');
+        start(key, known.get(first)?.title || `Look-alikes ${++unnamed}`);
         for (const id of here) groupOf.set(id, key);
       }
       start('single', 'Like no other');

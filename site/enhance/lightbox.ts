@@ -15,6 +15,26 @@ function loadStyles(): Promise<void> {
   });
 }
 
+/** Gives it the ground, the ink and the type of the page that it lies over, and a name for whoever hears it. */
+function dress(box: HTMLElement): void {
+  const sheet = document.querySelector('.site .sheet') ?? document.body;
+  const worn = getComputedStyle(sheet);
+  const [paper, ink] = [worn.getPropertyValue('--paper'), worn.getPropertyValue('--ink')];
+  for (const [property, value] of [
+    ['--pswp-bg', paper],
+    ['--pswp-placeholder-bg', paper],
+    ['--pswp-icon-color', ink],
+    ['--pswp-icon-color-secondary', paper],
+    ['--pswp-icon-stroke-color', ink],
+    ['--pswp-preloader-color', ink],
+    ['--pswp-error-text-color', ink],
+    ['font-family', worn.fontFamily],
+  ] as const)
+    box.style.setProperty(property, value);
+  box.setAttribute('aria-modal', 'true');
+  box.setAttribute('aria-label', document.querySelector('h1')?.textContent || document.title);
+}
+
 /** Shows the pictures of the page large, starting at one; Escape closes, arrows move, focus returns to the link. */
 export async function openLightbox(links: readonly HTMLAnchorElement[], index: number): Promise<void> {
   await loadStyles();
@@ -34,7 +54,7 @@ export async function openLightbox(links: readonly HTMLAnchorElement[], index: n
   const box = new PhotoSwipe({
     dataSource,
     index,
-    bgOpacity: 0.94,
+    bgOpacity: 1,
     showHideAnimationType: reduced ? 'none' : 'fade',
     returnFocus: false,
     wheelToZoom: true,
@@ -62,4 +82,5 @@ export async function openLightbox(links: readonly HTMLAnchorElement[], index: n
   });
   box.on('destroy', () => links[box.currIndex]?.focus());
   box.init();
+  if (box.element) dress(box.element);
 }

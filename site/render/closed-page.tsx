@@ -5,7 +5,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
  * with no name, no title and no hint. It carries its own style so that it needs no other file.
  */
 export const closedPageStyle =
-  ':root{color-scheme:light}body{margin:0;min-height:100vh;display:grid;place-content:center;padding:2rem;background:#f9faf8;color:#101814;font:1.15rem/1.55 Georgia,serif}main{max-width:32rem}h1{font-size:2.3rem;line-height:1.1;font-weight:400;letter-spacing:-.02em;margin:0 0 1rem}p{margin:0 0 .8rem}';
+  ':root{color-scheme:light}body{box-sizing:border-box;margin:0;min-height:100vh;display:grid;place-content:center;padding:2rem;background:#f9faf8;color:#101814;font:1.15rem/1.55 Georgia,serif}main{max-width:32rem}h1{font-size:2.3rem;line-height:1.1;font-weight:400;letter-spacing:-.02em;margin:0 0 1rem}p{margin:0 0 .8rem}';
 
 export function renderClosedPage(): string {
   const main = renderToStaticMarkup(

@@ -31,7 +31,9 @@ export function NameSite() {
           params: { site: site.id },
           body: { starter, arranged: true, pages: siteStarterOf(starter).pages.map(({ key }) => key) },
         }).catch(() =>
-          problemNotice('The site is there, but without its starter: take it over with “Tie something”.'),
+          problemNotice(
+            'The site is there, but without its starter: take it over in Arrange, with “Add a page”.',
+          ),
         );
       await client.invalidateQueries({ queryKey: ['sites'] });
       await navigate(`/${site.id}/${starter ? 'arrange' : 'projects'}`, { replace: true });

@@ -115,7 +115,7 @@ export function TieSomething({ onTied }: { onTied: (id: Id, kind: Kind, name: st
         align="end"
         opener={
           <Button look="ink">
-            <Plus size={16} aria-hidden="true" /> Tie something
+            <Plus size={16} aria-hidden="true" /> Add a page
           </Button>
         }
       >

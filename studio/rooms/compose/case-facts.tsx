@@ -106,7 +106,9 @@ export function CaseFactsColumn({
       </div>
       <div className={`flex flex-col gap-2.5 ${folded ? 'min-[1021px]:hidden' : ''}`}>
         <div>
-          <p className="field-name">Height</p>
+          <p className="field-name">
+            Who can see it <em>its height</em>
+          </p>
           <HeightRow
             effective={effectiveHeight(state, { page: page.id })}
             of={name}

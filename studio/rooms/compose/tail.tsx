@@ -227,7 +227,7 @@ export function Tail(props: TailProps) {
         onClick={onTie}
       >
         <Plus className="justify-self-center bg-paper" size={14} aria-hidden="true" />
-        <span>Tie something at the end</span>
+        <span>Add something at the end</span>
       </button>
       <div className="note relative mt-auto border-t border-t-line bg-paper px-2 pt-2.5 compact:hidden">
         <ul

@@ -62,7 +62,7 @@ function TieMenu({ at, onOpen, onTie }: Omit<TieLineProps, 'open'>) {
         onChange={(event) => setTyped(event.target.value)}
       />
       <span id={`tie-${at}-first`} className="sr-only" role="status">
-        {offered[0] ? `Enter ties ${nameOf(offered[0])}` : 'No part is called that'}
+        {offered[0] ? `Enter adds ${nameOf(offered[0])}` : 'No part is called that'}
       </span>
       {offered.map((kind, n) => {
         const Icon = iconOf(kind);
@@ -104,7 +104,7 @@ export const TieLine = memo(function TieLine(props: TieLineProps) {
           onClick={() => onOpen(at)}
         >
           <span className="relative inline-flex items-center gap-1 bg-[#f9faf8] px-2.5 font-text text-[12px] leading-6.5 font-firm text-[#3f4f4d] group-hover/tie:text-vermilion-deep">
-            <Plus size={14} aria-hidden="true" /> {over ? 'let go to tie it here' : 'tie something here'}
+            <Plus size={14} aria-hidden="true" /> {over ? 'let go to put it here' : 'add something here'}
           </span>
         </button>
       )}

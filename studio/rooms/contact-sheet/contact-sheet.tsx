@@ -11,6 +11,7 @@ import type { PartOf } from '#core/parts/parts.ts';
 import { usedMaterials } from '#core/materials/where-used.ts';
 import { frames } from '#core/gallery/row-shares.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
+import { plural } from '#core/words/plural.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Loading } from '../../ui/states.tsx';
@@ -197,11 +198,11 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
       {/* eslint-disable-next-line jsx-a11y/no-static-element-interactions -- keys of the buttons inside */}
       <div className="pt-1 pb-5 px-6 flex-1 narrow:px-4" onKeyDown={onKey}>
         <div className="flex flex-wrap gap-x-5 gap-y-3.5 mb-3.5">
-          {sheet.groups.map((group) => (
+          {sheet.groups.map((group, at) => (
             <section
               key={group[0]}
               className="bracket relative max-w-full px-1.5 pt-5.5"
-              aria-label={`${group.length} look alike`}
+              aria-label={`Look-alikes ${at + 1}: ${plural(group.length, 'picture')}`}
             >
               <p className="absolute left-4 top-0 py-0 px-2 bg-paper text-s leading-5 font-firm text-straw-ink">
                 <span>{group.length} look alike: keep one or two</span>

@@ -171,7 +171,7 @@ export function Share() {
           <OutsiderSection />
           <section aria-labelledby="pages">
             <h2 id="pages" className="mb-2 text-[1.0625rem]">
-              How high each page flies
+              Who can see each page <em className="text-s font-plain text-ink-3 not-italic">its height</em>
             </h2>
             <p className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
               <HeightsDialog pages={listed} />

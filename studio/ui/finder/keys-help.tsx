@@ -17,7 +17,7 @@ const groups: { name: string; keys: [keys: string[], what: string][] }[] = [
   {
     name: 'On a page',
     keys: [
-      [['/'], 'tie something in, then type what it is'],
+      [['/'], 'add something to the page, then type what it is'],
       [['↑', '↓'], 'in the tail: the part above, the part below'],
       [['Alt', '↑'], 'in the tail: move a part up; with ↓ down'],
       [['Enter'], 'edit the part; in the tray: place it on the page'],
