@@ -1,6 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { useForm } from 'react-hook-form';
 import {
   createAccount,
@@ -12,6 +13,7 @@ import {
 import { call, Refusal } from '../api/call.ts';
 import { Field } from '../ui/field.tsx';
 import { ForgottenForm } from './forgotten-form.tsx';
+import { HungPictures } from './hung-pictures.tsx';
 import { KiteMark } from '../ui/kite-mark.tsx';
 import { OpenSites } from './open-sites.tsx';
 import { SignInForm } from './sign-in-form.tsx';
@@ -91,18 +93,32 @@ export function Welcome({ demo, registration, sendsMail }: Omit<Me, 'account'>) 
   const takesNew = registration !== 'closed';
   const [at, setAt] = useState<AtDoor>(takesNew ? 'new' : 'known');
   const enter = useEnter();
+  const door = useRef<HTMLElement>(null);
+  const toSignIn = () => {
+    flushSync(() => setAt('known'));
+    door.current?.querySelector('input')?.focus();
+  };
   const enterDemo = useMutation({ mutationFn: () => call(signInToDemo), onSuccess: enter });
   return (
-    <main className="grid min-h-full content-start gap-x-24 gap-y-10 px-6 py-12 md:grid-cols-[minmax(0,30rem)_22rem] md:justify-center md:py-[14vh]">
+    <main className="grid min-h-full content-start gap-x-24 gap-y-10 px-6 py-6 md:grid-cols-[minmax(0,30rem)_22rem] md:justify-center md:py-[9vh]">
       <div className="grid content-start gap-5">
-        <KiteMark dark />
-        <h1 className="text-balance font-head text-[2.75rem] leading-[1.05] font-bold">
+        <div className="flex items-center justify-between">
+          <KiteMark dark />
+          {/* On a phone the form stands below all of this. */}
+          {at === 'new' && (
+            <button type="button" className="link min-h-11 px-2 md:hidden" onClick={toSignIn}>
+              I have an account
+            </button>
+          )}
+        </div>
+        <h1 className="text-balance font-head text-[2.25rem] leading-[1.05] font-bold md:text-[2.75rem]">
           Put your work on the wall, and hold the string.
         </h1>
         <p className="max-w-[46ch] text-base leading-6 text-ink-2">
           From a heap of photos to a site that shows the work well. Nothing opens to anybody until you say so,
           and every change to your pages can be undone.
         </p>
+        <HungPictures />
         {demo && (
           <div className="grid justify-items-start gap-2 border-t border-line pt-5">
             <Button look="ink" disabled={enterDemo.isPending} onClick={() => enterDemo.mutate()}>
@@ -118,6 +134,7 @@ export function Welcome({ demo, registration, sendsMail }: Omit<Me, 'account'>) 
         )}
       </div>
       <section
+        ref={door}
         className="shadow-2 rounded-s [clip-path:none] grid content-start gap-4 self-start bg-raised p-6 md:row-span-2"
         aria-labelledby="door"
       >

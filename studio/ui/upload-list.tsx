@@ -101,8 +101,12 @@ export function UploadList({ quiet = false }: { quiet?: boolean }) {
       </div>
       {running.length > 0 && <ProgressBar share={share} className="mt-2" />}
       {/* A list that scrolls must be reachable without a mouse. On a phone it leaves room for what has arrived. */}
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <ul className="mt-1 max-h-56 overflow-auto phone:max-h-26" tabIndex={0} aria-label="Each file">
+      <ul
+        className={`mt-1 max-h-56 overflow-auto phone:max-h-26 ${running.length + failed + again === 0 ? 'phone:hidden' : ''}`}
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        tabIndex={0}
+        aria-label="Each file"
+      >
         {(running.length > 0 ? list : failedFirst(list)).map((upload) => (
           <Line key={upload.id} upload={upload} />
         ))}

@@ -235,11 +235,11 @@ export function Gather() {
                 </Button>
                 <Button look="bare" onClick={() => setChosen([])}>
                   <X size={16} aria-hidden="true" />
-                  None
+                  <span className="phone:sr-only">None</span>
                 </Button>
                 <Button look="danger" className="ml-auto" onClick={() => void bin()}>
                   <Trash2 size={16} aria-hidden="true" />
-                  Delete
+                  <span className="phone:sr-only">Delete</span>
                 </Button>
               </div>
             )}
