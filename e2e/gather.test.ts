@@ -296,7 +296,6 @@ describe('gathering', () => {
     await studio.press('button', 'Use the proposed 6');
     // Its sharpest opens the page already.
     await studio.reads('like the opening');
-    await studio.reads('very bright');
     const order = () =>
       studio.page.$$eval('main section ol li .truncate', (lines) => lines.map((one) => one.textContent));
     const proposed = await order();
