@@ -1,11 +1,16 @@
 import type { Size } from './fixed-frame.ts';
+import { mostEnlarged } from './picture-quality.ts';
+import { frames } from './row-shares.ts';
 
-/** How wide each place of a page gets on a wide window, in CSS pixels: its widest, as the themes lay it out. */
-const widestPx = { opening: 1280, strip: 380, gallery: 380, text: 660, wide: 1160, full: 1280, window: 1280 };
+/** A window as most readers have it at least, in CSS pixels, and a third of a row in a gallery. */
+const windowPx = 1280;
+const inRowPx = Math.round(frames.wide.widthPx / 3);
+/** How wide a picture gets in each place of a page on such a window; words are set about 660 wide. */
+const widestPx = {
+  ...{ opening: windowPx, full: windowPx, window: windowPx },
+  ...{ wide: frames.wide.widthPx, text: 660, strip: inRowPx, gallery: inRowPx },
+};
 export type Place = keyof typeof widestPx;
-
-/** How far a picture may be enlarged before one sees it (our choice, the same as for what is called too small in Gather). */
-const mostEnlarged = 1.5;
 
 /** A picture that has too few pixels for where it is placed. */
 export interface Coarse {

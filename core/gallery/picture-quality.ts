@@ -9,9 +9,10 @@ const blurredFrom = 0.46;
 /** Nearly all of a very dark picture lies below this luminance, and most of a very bright one above the other. */
 const darkBelow = 64;
 const brightAbove = 215;
-/** Widest place of a page, and how much a picture may be enlarged there before one sees it (both our choice). */
+/** Widest place of a page (our choice). */
 const widestPlacePx = 1200;
-const mostEnlarged = 1.5;
+/** How far a picture may be enlarged before one sees it (our choice). */
+export const mostEnlarged = 1.5;
 
 /**
  * What a maker might want to know of a picture before it is shown large.

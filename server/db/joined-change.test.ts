@@ -100,6 +100,27 @@ describe('two tabs on the settings of one site', () => {
     expect((await maker.state(site.id)).site).toMatchObject({ height: 'private', address: null });
   });
 
+  test('a raise that was given up is not done by an undo without a yes', async () => {
+    const { site, revision } = await maker.site();
+    const params = { site: site.id };
+    await maker.call(changeSite, {
+      params,
+      body: { seen: revision, label: 'Up', change: { height: 'unlisted' } },
+    });
+    await maker.publish(site.id);
+    await maker.call(changeSite, {
+      params,
+      body: {
+        ...{ seen: revision, label: 'Height', decided: 'theirs' },
+        ...{ change: { height: 'public' }, was: { height: 'private' } },
+      },
+    });
+    await expect(maker.call(undoEdit, { params })).rejects.toMatchObject({ status: 409 });
+    expect((await maker.state(site.id)).site.height).toBe('unlisted');
+    await maker.call(undoEdit, { params, body: { sure: true } });
+    expect((await maker.state(site.id)).site.height).toBe('public');
+  });
+
   test('the same words twice are no question', async () => {
     const { send, elsewhere, now } = await tab();
     await elsewhere({ title: 'Same' });

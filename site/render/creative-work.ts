@@ -28,7 +28,6 @@ export function creativeWork(input: PageInput): WithContext<CreativeWork> {
   const ended = facts.to === 'now' ? null : (facts.to ?? facts.from);
   const maker = { '@type': 'Person' as const, name: by };
   const role = facts.role.trim();
-  // What its maker did in it, and from when to when: of a whole work schema.org knows only when it was done.
   const url = facts.licence && licenceUrl(facts.licence);
   const contributor = facts.withWhom
     .filter(({ name }) => name.trim() !== '')
@@ -44,6 +43,7 @@ export function creativeWork(input: PageInput): WithContext<CreativeWork> {
     name: page.title,
     inLanguage: page.language,
     abstract: page.summary,
+    // What its maker did in it, and from when to when: of a whole work schema.org knows only when it was done.
     creator:
       role || facts.from
         ? filled({
