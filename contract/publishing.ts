@@ -1,3 +1,4 @@
+import { neededRules } from '#core/check/needed-rules.ts';
 import { z } from 'zod';
 import { idSchema } from '#core/id.ts';
 import { setTimeTermsSchema } from '#core/release/set-time.ts';
@@ -68,7 +69,7 @@ const pageToMendSchema = z.object({
   title: z.string(),
   needs: z.array(
     z.object({
-      kind: z.enum(['alt', 'transcript', 'credit', 'gone', 'outline']),
+      kind: z.enum(neededRules),
       count: z.number().int().positive(),
     }),
   ),

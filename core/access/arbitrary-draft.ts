@@ -32,6 +32,8 @@ export const marker = {
   page: (page: string) => `«${page}»`,
   part: (part: string) => `«${part}»`,
   material: (material: string) => `«${material}»`,
+  /** Why something is let stand: nobody's but its maker's. */
+  waiver: '«a waiver»',
 };
 
 function material(at: number): Material {
@@ -328,6 +330,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
       look: { ...firstLook, ground: { ...firstLook.ground, picture: spec.ground } },
       evidenceWanted: 3,
       ...{ ...firstArrangement, wallOrder: spec.wallOrder, offWall: spec.offWall },
+      waived: [{ key: 'alt page-0', of: '0'.repeat(16), reason: marker.waiver }],
       ...{ quickLinks: spec.quickLinks, language: spec.language, welcome: spec.welcome },
       linkPictures: spec.linkPictures,
       ...{ wallLabels: spec.wallLabels, wallDates: true, wallTags: true },

@@ -5,6 +5,9 @@ import { mine } from '../credits/provenance.ts';
 import { sampleLinkFacts } from '../materials/sample-link.ts';
 import type { PageOf } from '../pages/page.ts';
 import { newPart } from '../parts/new-part.ts';
+import { digestOf } from './digest.ts';
+import { findingsOfPage } from './findings-of-page.ts';
+import { neededRules } from './needed-rules.ts';
 import { publishNeeds } from './publish-needs.ts';
 
 const [sample] = fc.sample(draftArbitrary, { numRuns: 1, seed: 5 });
@@ -18,6 +21,7 @@ const bare: PageOf<'project'> = {
   parts: [newPart('gallery', 'gallery-1', ['material-1', 'material-2', 'material-1'])],
 };
 const whole = { ...sample, site: { ...sample.site, height: 'public' as const }, pages: [bare] };
+const today = '2026-11-29';
 const needs = (materials: object, fields: Partial<PageOf<'project'>> = {}) =>
   publishNeeds(
     {
@@ -26,6 +30,7 @@ const needs = (materials: object, fields: Partial<PageOf<'project'>> = {}) =>
       materials: sample.materials.map((one) => ({ ...one, provenance: mine, ...materials }) as typeof one),
     },
     () => true,
+    today,
   ).flatMap((one) => one.needs);
 
 test('counts works of others whose source or licence is not said, once each', () => {
@@ -49,7 +54,7 @@ test('counts pictures without alt text, what is heard without words, and links t
     kind: 'link',
     facts: sampleLinkFacts({ url: 'https://kite.example/', state }),
   });
-  expect(needs(leads('gone'), link)).toEqual([{ kind: 'gone', count: 1 }]);
+  expect(needs(leads('gone'), link)).toEqual([{ kind: 'link', count: 1 }]);
   // What answers late may answer tomorrow.
   expect(needs(leads('slow'), link)).toEqual([]);
 });
@@ -60,6 +65,35 @@ test('counts parts of an outline that stay out because nobody filled them in', (
 });
 
 test('asks only about pages that go, and of those about what somebody can open', () => {
-  expect(publishNeeds(sample, () => false)).toEqual([]);
+  expect(publishNeeds(sample, () => false, today)).toEqual([]);
   expect(needs({ alt: '' }, { height: 'private' })).toEqual([]);
+});
+
+test('is silent about what its maker lets stand, until that is another thing', () => {
+  const alt = { key: `alt ${bare.id} gallery-1 material-1`, of: digestOf(''), reason: '' };
+  const withAlt = (waived: object[]) =>
+    publishNeeds(
+      {
+        ...whole,
+        site: { ...whole.site, waived: waived as (typeof whole.site)['waived'] },
+        materials: sample.materials.map((one) => ({ ...one, provenance: mine, alt: '' }) as typeof one),
+      },
+      () => true,
+      today,
+    ).flatMap((one) => one.needs);
+  expect(withAlt([])).toEqual([{ kind: 'alt', count: 2 }]);
+  expect(withAlt([alt])).toEqual([{ kind: 'alt', count: 1 }]);
+  expect(withAlt([{ ...alt, of: digestOf('other') }])).toEqual([{ kind: 'alt', count: 2 }]);
+});
+
+test('asks about everything that a rule calls Needed', () => {
+  fc.assert(
+    fc.property(draftArbitrary, (draft) => {
+      for (const page of draft.pages) {
+        const materials = new Map(draft.materials.map((one) => [one.id, one]));
+        for (const { weight, rule } of findingsOfPage({ page, site: draft.site, today, materials }))
+          if (weight === 'needed') expect(neededRules).toContain(rule);
+      }
+    }),
+  );
 });

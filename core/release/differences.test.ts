@@ -31,6 +31,7 @@ describe('releasable', () => {
     fc.assert(
       fc.property(draftArbitrary, (draft) => {
         const bytes = JSON.stringify(releasable(draft));
+        expect(bytes).not.toContain(marker.waiver);
         for (const page of draft.pages)
           if (page.height === 'private') expect(bytes).not.toContain(marker.page(page.id));
       }),
@@ -97,6 +98,7 @@ describe('differences', () => {
     rights: 'CC-BY-4.0',
     phases: site.phases.map((phase) => ({ ...phase, name: `${phase.name} again` })),
     notMoments: ['material-1'],
+    waived: [{ key: 'alt page-1', of: '0'.repeat(16), reason: 'A pattern.' }],
   });
 
   test('tell of every setting of the site that any reader notices', () => {

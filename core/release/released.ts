@@ -18,7 +18,7 @@ export function releasable(draft: Draft): Draft {
     return {
       site: {
         ...draft.site,
-        ...{ wallOrder: [], offWall: [], quickLinks: [], notMoments: [] },
+        ...{ wallOrder: [], offWall: [], quickLinks: [], notMoments: [], waived: [] },
         look: withGroundPicture(draft.site.look, () => false),
       },
       pages: [],
@@ -53,7 +53,13 @@ export function releasable(draft: Draft): Draft {
   const site = {
     ...draft.site,
     look,
-    ...{ wallOrder: wallOrder.filter(isKept), offWall: offWall.filter(isKept), quickLinks, notMoments: [] },
+    ...{
+      wallOrder: wallOrder.filter(isKept),
+      offWall: offWall.filter(isKept),
+      quickLinks,
+      notMoments: [],
+      waived: [],
+    },
   };
   return { site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };
 }

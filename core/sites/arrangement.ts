@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { mostWaivers, waiverSchema } from '../check/waiver.ts';
 import { idSchema } from '../id.ts';
 import { licences } from '../credits/licence.ts';
 import { languageSchema } from '../language/language.ts';
@@ -41,6 +42,8 @@ export const arrangementSchema = z.object({
   phases: phasesSchema,
   /** Materials that were said to be no moment, so that they are not proposed again: their maker's alone. */
   notMoments: z.array(idSchema).max(20_000),
+  /** What Check noticed and its maker lets stand, and why: their maker's alone. */
+  waived: z.array(waiverSchema).max(mostWaivers),
 });
 export type Arrangement = z.infer<typeof arrangementSchema>;
 
@@ -63,4 +66,5 @@ export const firstArrangement: Arrangement = {
   rights: null,
   phases: firstPhases,
   notMoments: [],
+  waived: [],
 };

@@ -59,12 +59,13 @@ export const storedSite: StoredKind<Site> = {
     unarranged,
     noMailAddress,
     unarranged,
+    unarranged,
   ],
 };
 /** What of a site says how it is arranged, as its row keeps it. */
 export const storedArrangement: StoredKind<Arrangement> = {
   schema: arrangementSchema,
-  upgrades: [unarranged, unarranged, unarranged, unarranged, noMailAddress, unarranged],
+  upgrades: [unarranged, unarranged, unarranged, unarranged, noMailAddress, unarranged, unarranged],
 };
 export const storedLook: StoredKind<Look> = { schema: lookSchema, upgrades: [asItWas, plain] };
 export const storedMaterial: StoredKind<Material> = {

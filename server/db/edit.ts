@@ -28,12 +28,9 @@ export const noEdit: EditResult = { revision: 0, changes: [], concerns: [] };
 
 /** Refuses a change of what was changed meanwhile, with both versions. */
 export function newer({ row, revision }: Versioned<RowOf<Table>>): Problem {
-  return new Problem(
-    409,
-    'newer',
-    'This was changed in another tab or on another device. Your words are kept here; choose which to keep.',
-    { details: { theirs: row, revision } },
-  );
+  return new Problem(409, 'newer', 'Also changed in another tab or on another device. Your words are kept.', {
+    details: { theirs: row, revision },
+  });
 }
 
 /** Changes rows and remembers how they were. The only way anything a maker owns is written. */

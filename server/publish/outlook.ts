@@ -20,6 +20,7 @@ export async function outlook(
   site: SiteRow,
   draft: Draft,
   staying: readonly Id[],
+  now: Date,
 ): Promise<Outlook> {
   const had = (await hadNow(db, site))?.now ?? null;
   const stays = new Set(staying);
@@ -44,6 +45,6 @@ export async function outlook(
       return gains.length + loses.length > 0 ? [{ reader, gains: named(gains), loses: named(loses) }] : [];
     }),
     // What readers have already was asked about when it went to them.
-    needed: publishNeeds(next, (page) => changed.has(page)),
+    needed: publishNeeds(next, (page) => changed.has(page), now.toISOString().slice(0, 10)),
   };
 }

@@ -49,7 +49,7 @@ export function publishRoutes(app: FastifyInstance, deps: PublishSiteDeps & { no
 
   handle(app, publishOutlook, async ({ params, body }, request) => {
     const { site, draft } = await draftAt(db, makerOf(request).id, params.site);
-    return outlook(db, site, draft, body.staying);
+    return outlook(db, site, draft, body.staying, now());
   });
 
   handle(app, compareRelease, async ({ params }, request) => {

@@ -1,0 +1,86 @@
+import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { type ProjectDraft, draftArbitrary } from '../access/arbitrary-draft.ts';
+import { materialsOn } from '../pages/materials-on.ts';
+import { Checker } from './checker.ts';
+import type { Finding } from './finding.ts';
+import { findingsOfPage } from './findings-of-page.ts';
+
+const today = '2026-11-29';
+/** Everything at once, without remembering anything. */
+function fromScratch({ pages, materials, site }: ProjectDraft): Map<string, Finding[]> {
+  const known = new Map(materials.map((one) => [one.id, one]));
+  return new Map(
+    pages.map((page) => {
+      const here = new Map(
+        materialsOn(page).flatMap((id) => {
+          const one = known.get(id);
+          return one ? [[id, one] as const] : [];
+        }),
+      );
+      return [page.id, findingsOfPage({ page, site, today, materials: here })] as const;
+    }),
+  );
+}
+
+test('told of one change after another, it says what looking at everything again would say', () => {
+  fc.assert(
+    fc.property(
+      draftArbitrary,
+      fc.array(fc.tuple(fc.nat(), fc.nat(), fc.string({ maxLength: 4 }), fc.nat(4)), { maxLength: 6 }),
+      (first, changes) => {
+        let draft = first;
+        const checker = new Checker();
+        const said = new Map<string, Finding[]>();
+        const take = (change: Parameters<Checker['take']>[0]) => {
+          for (const [id, found] of checker.take(change)) {
+            if (found) said.set(id, found);
+            else said.delete(id);
+          }
+          expect(said).toEqual(fromScratch(draft));
+        };
+        take({ site: draft.site, today, pages: draft.pages, materials: draft.materials });
+        for (const [page, material, text, kind] of changes) {
+          const changed = draft.pages[page % draft.pages.length];
+          const other = draft.materials[material % draft.materials.length];
+          if (kind === 0 && changed) {
+            const next = { ...changed, title: text, parts: changed.parts.slice(1) };
+            draft = { ...draft, pages: draft.pages.map((one) => (one.id === next.id ? next : one)) };
+            take({ pages: [next] });
+          } else if (kind === 1 && other) {
+            const next = { ...other, alt: text };
+            draft = { ...draft, materials: draft.materials.map((one) => (one.id === next.id ? next : one)) };
+            take({ materials: [next] });
+          } else if (kind === 2 && other) {
+            draft = { ...draft, materials: draft.materials.filter((one) => one !== other) };
+            take({ goneMaterials: [other.id] });
+          } else if (kind === 3 && changed && draft.pages.length > 1) {
+            draft = { ...draft, pages: draft.pages.filter((one) => one !== changed) };
+            take({ gonePages: [changed.id] });
+          } else if (kind === 4) {
+            draft = { ...draft, site: { ...draft.site, evidenceWanted: text.length } };
+            take({ site: draft.site });
+          }
+        }
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test('looks at no page that nothing of what changed stands on', () => {
+  const [draft] = fc.sample(
+    draftArbitrary.filter(({ pages }) => pages.length > 2),
+    { numRuns: 1, seed: 3 },
+  );
+  if (!draft) throw new Error('no sample');
+  const checker = new Checker();
+  checker.take({ site: draft.site, today, pages: draft.pages, materials: draft.materials });
+  const [page] = draft.pages;
+  if (!page) throw new Error('no page');
+  expect([...checker.take({ pages: [{ ...page, title: 'Other' }] }).keys()]).toEqual([page.id]);
+  for (const one of draft.materials) {
+    const on = draft.pages.filter((other) => materialsOn(other).includes(one.id)).map(({ id }) => id);
+    expect([...checker.take({ materials: [one] }).keys()].sort()).toEqual(on.sort());
+  }
+});

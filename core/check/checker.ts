@@ -1,0 +1,90 @@
+import type { Id } from '../id.ts';
+import type { Material } from '../materials/material.ts';
+import { materialsOn } from '../pages/materials-on.ts';
+import type { ShownPage } from '../pages/page.ts';
+import type { CheckedPage } from './checked-page.ts';
+import type { Finding } from './finding.ts';
+import { findingsOfPage } from './findings-of-page.ts';
+
+/** What is different from what a checker was told before. What it was never told is not there. */
+export interface Changed {
+  site?: CheckedPage['site'];
+  /** Today where the maker is, as ISO 8601 writes it. */
+  today?: string;
+  pages?: readonly ShownPage[];
+  gonePages?: readonly Id[];
+  materials?: readonly Material[];
+  goneMaterials?: readonly Id[];
+}
+
+/**
+ * Looks again only at what changed: a page is looked at when it changed itself, when something that stands on it did, or when
+ * something changed that all pages depend on.
+ */
+export class Checker {
+  #site: CheckedPage['site'] = { language: 'en', evidenceWanted: 0 };
+  #today = '';
+  readonly #pages = new Map<Id, ShownPage>();
+  readonly #materials = new Map<Id, Material>();
+  /** On which pages a material stands. */
+  readonly #standsOn = new Map<Id, Set<Id>>();
+
+  /** @returns what is noticed on each page that was looked at, by its id; null for a page that is gone */
+  take({
+    site,
+    today,
+    pages = [],
+    gonePages = [],
+    materials = [],
+    goneMaterials = [],
+  }: Changed): Map<Id, Finding[] | null> {
+    const stale = new Set<Id>();
+    for (const page of pages) {
+      this.#leave(page.id);
+      this.#pages.set(page.id, page);
+      for (const id of materialsOn(page)) this.#pagesWith(id).add(page.id);
+      stale.add(page.id);
+    }
+    for (const one of materials) this.#materials.set(one.id, one);
+    for (const id of goneMaterials) this.#materials.delete(id);
+    for (const id of [...materials.map((one) => one.id), ...goneMaterials])
+      for (const page of this.#standsOn.get(id) ?? []) stale.add(page);
+    if (site !== undefined || today !== undefined) {
+      this.#site = site ?? this.#site;
+      this.#today = today ?? this.#today;
+      for (const id of this.#pages.keys()) stale.add(id);
+    }
+    const found = new Map<Id, Finding[] | null>();
+    for (const id of gonePages) {
+      this.#leave(id);
+      this.#pages.delete(id);
+      stale.delete(id);
+      found.set(id, null);
+    }
+    for (const id of stale) {
+      const page = this.#pages.get(id);
+      if (page) found.set(id, this.#look(page));
+    }
+    return found;
+  }
+
+  #look(page: ShownPage): Finding[] {
+    const materials = new Map<Id, Material>();
+    for (const id of materialsOn(page)) {
+      const one = this.#materials.get(id);
+      if (one) materials.set(id, one);
+    }
+    return findingsOfPage({ page, site: this.#site, today: this.#today, materials });
+  }
+
+  #pagesWith(material: Id): Set<Id> {
+    const known = this.#standsOn.get(material) ?? new Set();
+    this.#standsOn.set(material, known);
+    return known;
+  }
+
+  #leave(id: Id): void {
+    const was = this.#pages.get(id);
+    if (was) for (const material of materialsOn(was)) this.#standsOn.get(material)?.delete(id);
+  }
+}

@@ -1,0 +1,298 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { draftArbitrary } from '../access/arbitrary-draft.ts';
+import { mine } from '../credits/provenance.ts';
+import { sampleLinkFacts } from '../materials/sample-link.ts';
+import { sampleSound } from '../materials/sample-sound.ts';
+import { noFacts } from '../pages/case-facts.ts';
+import type { Material, MaterialOf } from '../materials/material.ts';
+import type { PageOf } from '../pages/page.ts';
+import { newPart } from '../parts/new-part.ts';
+import type { Part, PartKind } from '../parts/parts.ts';
+import type { Block, RichText } from '../words/rich-text.ts';
+import type { CheckedPage } from './checked-page.ts';
+import { findingsOfPage } from './findings-of-page.ts';
+import { rules, type RuleKey } from './rules.ts';
+
+const [sample] = fc.sample(draftArbitrary, { numRuns: 1, seed: 5 });
+const [someProject] = sample?.pages ?? [];
+const somePicture = sample?.materials.find((one): one is MaterialOf<'picture'> => one.kind === 'picture');
+if (!someProject || !somePicture) throw new Error('no sample');
+
+const picture = (id: string, fields: Partial<MaterialOf<'picture'>> = {}): MaterialOf<'picture'> => ({
+  ...somePicture,
+  ...{ id, title: 'Dial', fileName: 'IMG_0412.jpg', alt: 'A round dial with one hand', caption: '' },
+  ...{ provenance: mine, fixes: {} },
+  facts: { ...somePicture.facts, widthPx: 4000, heightPx: 3000 },
+  ...fields,
+});
+const part = (kind: PartKind, fields: object = {}): Part =>
+  ({ ...newPart(kind, `${kind}-1`), ...fields }) as Part;
+const paragraph = (...content: object[]): Block => ({ type: 'paragraph', content }) as Block;
+const plain = (text: string): object => ({ type: 'text', text });
+const heading = (level: 2 | 3, text: string): Block =>
+  ({ type: 'heading', attrs: { level }, content: text === '' ? [] : [plain(text)] }) as Block;
+const linked = (text: string, href = 'https://tides.example/'): object => ({
+  ...{ type: 'text', text },
+  marks: [{ type: 'link', attrs: { href } }],
+});
+const words = (...content: Block[]): Part =>
+  part('words', { text: { type: 'doc', content } satisfies RichText });
+
+/** A project that no rule has anything to say about, with some of it otherwise. */
+const project = (fields: Partial<PageOf<'project'>> = {}): PageOf<'project'> => ({
+  ...someProject,
+  ...{ id: 'project-1', title: 'Tide clock', summary: 'One hand, one turn a tide.', language: null },
+  ...{ height: 'public', archived: false, parent: null, cover: { picture: null, focus: null } },
+  facts: { ...noFacts, from: '2025-09' },
+  opening: { layout: 'full', pictures: ['a-picture'] },
+  parts: [part('gallery', { pictures: ['b-picture', 'c-picture', 'd-picture'] }) as never],
+  ...fields,
+});
+const four = ['a-picture', 'b-picture', 'c-picture', 'd-picture'].map((id) => picture(id));
+const checked = (
+  page: PageOf<'project'>,
+  materials: readonly Material[] = [],
+  more: Partial<CheckedPage> = {},
+): CheckedPage => ({
+  page,
+  site: { language: 'en', evidenceWanted: 0 },
+  today: '2026-11-29',
+  materials: new Map([...four, ...materials].map((one) => [one.id, one])),
+  ...more,
+});
+const of = (rule: RuleKey, input: CheckedPage) => rules[rule](input);
+const says = (rule: RuleKey, input: CheckedPage) => of(rule, input).map((one) => one.says);
+const withWords = (...content: Block[]) => checked(project({ parts: [words(...content)] }));
+const withPicture = (fields: Partial<MaterialOf<'picture'>>) =>
+  checked(project(), [picture('a-picture', fields)]);
+
+/** The gallery as its own rules make it, so that the page is one that could be stored. */
+const gallery = newPart('gallery', 'gallery-1', ['b-picture', 'c-picture', 'd-picture']);
+const good = checked(project({ parts: [gallery] }));
+
+test('nothing is said about a page in good order', () => {
+  expect(findingsOfPage(good)).toEqual([]);
+});
+
+describe('pictures', () => {
+  test('without alt text, once for each however often it stands there', () => {
+    const bare = picture('a-picture', { alt: ' ' });
+    const page = project({ parts: [newPart('gallery', 'gallery-1', ['a-picture', 'b-picture'])] });
+    expect(of('alt', checked(page, [bare]))).toMatchObject([
+      { weight: 'needed', part: 'opening', material: 'a-picture', says: '“Dial” has no alt text.' },
+    ]);
+  });
+
+  // The first three are examples of failures F30 and F65 in “Techniques for WCAG 2.2” (W3C); from memory.
+  test.each([
+    ['IMG_0412.jpg', 'says only the name of its file'],
+    ['img_0412', 'says only the name of its file'],
+    ['dial', 'repeats the title'],
+    ['Picture of a dial', 'begins with what kind of thing it is'],
+    ['An image showing a dial', 'begins with what kind of thing it is'],
+    ['a'.repeat(201), 'is 201 characters long'],
+  ])('whose alt text is “%.30s”: %s', (alt, fault) => {
+    expect(says('alt-unhelpful', withPicture({ alt }))).toEqual([`The alt text of “Dial” ${fault}.`]);
+  });
+
+  test.each(['A picture frame of oak', 'Photographers on the quay', 'Dial with one hand', 'a'.repeat(200)])(
+    'whose alt text says what there is: “%.30s”',
+    (alt) => expect(of('alt-unhelpful', withPicture({ alt }))).toEqual([]),
+  );
+
+  test('with too few pixels for their place; the same picture is large enough elsewhere', () => {
+    const small = picture('a-picture', { facts: { ...somePicture.facts, widthPx: 600, heightPx: 400 } });
+    const inGallery = newPart('gallery', 'gallery-1', ['a-picture']);
+    expect(of('coarse', checked(project(), [small]))).toMatchObject([{ weight: 'nice', part: 'opening' }]);
+    expect(
+      of(
+        'coarse',
+        checked(project({ opening: { layout: 'words', pictures: [] }, parts: [inGallery] }), [small]),
+      ),
+    ).toEqual([]);
+  });
+
+  test.each([
+    [0, ['The project has no picture.']],
+    [1, ['The project has one picture.']],
+    [3, ['The project has 3 pictures.']],
+    [4, []],
+    [8, []],
+    [9, ['The project has 9 pictures.']],
+  ])('%s of a project', (count, said) => {
+    const all = Array.from({ length: count }, (_, at) => picture(`number-${at}`));
+    const page = project({
+      opening: { layout: 'words', pictures: [] },
+      parts: [
+        newPart(
+          'gallery',
+          'gallery-1',
+          all.map(({ id }) => id),
+        ),
+      ],
+    });
+    expect(says('pictures', checked(page, all))).toEqual(said);
+  });
+});
+
+describe('works of others', () => {
+  const theirs = { ...mine, whose: 'someone-else' as const, maker: 'Ana', source: 'Town archive' };
+
+  test('without source or licence are Needed; a maker nobody named is Nice to have', () => {
+    const weights = (provenance: object) =>
+      of('credit', withPicture({ provenance: { ...theirs, ...provenance } })).map((one) => one.weight);
+    expect(weights({})).toEqual(['needed']);
+    expect(weights({ licence: 'CC-BY-4.0', source: '' })).toEqual(['needed']);
+    expect(weights({ licence: 'CC-BY-4.0', maker: '' })).toEqual(['nice']);
+    expect(weights({ licence: 'CC-BY-4.0', maker: '', makerUnknown: true })).toEqual([]);
+    expect(weights({ whose: 'with-others', maker: '' })).toEqual(['nice']);
+    expect(weights({ whose: 'mine' })).toEqual([]);
+  });
+
+  test('that may be shown only as they are, and are not', () => {
+    const cut = { crop: { x: 0, y: 0, width: 0.5, height: 1 }, turn: 2 };
+    const said = (licence: 'CC-BY-NC-ND-4.0' | 'CC-BY-NC-4.0', fixes: object, whose = 'someone-else') =>
+      says('licence', withPicture({ fixes, provenance: { ...theirs, whose: whose as 'mine', licence } }));
+    expect(said('CC-BY-NC-ND-4.0', cut)).toEqual([
+      '“Dial” is cut and turned, and its licence lets it be shown only as it is.',
+    ]);
+    expect(said('CC-BY-NC-ND-4.0', {})).toEqual([]);
+    expect(said('CC-BY-NC-4.0', cut)).toEqual([]);
+    expect(said('CC-BY-NC-ND-4.0', cut, 'mine')).toEqual([]);
+  });
+});
+
+describe('links', () => {
+  const link = (state: string): Material =>
+    ({
+      ...{ ...somePicture, id: 'link-1', kind: 'link', title: 'Tides', alt: '', fixes: {}, provenance: mine },
+      facts: { ...sampleLinkFacts, state },
+    }) as Material;
+  test.each([
+    ['gone', 'needed'],
+    ['closed', 'nice'],
+    ['slow', 'nice'],
+    ['unreachable', 'nice'],
+  ])('that are %s are %s', (state, weight) => {
+    const page = project({ parts: [newPart('link', 'a-link', ['link-1'])] });
+    expect(of('link', checked(page, [link(state)]))).toMatchObject([{ weight, part: 'a-link' }]);
+    expect(of('link', checked(page, [link('read')]))).toEqual([]);
+  });
+
+  test('whose words say nothing, also where half of them is bold', () => {
+    const bold = {
+      ...linked('here'),
+      marks: [...(linked('x') as { marks: object[] }).marks, { type: 'bold' }],
+    };
+    expect(says('link-words', withWords(paragraph(plain('Read it '), linked('here.'))))).toEqual([
+      'A link reads “here.”.',
+    ]);
+    expect(says('link-words', withWords(paragraph(linked('Click '), bold)))).toEqual([
+      'A link reads “Click here”.',
+    ]);
+    expect(says('link-words', withWords(paragraph(linked('here')), paragraph(linked('More…'))))).toEqual([
+      '2 links read “here” or the like.',
+    ]);
+    expect(says('link-words', withWords(paragraph(linked('the tide tables here'))))).toEqual([]);
+  });
+});
+
+describe('words', () => {
+  test('with a small heading before the first large one, or a heading without words', () => {
+    expect(says('headings', withWords(heading(3, 'Gears')))).toEqual([
+      '“Gears” is a small heading without a large one above it.',
+    ]);
+    expect(says('headings', withWords(heading(2, '')))).toEqual(['A heading has no words.']);
+    expect(says('headings', withWords(heading(2, 'Why'), heading(3, 'Gears')))).toEqual([]);
+  });
+
+  test('that are very hard to read in English, or a paragraph that is very long', () => {
+    const hard =
+      'Institutional interdisciplinarity necessitates epistemological reconfiguration notwithstanding organisational heterogeneity. '.repeat(
+        8,
+      );
+    const page = (text: string, language: 'en' | 'de') =>
+      checked(project({ parts: [words(paragraph(plain(text)))], language }));
+    expect(says('hard-words', page(hard, 'en'))).toEqual(['These words are very hard to read.']);
+    expect(says('hard-words', page(hard, 'de'))).toEqual([]);
+    expect(says('hard-words', page('The cat sat on the mat. '.repeat(26), 'en'))).toEqual([
+      'A paragraph is 156 words long.',
+    ]);
+    expect(says('hard-words', page('The cat sat on the mat. '.repeat(25), 'en'))).toEqual([]);
+  });
+
+  test('that were meant to be replaced', () => {
+    expect(says('left-over', withWords(paragraph(plain('More is coming soon.'))))).toEqual([
+      'It says “coming soon”.',
+    ]);
+    expect(says('left-over', checked(project({ summary: 'TODO' })))).toEqual(['It says “TODO”.']);
+    expect(says('left-over', withWords(paragraph(plain('Todo el día, soon.'))))).toEqual([]);
+  });
+});
+
+describe('what is not there', () => {
+  test('a title, a summary; and a summary that is too long', () => {
+    const weights = (fields: object) => of('title', checked(project(fields))).map((one) => one.weight);
+    expect(weights({ title: ' ' })).toEqual(['needed']);
+    expect(weights({ summary: '' })).toEqual(['nice']);
+    expect(says('title', checked(project({ summary: 'word '.repeat(41) })))).toEqual([
+      'The summary runs to 41 words.',
+    ]);
+  });
+
+  test('a role beside others, and when it was made', () => {
+    const ana = { name: 'Ana', did: '' };
+    const said = (facts: object) => says('facts', checked(project({ facts: { ...noFacts, ...facts } })));
+    expect(said({ withWhom: [ana], from: '2025' })).toEqual(['Others are named, and your own part is not.']);
+    expect(said({ withWhom: [ana], role: 'Gears', when: 'Last autumn' })).toEqual([]);
+    expect(said({})).toEqual(['The page does not say when it was made.']);
+  });
+
+  test('captions of a clip, a transcript of a sound', () => {
+    const sound = (transcript: string): Material => sampleSound('sound-1', { title: 'Bell', transcript });
+    const page = project({ parts: [newPart('sound', 'a-sound', ['sound-1'])] });
+    expect(says('transcript', checked(page, [sound('')]))).toEqual(['The sound “Bell” has no transcript.']);
+    expect(says('transcript', checked(page, [sound('A bell.')]))).toEqual([]);
+  });
+
+  test('what an outline asks for, and the rest of a part that is begun', () => {
+    const asked = part('quote', { prompt: 'What did they say?' });
+    expect(says('outline', checked(project({ parts: [asked] })))).toEqual([
+      'Nobody has filled in the quote: “What did they say?”',
+    ]);
+    const begun = part('evidence', { material: 'a-picture', what: 'The dial.' });
+    expect(of('unfinished', checked(project({ parts: [begun] })))).toMatchObject([{ weight: 'nice' }]);
+    expect(of('unfinished', checked(project({ parts: [part('evidence')] })))).toEqual([]);
+  });
+
+  test('as much evidence as its maker wishes for', () => {
+    expect(says('evidence', { ...good, site: { language: 'en', evidenceWanted: 2 } })).toEqual([
+      'The project has no evidence yet.',
+    ]);
+    expect(says('evidence', good)).toEqual([]);
+  });
+
+  test('days of an availability that are still to come', () => {
+    const free = (to: string | null) =>
+      says('availability', checked(project({ parts: [part('availability', { text: 'a placement', to })] })));
+    expect(free('2026-11-28')).toHaveLength(1);
+    expect(free('2026-11-29')).toEqual([]);
+    expect(free(null)).toEqual([]);
+  });
+});
+
+test('each finding has a key of its own that stays when another is mended; Needed come first', () => {
+  const bare = [picture('b-picture', { alt: '' }), picture('c-picture', { alt: '' })];
+  const page = project({ parts: [gallery], title: '', summary: '' });
+  const before = findingsOfPage(checked(page, bare));
+  expect(before.map(({ rule, weight }) => [rule, weight])).toEqual([
+    ['title', 'needed'],
+    ['alt', 'needed'],
+    ['alt', 'needed'],
+    ['title', 'nice'],
+  ]);
+  expect(new Set(before.map(({ key }) => key)).size).toBe(4);
+  const after = findingsOfPage(checked(page, bare.slice(1)));
+  expect(after.map(({ key }) => key)).toEqual(before.map(({ key }) => key).filter((_, at) => at !== 1));
+});

@@ -1,0 +1,8 @@
+import type { RuleKey } from './rules.ts';
+
+/** The rules that can find something Needed: what Publish asks about, once. Their names alone, for whom the rules are too much. */
+export const neededRules = [
+  ...(['title', 'facts', 'alt', 'transcript', 'credit', 'licence', 'link', 'outline', 'left-over'] as const),
+  'availability',
+] as const satisfies readonly RuleKey[];
+export type NeededRule = (typeof neededRules)[number];

@@ -1,0 +1,43 @@
+import type { CheckedPage } from './checked-page.ts';
+import type { Noticed } from './noticed.ts';
+import { altMissing } from './findings/alt-missing.ts';
+import { altUnhelpful } from './findings/alt-unhelpful.ts';
+import { availabilityOver } from './findings/availability-over.ts';
+import { creditMissing } from './findings/credit-missing.ts';
+import { evidenceWanted } from './findings/evidence-wanted.ts';
+import { factsMissing } from './findings/facts-missing.ts';
+import { hardWords } from './findings/hard-words.ts';
+import { headingOrder } from './findings/heading-order.ts';
+import { leftOverWords } from './findings/left-over-words.ts';
+import { licenceForbids } from './findings/licence-forbids.ts';
+import { linkBroken } from './findings/link-broken.ts';
+import { linkWords } from './findings/link-words.ts';
+import { outlineUnfilled } from './findings/outline-unfilled.ts';
+import { partUnfinished } from './findings/part-unfinished.ts';
+import { pictureCoarse } from './findings/picture-coarse.ts';
+import { pictureCount } from './findings/picture-count.ts';
+import { titleMissing } from './findings/title-missing.ts';
+import { transcriptMissing } from './findings/transcript-missing.ts';
+
+/** Every rule by the name that what it notices is remembered by; in the order in which findings of one page are told. */
+export const rules = {
+  title: titleMissing,
+  facts: factsMissing,
+  alt: altMissing,
+  transcript: transcriptMissing,
+  credit: creditMissing,
+  licence: licenceForbids,
+  link: linkBroken,
+  outline: outlineUnfilled,
+  'left-over': leftOverWords,
+  availability: availabilityOver,
+  'alt-unhelpful': altUnhelpful,
+  unfinished: partUnfinished,
+  evidence: evidenceWanted,
+  pictures: pictureCount,
+  coarse: pictureCoarse,
+  'link-words': linkWords,
+  headings: headingOrder,
+  'hard-words': hardWords,
+} as const satisfies Record<string, (checked: CheckedPage) => Noticed[]>;
+export type RuleKey = keyof typeof rules;
