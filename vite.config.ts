@@ -8,6 +8,8 @@ export default defineConfig({
   root: 'studio',
   base: '/studio/',
   plugins: [react(), tailwind()],
+  // As the studio itself: in the older form, packages that ask what they run in are told the wrong thing.
+  worker: { format: 'es' },
   build: {
     outDir: '../dist/studio',
     emptyOutDir: true,

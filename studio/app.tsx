@@ -6,7 +6,6 @@ import { listSites } from '#contract/sites.ts';
 import { call } from './api/call.ts';
 import { SiteProvider } from './api/site-context.tsx';
 import { UploadsProvider } from './api/uploads-context.tsx';
-import { PlannedRoom } from './rooms/planned/planned-room.tsx';
 import { ActionsProvider } from './ui/finder/actions-context.tsx';
 import { fetched } from './ui/fetched.tsx';
 import { Frame } from './ui/frame.tsx';
@@ -61,6 +60,7 @@ const Feedback = fetched(
   () => import('./rooms/feedback/feedback.tsx').then((module) => module.Feedback),
   theRoom,
 );
+const Check = fetched(() => import('./rooms/check/check.tsx').then((module) => module.Check), theRoom);
 const Arrange = fetched(
   () => import('./rooms/arrange/arrange.tsx').then((module) => module.Arrange),
   theRoom,
@@ -96,6 +96,7 @@ function fetchRoomAt(path: string): void {
     gather: Gather,
     about: { resume: ResumeDesk, evidence: EvidenceRoom }[page ?? ''] ?? About,
     arrange: Arrange,
+    check: Check,
     look: Look,
     plan: PlanRoom,
     share:
@@ -164,7 +165,8 @@ function Studio() {
         <Route path="share/visits" element={<VisitsRoom />} />
         <Route path="share/passes" element={<PassesRoom />} />
         <Route path="feedback" element={<Feedback />} />
-        <Route path=":room" element={<PlannedRoom />} />
+        <Route path="check" element={<Check />} />
+        <Route path=":room" element={<Navigate to="../projects" replace />} />
       </Route>
       <Route path="*" element={<Navigate to="/" replace />} />
     </Routes>

@@ -1,5 +1,6 @@
 import { coarseHere, type Place } from '#core/gallery/coarse-here.ts';
 import { shownSize } from '#core/gallery/fixed-frame.ts';
+import { placeOfPart } from '#core/gallery/place-of-part.ts';
 import type { Id } from '#core/id.ts';
 import type { Material } from '#core/materials/material.ts';
 import { materialsById } from '#core/materials/materials-by-id.ts';
@@ -31,12 +32,6 @@ export const coarseAmong = (ids: readonly Id[], place: Place, materials: Readonl
     return one?.kind === 'picture' && coarseHere(shownSize(one.facts, one.fixes), place) !== null;
   }).length;
 
-/** Of parts that are pictures, the place these get. */
-function placeOf(part: Part): Place | null {
-  if (part.kind === 'picture') return part.width;
-  return part.kind === 'gallery' ? 'gallery' : null;
-}
-
 /**
  * Whether a part is empty, needs something before it is shown, or is newer than what readers see.
  *
@@ -54,7 +49,7 @@ export function partState(part: Part, materials: readonly Material[], edited: bo
     (one) => (one.kind === 'sound' || one.kind === 'clip') && one.transcript.trim() === '',
   );
   if (silent) return { sign: 'needs', words: 'Needs a transcript, for people who cannot hear it' };
-  const place = placeOf(part);
+  const place = placeOfPart(part);
   const coarse = place ? coarseAmong(materialsOf(part), place, known) : 0;
   if (coarse > 0)
     return {

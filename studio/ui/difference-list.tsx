@@ -8,7 +8,7 @@ const tones = { added: 'text-meadow', changed: 'text-straw-ink', removed: 'text-
 export const DifferenceWords = ({ of }: { of: Live['waiting'][number] }) => (
   <span className="flex gap-3 text-[0.8125rem] leading-[1.125rem]">
     <span className={`w-16 flex-none font-[550] ${tones[of.kind]}`}>{kinds[of.kind]}</span>
-    <span>
+    <span className="min-w-0">
       <b>{of.title}</b> {of.what.join(', ')}
       {of.access && of.kind !== 'added' && of.page !== null && (
         <span className="block text-ink-3">

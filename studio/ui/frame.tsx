@@ -30,6 +30,11 @@ const UnreadMark = fetched(
   () => null,
 );
 
+const NeededMark = fetched(
+  () => import('../check/needed-mark.tsx').then((module) => module.NeededMark),
+  () => null,
+);
+
 /** Signs out: what can still be saved is, and the studio starts anew, so that nothing of a maker stays in this tab. */
 function useSignOut() {
   const { flush } = useSite();
@@ -132,6 +137,7 @@ function Rail({ base }: { base: string }) {
               <span className="icon relative grid h-7.5 w-8.5 place-items-center bg-dusk group-aria-[current]:-top-0.5 group-aria-[current]:bg-transparent">
                 <Icon size={20} strokeWidth={1.75} aria-hidden="true" />
                 {path === 'feedback' && <UnreadMark />}
+                {path === 'check' && <NeededMark />}
               </span>
               <span className="word relative bg-dusk px-1">{name}</span>
             </NavLink>
@@ -163,8 +169,9 @@ function BottomRooms({ base }: { base: string }) {
     >
       {near.map(({ path, name, icon: Icon }) => (
         <NavLink key={path} to={`${base}/${path}`} className={bottomLook}>
-          <span className="icon grid h-7.5 w-8 place-items-center">
+          <span className="icon relative grid h-7.5 w-8 place-items-center">
             <Icon size={20} strokeWidth={1.75} aria-hidden="true" />
+            {path === 'check' && <NeededMark />}
           </span>
           <span className="short:sr-only">{name}</span>
         </NavLink>

@@ -59,10 +59,20 @@ function inWords({ kind, count }: Outlook['needed'][number]['needs'][number]): s
       return `${plural(count, 'recording')} without a transcript`;
     case 'credit':
       return `${plural(count, 'work')} of others without a source or licence`;
-    case 'gone':
+    case 'link':
       return `${plural(count, 'link')} to what is gone`;
     case 'outline':
       return `${plural(count, 'part')} of its outline still empty, which stays out`;
+    case 'title':
+      return 'no title';
+    case 'facts':
+      return 'others named, and not what you did';
+    case 'licence':
+      return `${plural(count, 'work')} of others changed against its licence`;
+    case 'left-over':
+      return 'words that were meant to be replaced';
+    case 'availability':
+      return 'free until a day that has passed';
   }
 }
 
@@ -79,9 +89,7 @@ export function Needed({ needed }: { needed: Outlook['needed'] }) {
           </li>
         ))}
       </ul>
-      <p className="note mt-1">
-        Alt text and whose work it is are in Gather, under Facts. You can publish without it, too.
-      </p>
+      <p className="note mt-1">Check leads to each of it. You can publish without it, too.</p>
     </div>
   );
 }

@@ -17,8 +17,6 @@ export interface Room {
   path: string;
   name: string;
   icon: LucideIcon;
-  /** Said where the room is not built yet: what will be there. */
-  planned?: string;
 }
 
 /** The eight rooms, in the order in which people work. */
@@ -28,13 +26,7 @@ export const rooms: readonly Room[] = [
   { path: 'about', name: 'About you', icon: User },
   { path: 'arrange', name: 'Arrange', icon: Signpost },
   { path: 'look', name: 'Look', icon: SwatchBook },
-  {
-    path: 'check',
-    name: 'Check',
-    icon: ClipboardCheck,
-    planned:
-      'Here you will see what a page still needs before you show it: missing alt text, personal data, stale dates.',
-  },
+  { path: 'check', name: 'Check', icon: ClipboardCheck },
   { path: 'share', name: 'Share', icon: Wind },
   { path: 'feedback', name: 'Feedback', icon: MessageSquareQuote },
 ];

@@ -11,6 +11,7 @@ import { LanguagesPanel } from '../../parts/person/languages-panel.tsx';
 import { LinePanel } from '../../parts/person/line-panel.tsx';
 import { ProfilesPanel } from '../../parts/person/profiles-panel.tsx';
 import { pathBelow } from '../../pages/page-path.ts';
+import { Begun } from '../../ui/begun.tsx';
 import { Button } from '../../ui/button.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
 import { MakerNameField } from '../../ui/maker-name-field.tsx';
@@ -39,22 +40,31 @@ function NoPage() {
     setBusy(false);
   };
   return (
-    <div className="grid max-w-xl content-start gap-4 px-6 py-16 md:px-14">
-      <h1>About you</h1>
-      <p className="text-base leading-6 text-ink-2">
-        One page says who is behind the work: a name you choose, a portrait if you like, where you are, and a
-        few sentences of your own. Each of these flies as high as you let it.
-      </p>
-      <Button look="go" className="w-fit" disabled={busy} onClick={() => void start()}>
-        Start the page about you
-      </Button>
-      <p className="note">
-        Or go to the{' '}
-        <Link className="link" to="resume">
-          Résumé desk
-        </Link>
-        .
-      </p>
+    <div className="grid grid-cols-[minmax(0,36rem)_minmax(0,1fr)] items-start gap-x-14 gap-y-10 px-6 py-12 compact:grid-cols-[minmax(0,1fr)] phone:px-4">
+      <div className="grid content-start gap-4">
+        <h1>About you</h1>
+        <p className="text-base leading-6 text-ink-2">
+          One page says who is behind the work: a name you choose, a portrait if you like, where you are, and
+          a few sentences of your own. Each of these flies as high as you let it.
+        </p>
+        <Button look="go" className="w-fit" disabled={busy} onClick={() => void start()}>
+          Start the page about you
+        </Button>
+        <p className="note">
+          Or go to the{' '}
+          <Link className="link" to="resume">
+            Résumé desk
+          </Link>
+          .
+        </p>
+      </div>
+      <div className="grid max-w-xl grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-4 compact:hidden">
+        <Begun name="A portrait, if you like" className="row-span-3 min-h-72" />
+        <Begun name="A name you choose" className="h-20" />
+        <Begun name="Where you are" className="h-12" />
+        <Begun name="A few sentences of your own" className="min-h-32" />
+        <Begun name="What you are free for, and when" className="col-span-2 h-14" />
+      </div>
     </div>
   );
 }

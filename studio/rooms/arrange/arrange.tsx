@@ -208,7 +208,7 @@ export function Arrange() {
         />
       </div>
       <aside
-        className={`grid content-start gap-7 border-l border-l-line bg-[color-mix(in_oklab,var(--paper),var(--paper-raised))] px-5 py-5 compact:border-l-0 phone:px-4 ${view === 'string' ? 'compact:hidden' : ''}`}
+        className={`grid grid-cols-[minmax(0,1fr)] content-start gap-7 border-l border-l-line bg-[color-mix(in_oklab,var(--paper),var(--paper-raised))] px-5 py-5 compact:border-l-0 phone:px-4 ${view === 'string' ? 'compact:hidden' : ''}`}
         aria-label="What readers find"
       >
         <div className={aside('menu')}>

@@ -112,7 +112,7 @@ export const MenuPreview = memo(function MenuPreview({ draft }: { draft: Draft }
   const links = quickLinksInMenu(draft.site.quickLinks);
   const openTo = height === 'public' || (height === 'unlisted' && reader === 'link');
   return (
-    <section aria-labelledby="menu-title" className="grid gap-3">
+    <section aria-labelledby="menu-title" className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
         <h2 id="menu-title" className="mr-auto text-l">
           The menu
@@ -126,7 +126,7 @@ export const MenuPreview = memo(function MenuPreview({ draft }: { draft: Draft }
       </div>
       <InTheme look={look}>
         <LookBox
-          className="text-s text-(--ink) [font-family:var(--font-meta)]"
+          className="text-s [overflow-wrap:anywhere] text-(--ink) [font-family:var(--font-meta)]"
           role="group"
           aria-label={`The menu for ${name.toLowerCase()}`}
         >

@@ -12,6 +12,7 @@ import type { Opening } from '#core/pages/opening.ts';
 import { isShown, type ShownPage } from '#core/pages/page.ts';
 import { materialsOf } from '#core/parts/materials-of.ts';
 import type { Part } from '#core/parts/parts.ts';
+import { wordsTaking } from '#core/parts/words-taking.ts';
 import { usedMaterials } from '#core/materials/where-used.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { GonePage } from '../../pages/gone-page.tsx';
@@ -168,15 +169,34 @@ function ComposePage({ page }: { page: ShownPage }) {
   /** Where something was let go of, or where the maker is; settled before anything is sent or fetched. */
   const whereAt = (at: Point | null) => (at && placeCalled(placeAt(at))) ?? here();
   const paste = usePasting();
+  const partsNow = () =>
+    standingParts(
+      now()
+        .pages.filter(isShown)
+        .find((one) => one.id === page.id)?.parts ?? [],
+    );
+  /** Pasted while no field has the focus: into the words its maker means, else as parts after what is selected. */
+  const pasteHere = (html: string, files: readonly File[]) => {
+    const taking = wordsTaking(page.parts, selected);
+    void paste({
+      html,
+      files,
+      pageTitle: page.title,
+      ...(taking && {
+        intoWords: (blocks) => {
+          // As it is by then: what can read pasted words is fetched first.
+          const part = partsNow().find(({ id }) => id === taking.id);
+          if (part?.kind !== 'words') return;
+          parts.change({ ...part, text: { type: 'doc', content: [...part.text.content, ...blocks] } });
+          selectAndShow(part.id);
+        },
+      }),
+      place: (made) => placeAfterPart(taking?.id ?? selected, made),
+    });
+  };
   const onText = (text: string, at: Point | null) => {
     const address = webAddressIn(text);
-    if (address === null)
-      return void paste({
-        html: htmlOfPlainText(text),
-        files: [],
-        pageTitle: page.title,
-        place: (made) => placeAfterPart(selected, made),
-      });
+    if (address === null) return pasteHere(htmlOfPlainText(text), []);
     const where = whereAt(at);
     void link(address).then((added) => {
       if (added.material === null) problemNotice(added.problem);
@@ -196,11 +216,7 @@ function ComposePage({ page }: { page: ShownPage }) {
   };
   const placeAfterPart = (id: string | null, made: readonly Part[]) => {
     if (made.length === 0) return;
-    const list = standingParts(
-      now()
-        .pages.filter(isShown)
-        .find((one) => one.id === page.id)?.parts ?? [],
-    );
+    const list = partsNow();
     const there = list.findIndex((one) => one.id === id);
     selectAndShow(parts.insertParts(made, there < 0 ? list.length : placeAfter(list, there)));
   };
@@ -389,9 +405,7 @@ function ComposePage({ page }: { page: ShownPage }) {
       <DropFiles
         onFiles={onFiles}
         onText={onText}
-        onHtml={(html, files) =>
-          void paste({ html, files, pageTitle: page.title, place: (made) => placeAfterPart(selected, made) })
-        }
+        onHtml={pasteHere}
         onOver={(at) => setFilesOver(at && placeAt(at))}
         className={`compose grid h-full [grid-template:minmax(48px,auto)_minmax(0,1fr)_auto/228px_minmax(0,1fr)_236px] compact:[grid-template:minmax(48px,auto)_auto_minmax(0,1fr)_auto/minmax(0,1fr)] short:compact:[grid-template:minmax(38px,auto)_auto_minmax(0,1fr)_auto/minmax(0,1fr)] ${factsAre === 'folded' ? 'min-[1021px]:grid-cols-[228px_minmax(0,1fr)_52px]' : ''}`}
       >

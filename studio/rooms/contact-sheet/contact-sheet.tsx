@@ -201,7 +201,7 @@ function Sheet({ page, part }: { page: ShownPage; part: PartOf<'gallery'> }) {
           {sheet.groups.map((group, at) => (
             <section
               key={group[0]}
-              className="bracket relative max-w-full px-1.5 pt-5.5"
+              className="bracket relative max-w-full px-1.5 pt-7"
               aria-label={`Look-alikes ${at + 1}: ${plural(group.length, 'picture')}`}
             >
               <p className="absolute left-4 top-0 py-0 px-2 bg-paper text-s leading-5 font-firm text-straw-ink">

@@ -95,9 +95,6 @@ export function Feedback() {
           )}
         </section>
       )}
-      <p className="note max-w-prose">
-        Notes on your pages, from people holding a pass, will be read here too. That is not built yet.
-      </p>
     </div>
   );
 }

@@ -15,6 +15,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { useTypedIn } from '../../api/use-typed-in.ts';
 import { useUploads } from '../../api/uploads-context.tsx';
+import { Begun } from '../../ui/begun.tsx';
 import { useDeleting } from '../../ui/use-deleting.tsx';
 import { DropFiles } from '../../ui/drop-files.tsx';
 import { oneAtATime } from '../../ui/one-at-a-time.ts';
@@ -175,11 +176,21 @@ export function Gather() {
             <UploadList />
             <div className="px-4 pb-28 md:px-6">
               {materials.length === 0 && (
-                <div className="max-w-lg py-10">
-                  <p className="text-base leading-6 text-ink-2">
+                <div className="grid gap-6 pt-2">
+                  <p className="max-w-[62ch] text-base leading-6 text-ink-2">
                     Everything you collect lives here: photos of the work, sketches, the bad first try. Add a
                     handful now; nothing is shown to anybody from this room.
                   </p>
+                  <div className="flex flex-wrap gap-4">
+                    <Begun name="Photos of the work" className="h-44 flex-[3_1_15rem]" />
+                    <Begun name="A sketch" className="h-44 flex-[2_1_10rem]" />
+                    <Begun name="The bad first try" className="h-44 flex-[2_1_11rem]" />
+                    <Begun name="What you said while making it" className="h-44 flex-[2_1_11rem]" />
+                    <Begun name="A page of the notebook" className="h-44 flex-[2_1_9rem]" />
+                    <Begun name="A clip of it moving" className="h-44 flex-[3_1_15rem]" />
+                    <Begun name="The test sheet" className="h-44 flex-[2_1_9rem]" />
+                    <Begun name="A link that led you there" className="h-44 flex-[2_1_12rem]" />
+                  </div>
                 </div>
               )}
               {materials.length > 0 && (

@@ -127,19 +127,19 @@ export function Projects() {
           </div>
           <UploadList />
           {projects.length === 0 ? (
-            <div className="grid max-w-3xl gap-6 px-4 pt-4 pb-12 md:px-14">
-              <p className="max-w-[52ch] text-base leading-6 text-ink-2">
+            <div className="grid gap-6 px-4 pt-2 pb-12 md:px-6">
+              <p className="max-w-[62ch] text-base leading-6 text-ink-2">
                 A project is one page that shows a thing you made and how it came about. Most people begin
                 with the pictures.
               </p>
               <button
                 type="button"
-                className="flex w-full items-center gap-5.5 rounded-[2px] border-[1.5px] border-dashed border-edge bg-raised px-7 py-8.5 hover:border-sky hover:bg-sky-wash"
+                className="relative grid min-h-[min(24rem,46vh)] w-full place-items-center rounded-[2px] border-[1.5px] border-dashed border-edge bg-raised px-7 py-8.5 text-center hover:border-sky hover:bg-sky-wash"
                 onClick={pick}
               >
-                <Bow size={44} />
-                <span>
-                  <b className="mb-1 block font-head text-[1.25rem] leading-6">
+                <span className="grid justify-items-center gap-3">
+                  <Bow size={56} />
+                  <b className="block font-head text-[1.5rem] leading-8">
                     Drop the pictures of one project here
                   </b>
                   <small className="block max-w-[54ch] text-m leading-m text-ink-2">

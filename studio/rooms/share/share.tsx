@@ -156,8 +156,8 @@ export function Share() {
           <SaveWords />
         </div>
       </section>
-      <div className="grid min-w-0 content-start gap-8 px-4 py-6 pb-28 md:px-8 xl:grid-cols-2">
-        <div className="grid min-w-0 content-start gap-8">
+      <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-8 px-4 py-6 pb-28 md:px-8 xl:grid-cols-2">
+        <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-8">
           <section aria-labelledby="changes">
             <h2 id="changes" className="mb-1">
               Publishing will change
@@ -179,7 +179,7 @@ export function Share() {
                 Who gets what, for each kind of reader
               </Link>
             </p>
-            <ul className="grid gap-2">
+            <ul className="grid grid-cols-[minmax(0,1fr)] gap-2">
               {listed.map((page) => (
                 <li
                   key={page.id}
@@ -198,7 +198,7 @@ export function Share() {
             </ul>
           </section>
         </div>
-        <div className="grid min-w-0 content-start gap-8">
+        <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-8">
           <Links />
           <PassesSection />
           <CodesSection />

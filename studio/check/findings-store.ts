@@ -1,0 +1,103 @@
+import type { Changed } from '#core/check/checker.ts';
+import type { Finding } from '#core/check/finding.ts';
+import type { Id } from '#core/id.ts';
+import type { Material } from '#core/materials/material.ts';
+import { isShown, type Page, type ShownPage } from '#core/pages/page.ts';
+import type { Draft } from '#core/sites/site.ts';
+import type { Answered, Asked } from './check-worker.ts';
+
+type Worker = Pick<globalThis.Worker, 'postMessage' | 'onmessage' | 'onerror' | 'terminate'>;
+
+export interface Findings {
+  /** By page; a page without an entry was not looked at yet. */
+  of: ReadonlyMap<Id, readonly Finding[]>;
+  /** They are of the site as it was last told. */
+  current: boolean;
+  /** Looking failed: nothing is known. */
+  failed: boolean;
+}
+
+/** What is put away, itself or with what it stands in, is not looked at: nobody gets it. */
+function standingPages(pages: readonly Page[]): ShownPage[] {
+  const known = new Map(pages.map((page) => [page.id, page]));
+  const isAway = (page: Page | undefined): boolean =>
+    page !== undefined && (page.archived || (page.parent !== null && isAway(known.get(page.parent))));
+  return pages.filter(isShown).filter((page) => !isAway(page));
+}
+
+/** Tells what changed between two states, by identity: what did not change stays the same thing. */
+class Difference<T extends { id: Id }> {
+  #known = new Map<Id, T>();
+
+  of(now: readonly T[]): { changed: T[]; gone: Id[] } {
+    const next = new Map(now.map((one) => [one.id, one]));
+    const changed = now.filter((one) => this.#known.get(one.id) !== one);
+    const gone = [...this.#known.keys()].filter((id) => !next.has(id));
+    this.#known = next;
+    return { changed, gone };
+  }
+}
+
+/**
+ * What the rules notice on a site, kept up to date by a worker that is told only what changed.
+ *
+ * @param makeWorker starts what looks; called once
+ */
+export class FindingsStore {
+  readonly #worker: Worker;
+  readonly #pages = new Difference<ShownPage>();
+  readonly #materials = new Difference<Material>();
+  #told = '';
+  #asked = 0;
+  #findings: Findings = { of: new Map(), current: false, failed: false };
+  readonly #listeners = new Set<() => void>();
+
+  constructor(makeWorker: () => Worker) {
+    this.#worker = makeWorker();
+    this.#worker.onmessage = ({ data }: MessageEvent<Answered>) => this.#answered(data);
+    this.#worker.onerror = () => this.#set({ ...this.#findings, failed: true });
+  }
+
+  /** @param today where the maker is, as ISO 8601 writes it */
+  tell({ site, pages, materials }: Draft, today: string): void {
+    const onPages = this.#pages.of(standingPages(pages));
+    const gathered = this.#materials.of(materials);
+    const { language, evidenceWanted } = site;
+    const told = JSON.stringify([language, evidenceWanted, today]);
+    const changed: Changed = {
+      ...{ pages: onPages.changed, gonePages: onPages.gone },
+      ...{ materials: gathered.changed, goneMaterials: gathered.gone },
+      ...(told !== this.#told && { site: { language, evidenceWanted }, today }),
+    };
+    const isNothing = Object.values(changed).every((one) => Array.isArray(one) && one.length === 0);
+    if (isNothing) return;
+    this.#told = told;
+    this.#worker.postMessage({ at: ++this.#asked, changed } satisfies Asked);
+    if (this.#findings.current) this.#set({ ...this.#findings, current: false });
+  }
+
+  readonly get = (): Findings => this.#findings;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+
+  end(): void {
+    this.#worker.terminate();
+  }
+
+  #answered({ at, found }: Answered): void {
+    const of = new Map(this.#findings.of);
+    for (const [page, all] of found) {
+      if (all) of.set(page, all);
+      else of.delete(page);
+    }
+    this.#set({ of, current: at === this.#asked, failed: false });
+  }
+
+  #set(findings: Findings): void {
+    this.#findings = findings;
+    for (const listener of this.#listeners) listener();
+  }
+}

@@ -1,0 +1,77 @@
+import { Circle, TriangleAlert } from 'lucide-react';
+import { useId } from 'react';
+import { Link } from 'react-router';
+import type { Finding } from '#core/check/finding.ts';
+import type { PageKind } from '#core/pages/page-kinds.ts';
+import { useSite } from '../../api/site-context.tsx';
+import { AltField } from '../../materials/alt-field.tsx';
+import { MaterialPicture } from '../../ui/material-picture.tsx';
+import { Button } from '../../ui/button.tsx';
+import { LetStand } from './let-stand.tsx';
+
+const signs = {
+  needed: { Icon: TriangleAlert, look: 'text-clay', heard: 'Needed' },
+  nice: { Icon: Circle, look: 'text-sky', heard: 'Nice to have' },
+} as const;
+
+/** Where a finding leads: the very part, in the room in which its page is made. */
+function wayTo({ page, part }: Finding, kind: PageKind, base: string): string {
+  if (kind === 'about') return `${base}/about`;
+  if (kind === 'resume') return `${base}/about/resume`;
+  return `${base}/projects/${page}${part === null ? '' : `?part=${part}`}`;
+}
+
+interface FindingItemProps {
+  finding: Finding;
+  kind: PageKind;
+  /** It is being mended here. */
+  open: boolean;
+  onOpen: (open: boolean) => void;
+  /** Its maker lets it stand, and says why. */
+  onWaive: (reason: string) => void;
+}
+
+/** One thing that was noticed: what, why, the way there, and what can be done about it here. */
+export function FindingItem({ finding, kind, open, onOpen, onWaive }: FindingItemProps) {
+  const { state } = useSite();
+  const below = useId();
+  const { Icon, look, heard } = signs[finding.weight];
+  const material = state.materials.find(({ id }) => id === finding.material);
+  const isAlt = finding.rule === 'alt' || finding.rule === 'alt-unhelpful';
+  const picture = isAlt && material?.kind === 'picture' ? material : null;
+  return (
+    <li className="border-t border-line py-2.5 first:border-t-0">
+      <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
+        <Icon size={16} strokeWidth={2} className={`mt-1 flex-none ${look}`} aria-hidden="true" />
+        <p className="min-w-0 flex-[1_1_18rem]">
+          <span className="sr-only">{heard}: </span>
+          <b className="block">{finding.says}</b>
+          <span className="text-ink-2">{finding.why}</span>
+        </p>
+        <span className="flex flex-wrap gap-2 phone:ml-8">
+          {picture && (
+            <Button small aria-expanded={open} aria-controls={below} onClick={() => onOpen(!open)}>
+              {open ? 'Done' : 'Write it here'}
+              <span className="sr-only">: {finding.says}</span>
+            </Button>
+          )}
+          <Button small asChild>
+            <Link to={wayTo(finding, kind, `/${state.site.id}`)}>
+              Take me there
+              <span className="sr-only">: {finding.says}</span>
+            </Link>
+          </Button>
+          <LetStand finding={finding} onWaive={onWaive} />
+        </span>
+      </div>
+      {picture && open && (
+        <div id={below} className="mt-2 ml-8 flex flex-wrap items-start gap-3 phone:ml-0">
+          <MaterialPicture material={picture} alt="" className="h-24 w-32 flex-none object-cover" />
+          <div className="min-w-0 max-w-lg flex-1">
+            <AltField material={picture} named />
+          </div>
+        </div>
+      )}
+    </li>
+  );
+}
