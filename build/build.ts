@@ -4,6 +4,7 @@ import { build as vite } from 'vite';
 import { buildDatabaseTemplate } from './database-template.ts';
 import { buildSiteAssets } from './site-assets.ts';
 import { program } from './program.ts';
+import { buildDoorType } from './door-type.ts';
 import { buildCaptureApp } from './capture-app.ts';
 import { compressStudio } from './compress-studio.ts';
 
@@ -24,6 +25,7 @@ export async function buildAll(): Promise<void> {
     vite({ root: join(root, 'studio'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' }),
   ]);
   await buildCaptureApp(join(dist, 'studio'));
+  await buildDoorType(join(dist, 'studio/assets'));
   await compressStudio(join(dist, 'studio/assets'));
   // Written last: a build that was broken off is made again.
   await writeFile(join(dist, 'built'), '');

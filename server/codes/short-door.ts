@@ -36,7 +36,7 @@ export function shortDoor(
     return reply
       .headers({
         'content-type': 'text/html; charset=utf-8',
-        'content-security-policy': `default-src 'none'; style-src 'sha256-${styleHash}'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'`,
+        'content-security-policy': `default-src 'none'; style-src 'sha256-${styleHash}'; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'`,
         'x-content-type-options': 'nosniff',
         'referrer-policy': 'no-referrer',
         'x-robots-tag': 'noindex',

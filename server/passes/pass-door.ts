@@ -20,7 +20,7 @@ const patienceMs = 8000;
 const styleHash = createHash('sha256').update(doorPageStyle).digest('base64');
 const doorHeaders = {
   'content-type': 'text/html; charset=utf-8',
-  'content-security-policy': `default-src 'none'; style-src 'sha256-${styleHash}'; base-uri 'none'; form-action 'self'; frame-ancestors 'self'`,
+  'content-security-policy': `default-src 'none'; style-src 'sha256-${styleHash}'; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self'`,
   'x-content-type-options': 'nosniff',
   'referrer-policy': 'no-referrer',
   'x-robots-tag': 'noindex',

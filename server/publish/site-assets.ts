@@ -160,12 +160,16 @@ export const lettersIn = (input: string): Letters => ({
   italic: input.includes('{"type":"italic"}'),
 });
 
-/** What a page with these letters links to; what its first paint needs is fetched before the style sheet is read. */
+/**
+ * What a page with these letters links to; what its first paint needs is fetched before the style sheet is read. Slanted letters
+ * that words bring are further down; those a theme brings are the first that are read.
+ */
 export function pageAssets(
-  { names, faces }: Pick<LookAssets, 'names' | 'faces'>,
+  { names, faces, slants }: Pick<LookAssets, 'names' | 'faces' | 'slants'>,
   { beyondAscii }: Letters,
 ): SiteAssets {
-  return { ...names, preloadFonts: usedFaces(faces, { beyondAscii, italic: false }).map(({ path }) => path) };
+  const first = usedFaces(faces, { beyondAscii, italic: slants });
+  return { ...names, preloadFonts: first.map(({ path }) => path) };
 }
 
 /** Puts the built style sheets, fonts and scripts into the store once; every release refers to them. */

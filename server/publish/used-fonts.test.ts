@@ -98,3 +98,15 @@ test('a release holds the fonts its words need, in each of its entrances', async
     fetchedFirst: [...english, ...beyond].sort(),
   });
 });
+
+test('a theme that slants its first words has the slanted letters fetched first as well', async () => {
+  const other = await server.maker();
+  const state = await other.site();
+  await other.call(changeSite, {
+    params: { site: state.site.id },
+    body: { seen: 0, label: 'Open', change: { height: 'unlisted', look: { ...look, theme: 'broadsheet' } } },
+  });
+  const link = (await other.publish(state.site.id)).live?.siteLinkPath ?? '';
+  const { body } = await server.get(link);
+  expect(body).toMatch(/<link rel="preload" as="font"[^>]* href="assets\/newsreader-latin-opsz-italic-/);
+});

@@ -18,7 +18,7 @@ const keptUpTo = 512 * 1024;
 
 const closedPage = Buffer.from(renderClosedPage());
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');
-const closedPolicy = `default-src 'none'; style-src 'sha256-${sha256(closedPageStyle)}'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`;
+const closedPolicy = `default-src 'none'; style-src 'sha256-${sha256(closedPageStyle)}'; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'`;
 
 /** The same status, headers and bytes for "never existed" and "not for you". */
 export function closed(reply: FastifyReply): FastifyReply {

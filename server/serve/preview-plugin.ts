@@ -181,6 +181,7 @@ export function previewRoutes(
     const linked = {
       names: { css, icon: icon.path, printCss, enhance },
       faces: assets.fonts[fontsOf(look)].faces,
+      slants: assets.themes[look.theme].slants,
     };
     const { html, style, frames } = renderPage(
       page.input,

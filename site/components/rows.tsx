@@ -6,6 +6,13 @@ import type { Picture } from '../render/picture.ts';
 /** How narrow a cover may be on the wall, as its width by its height: the name below it needs some width. */
 const leastOnWall = 0.66;
 
+/** The only work there is does not hang as if its neighbours were missing. */
+const alone = {
+  ...frames,
+  wide: { ...frames.wide, targetPx: 700, mostPx: 700 },
+  medium: { ...frames.medium, targetPx: 620, mostPx: 620 },
+};
+
 const ratioOf = (picture: Picture): number => picture.widthPx / picture.heightPx;
 
 function shareProperties({ ratio, shares }: PlacedPicture): Properties {
@@ -61,7 +68,9 @@ export function Rows<T>({
         wide: { ...frames.wide, targetPx: 1160 / ratios.reduce((a, b) => a + b, 0), mostPx: 560 },
         medium: { ...frames.medium, targetPx: 760 / ratios.reduce((a, b) => a + b, 0), mostPx: 480 },
       }
-    : frames;
+    : Item === 'article' && items.length === 1
+      ? alone
+      : frames;
   const placed = rowShares(ratios, inFrames);
   return (
     <div className="box">

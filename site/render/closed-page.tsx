@@ -1,11 +1,13 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 
+/** The letters of such pages, below the studio's files. Named anew when they are cut otherwise: browsers keep it for a year. */
+export const doorTypeFile = 'door-type-1.woff2';
+
 /**
  * What everybody gets who may not see what they asked for, and who asked for what never existed: the same bytes,
- * with no name, no title and no hint. It carries its own style so that it needs no other file.
+ * with no name, no title and no hint. It carries its own style; where its letters do not come, the system's do.
  */
-export const closedPageStyle =
-  ':root{color-scheme:light}body{box-sizing:border-box;margin:0;min-height:100vh;display:grid;place-content:center;padding:2rem;background:#f9faf8;color:#101814;font:1.15rem/1.55 Georgia,serif}main{max-width:32rem}h1{font-size:2.3rem;line-height:1.1;font-weight:400;letter-spacing:-.02em;margin:0 0 1rem}p{margin:0 0 .8rem}';
+export const closedPageStyle = `@font-face{font-family:Door;font-weight:400 600;font-display:swap;src:url(/studio/assets/${doorTypeFile}) format("woff2")}:root{color-scheme:light}body{box-sizing:border-box;margin:0;min-height:100vh;display:grid;place-content:center;padding:2rem;background:#f9faf8;color:#101814;font:1.15rem/1.55 Door,Georgia,serif}main{max-width:32rem}h1{font-size:2.3rem;line-height:1.1;font-weight:400;letter-spacing:-.02em;margin:0 0 1rem}p{margin:0 0 .8rem}`;
 
 export function renderClosedPage(): string {
   const main = renderToStaticMarkup(
