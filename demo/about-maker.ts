@@ -18,7 +18,17 @@ export async function partsAboutMaker(
 ): Promise<Part[]> {
   const part = (kind: Part['kind'], fields: object): Part =>
     ({ ...newPart(kind, newId()), ...fields }) as Part;
-  const { portraits, fullName, headline, places, free, languages, halves: told } = aboutMaker;
+  const {
+    portraits,
+    fullName,
+    headline,
+    pronouns,
+    places,
+    free,
+    languages,
+    elsewhere,
+    halves: told,
+  } = aboutMaker;
   const shown: Part[] = [];
   for (const { file, face, height } of portraits)
     shown.push(
@@ -28,9 +38,11 @@ export async function partsAboutMaker(
     ...shown,
     part('full-name', { text: fullName }),
     part('headline', { text: headline }),
+    part('pronouns', { text: pronouns }),
     ...places.map((place) => part('place', place)),
     part('availability', free),
     part('languages', { list: languages }),
+    part('profiles', { list: elsewhere }),
     ...halves.map((half) =>
       part('telling', {
         half,

@@ -177,7 +177,7 @@ export const processes: Record<
   'Float lamp': { form: 'columns', time: true },
   'Failures, by date': { title: 'As they came', spacing: 'even' },
   'Workshop notes': { title: 'The clock, day by day', of: ['Tide clock'] },
-  'Second year': { title: 'The year on one string', form: 'line' },
+  'For the harbour': { title: 'The year on one string', form: 'line' },
 };
 
 /** Tables of what was decided, by the page they stand on at its end: of which pages they tell. */

@@ -66,7 +66,7 @@ const entries: DemoEntry[] = [
   },
   {
     ...{ name: 'board', section: 'projects', project: 'Shared tool board' },
-    lines: [['Five people, eighteen tools, nothing lost in two terms.', 'Shared tool board']],
+    lines: [['Five people, eighteen tools, nothing lost in a term.', 'Shared tool board']],
   },
   {
     ...{ name: 'course', section: 'education', title: 'Product making', place: 'Harbour Workshop' },

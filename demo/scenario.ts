@@ -1,4 +1,5 @@
 import type { Half } from '#core/about/halves.ts';
+import type { Profile } from '#core/parts/profiles.ts';
 import type { Spoken } from '#core/parts/languages.ts';
 import type { Exactness } from '#core/parts/place.ts';
 import type { CaseFacts } from '#core/pages/case-facts.ts';
@@ -123,13 +124,16 @@ Eine gewöhnliche Uhr hilft da nicht, denn eine Tide dauert zwölf Stunden und f
   },
 };
 
-/** Years, with a sentence below each name. */
+/** What the work was for, with a sentence below each name. */
 export const groups = [
   {
-    title: 'Second year',
+    title: 'For the harbour',
     summary: 'Things for the harbour: one works by the tide, one folds flat, one floats.',
   },
-  { title: 'First year', summary: 'Five people, one workshop, and the first thing that stayed on the wall.' },
+  {
+    title: 'Made together',
+    summary: 'Five people, one workshop, and the first thing that stayed on the wall.',
+  },
 ];
 
 /** What stands beside the work: pages, and a heading with a link below it. */
@@ -173,6 +177,7 @@ export const aboutMaker = {
   ],
   fullName: 'Wren Tolliver',
   headline: 'Useful things for a harbour town',
+  pronouns: 'they/them',
   places: [
     { exactness: 'town', text: 'Skerrin', height: 'invited' },
     { exactness: 'region', text: 'A harbour town on the north coast', height: 'public' },
@@ -182,6 +187,7 @@ export const aboutMaker = {
     { language: 'en', level: 'first' },
     { language: 'de', level: 'B1' },
   ],
+  elsewhere: [{ name: 'Kites I mended', to: 'https://kites.example/wren', is: 'work' }],
   halves: {
     biography: {
       began: ['I grew up two streets from the boatyard and spent more time in its skip than was allowed.'],
@@ -213,13 +219,15 @@ export const aboutMaker = {
   places: readonly { exactness: Exactness; text: string; height: Height }[];
   free: { text: string; from: string; to: string };
   languages: readonly Spoken[];
+  elsewhere: readonly Profile[];
+  pronouns: string;
   halves: Record<Half, Record<string, readonly [text: string, proof?: string]>>;
 };
 
 export const live: DemoProject[] = [
   {
     folder: 'tide-clock',
-    group: 'Second year',
+    group: 'For the harbour',
     title: 'Tide clock',
     summary:
       'A wall clock with one hand that goes round once per tide, so the whole house knows when the slip is dry.',
@@ -228,7 +236,7 @@ export const live: DemoProject[] = [
       to: '2025-12',
       role: 'Design, making, testing',
       withWhom: [{ name: 'Idris', did: 'checked the gear sums' }],
-      course: 'Making Things Last, year two',
+      course: 'Making Things Last, year one',
       madeWith: 'Bandsaw, lathe, a borrowed laser cutter',
       materials: 'Birch plywood, brass, one slow motor',
       tags: ['clock', 'harbour', 'reclaimed'],
@@ -282,7 +290,7 @@ I cut the first gears before I had done the sums properly, and lost a sheet of p
   },
   {
     folder: 'bee-hotel',
-    group: 'Second year',
+    group: 'For the harbour',
     title: 'Fold-flat bee hotel',
     summary: 'A house for solitary bees that arrives flat, goes up with one strap, and opens for cleaning.',
     facts: {
@@ -345,12 +353,12 @@ The first version was crooked, and bees moved in anyway. That told me the holes 
   },
   {
     folder: 'float-lamp',
-    group: 'Second year',
+    group: 'For the harbour',
     title: 'Float lamp',
     summary: 'A table lamp of fourteen rings, melted from net and crate plastic off the tideline.',
     facts: {
-      from: '2026-02',
-      to: '2026-05',
+      from: '2026-03',
+      to: '2026-10',
       role: 'Material tests, design, making',
       course: 'Waste as a Material, year two',
       madeWith: 'A sandwich press, a scroll saw, one cold evening a week',
@@ -425,12 +433,12 @@ Fourteen flat rings stand on three brass rods with a finger's gap between them. 
   },
   {
     folder: 'tool-board',
-    group: 'First year',
+    group: 'Made together',
     title: 'Shared tool board',
     summary: 'A wall for the tools five of us share, which shows at a glance what is out and who has it.',
     facts: {
-      from: '2025-03',
-      to: '2025-04',
+      from: '2026-02',
+      to: '2026-07',
       role: 'Layout and outlines; planing the frame',
       withWhom: [
         { name: 'Idris', did: 'the frame' },
@@ -454,7 +462,7 @@ So those four hang at eye height, and every place has a painted outline. A bare 
         kind: 'compare',
         before: '01-before-messy-pile.jpg',
         after: '05-hero.jpg',
-        names: ['A Friday in February', 'Since April'],
+        names: ['A Friday in February', 'Since July'],
       },
       { kind: 'picture', file: '02-layout-sketch.jpg', width: 'wide' },
       {
@@ -486,19 +494,19 @@ export const waitingSummary =
 
 export const draft: DemoProject = {
   folder: 'sailcloth-satchel',
-  group: 'Second year',
+  group: 'For the harbour',
   title: 'Sailcloth satchel',
   summary: '',
   facts: {
     from: '2025-10',
-    to: '2025-11',
+    to: '2026-01',
     materials: 'A torn mainsail, mooring rope',
   },
   opening: { layout: 'full', pictures: ['06-hero.jpg'] },
   parts: [
     {
       kind: 'words',
-      text: 'One sail, four bags, nothing thrown away. Write here how the seams were tested.',
+      text: 'One sail, four bags, nothing thrown away. TODO: how the seams were tested.',
     },
     { kind: 'gallery', title: '', files: ['02-pattern-pieces.jpg', '03-stitching-close-up.jpg'] },
   ],
