@@ -91,7 +91,7 @@ describe('the room About you', () => {
     await studio.press('button', 'Let Languages up');
     await studio.saved();
     expect(await tags('Public')).toContain('Languages');
-  }, 60_000);
+  }, 120_000);
 
   test('of several portraits shows the first, and keeps the others', async () => {
     await studio.press('button', 'Add');
@@ -106,7 +106,7 @@ describe('the room About you', () => {
     await studio.press('button', /^Undo/);
     await studio.reads('Undone');
     expect(await studio.named('button', /First: Portrait, cut from paper$/)).toBeTruthy();
-  }, 60_000);
+  }, 120_000);
 
   test('readers get what they may have, and from a sentence to what proves it', async () => {
     await raise(/^Height of the page about you/, 'Public');
@@ -163,5 +163,5 @@ describe('the room About you', () => {
     await studio.press('link', 'Compose the page');
     await studio.reads('Two streets from the boatyard');
     expect(await studio.axe()).toEqual([]);
-  }, 60_000);
+  }, 120_000);
 });

@@ -20,12 +20,12 @@ const string = () =>
   });
 const asInDemo = [
   'Front page',
-  'Second year',
+  'For the harbour',
   '. Tide clock',
   '. Fold-flat bee hotel',
   '. Float lamp',
   '. Sailcloth satchel',
-  'First year',
+  'Made together',
   '. Shared tool board',
   'Workshop notes',
   '. Failures, by date',
@@ -76,11 +76,11 @@ describe('the string', () => {
     await page.mouse.down();
     await page.mouse.move(from.x + 8, from.y - 20, { steps: 4 });
     await page.mouse.move(from.x + 34, to.y - 14, { steps: 12 });
-    await studio.reads('Drops under Second year. It stays Public.');
+    await studio.reads('Drops under For the harbour. It stays Public.');
     await page.mouse.up();
     expect((await string()).slice(0, 5)).toEqual([
       'Front page',
-      'Second year',
+      'For the harbour',
       '. Workshop notes',
       '. . Failures, by date',
       '. Tide clock',
@@ -89,11 +89,11 @@ describe('the string', () => {
   });
 
   test('by mouse: Escape puts it back, wherever it is', async () => {
-    const from = await middle(grip('First year'));
+    const from = await middle(grip('Made together'));
     await page.mouse.move(from.x, from.y);
     await page.mouse.down();
     await page.mouse.move(from.x, from.y - 150, { steps: 8 });
-    await studio.reads('Carrying First year');
+    await studio.reads('Carrying Made together');
     await page.keyboard.press('Escape');
     await page.mouse.up();
     expect(await string()).toEqual(asInDemo);
@@ -126,7 +126,7 @@ describe('the string', () => {
     await page.keyboard.press('Escape');
     expect(await focused()).toBe('Move Float lamp');
     // What is told stands above the bar of what is carried.
-    await studio.press('button', 'More for Second year');
+    await studio.press('button', 'More for For the harbour');
     await studio.press('menuitem', 'Up');
     await studio.reads('can go no further that way');
     await page.focus(grip('Float lamp'));
@@ -142,16 +142,16 @@ describe('the string', () => {
   });
 
   test('a lower group says so before a page is dropped in it', async () => {
-    await studio.press('button', /^Height of First year/);
+    await studio.press('button', /^Height of Made together/);
     await studio.press('menuitemradio', /^Unlisted/);
-    await studio.reads('held by First year');
+    await studio.reads('held by Made together');
     await page.focus(grip('Float lamp'));
     await page.keyboard.press('Space');
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('ArrowDown');
-    await studio.reads('It becomes Unlisted at once: First year holds it there.');
+    await studio.reads('It becomes Unlisted at once: Made together holds it there.');
     await page.keyboard.press('Escape');
-    await studio.press('button', /^Height of First year/);
+    await studio.press('button', /^Height of Made together/);
     await studio.press('menuitemradio', /^Public/);
     await studio.saved();
   });
@@ -159,13 +159,13 @@ describe('the string', () => {
   test('by touch on a phone: a tap picks it up, and buttons carry it', async () => {
     await page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
     await page.goto(`${rooms}/arrange`);
-    await studio.reads('Second year');
+    await studio.reads('For the harbour');
     await fits(studio);
     await page.tap(grip('Shared tool board'));
     await studio.reads('Carrying Shared tool board');
     await studio.press('button', 'Out');
     await studio.press('button', 'Drop it here');
-    expect((await string()).slice(6, 8)).toEqual(['First year', 'Shared tool board']);
+    expect((await string()).slice(6, 8)).toEqual(['Made together', 'Shared tool board']);
     await fits(studio);
     await page.setViewport({ width: 1280, height: 800 });
     await undone();
@@ -175,15 +175,15 @@ describe('the string', () => {
 test('by finger: the grip is pulled, and what it is dropped under holds it', async () => {
   await page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
   await page.goto(`${rooms}/arrange`);
-  await studio.reads('Second year');
+  await studio.reads('For the harbour');
   const from = await middle(grip('Float lamp'));
-  const to = await middle('[data-page][aria-label="Second year"] .slip');
+  const to = await middle('[data-page][aria-label="For the harbour"] .slip');
   await page.touchscreen.touchStart(from.x, from.y);
   for (let step = 1; step <= 12; step++)
     await page.touchscreen.touchMove(from.x + step / 6, from.y + ((to.y + 30 - from.y) * step) / 12);
   await studio.reads('Carrying Float lamp');
   await page.touchscreen.touchEnd();
-  expect((await string()).slice(1, 4)).toEqual(['Second year', '. Float lamp', '. Tide clock']);
+  expect((await string()).slice(1, 4)).toEqual(['For the harbour', '. Float lamp', '. Tide clock']);
   await fits(studio);
   await page.setViewport({ width: 1280, height: 800 });
   await undone();
@@ -247,11 +247,18 @@ describe('what readers get', () => {
     await studio.press('button', 'More for Failures, by date');
     await studio.press('menuitem', /^Leave it out of the menu/);
     await studio.reads('Left out');
-    const titles = ['Work', 'Second year', 'Tide clock', 'Fold-flat bee hotel', 'Float lamp', 'First year'];
+    const titles = [
+      'Work',
+      'For the harbour',
+      'Tide clock',
+      'Fold-flat bee hotel',
+      'Float lamp',
+      'Made together',
+    ];
     for (const manner of ['A list at the side', 'Behind one word', 'A line on top']) {
       await studio.press('button', manner);
       await publish();
-      const reader = await asStranger('/wren-makes/second-year/tide-clock/');
+      const reader = await asStranger('/wren-makes/for-the-harbour/tide-clock/');
       const named = await reader.page.$$eval('.menu a', (all) => all.map((one) => one.textContent));
       expect(named.slice(0, 6)).toEqual(titles);
       expect(named).not.toContain('Failures, by date');
@@ -293,7 +300,7 @@ describe('what readers get', () => {
     const reader = await asStranger('/wren-makes/');
     const wall = () => reader.page.$$eval('.card h2, .card h3', (all) => all.map((one) => one.textContent));
     expect(await wall()).toEqual(['Float lamp', 'Fold-flat bee hotel', 'Shared tool board']);
-    await reader.page.goto(`${server.origin}/wren-makes/second-year/`);
+    await reader.page.goto(`${server.origin}/wren-makes/for-the-harbour/`);
     expect(await wall()).toEqual(['Tide clock', 'Fold-flat bee hotel', 'Float lamp']);
   }, 120_000);
 });
@@ -313,7 +320,7 @@ test('the front page hangs in rows, one large, as a list and by groups; nothing 
     if (name === 'By groups')
       expect(
         await reader.page.$$eval('.wall-group > header h2', (all) => all.map((one) => one.textContent)),
-      ).toEqual(['Second year', 'First year']);
+      ).toEqual(['For the harbour', 'Made together']);
     for (const width of [390, 820, 1280, 1680]) {
       await reader.page.setViewport({ width, height: 844 });
       await fits(reader);

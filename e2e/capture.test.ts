@@ -226,7 +226,7 @@ describe('sent once only', () => {
     const wrong = [...said, 'Said at last.'].filter((words) => all.split(words).length !== 2);
     expect([wrong, await waiting(other.page)]).toEqual([[], 0]);
     await other.page.close();
-  }, 60_000);
+  }, 120_000);
 
   test('what another app shares is kept the same way', async () => {
     await phone.page.bringToFront();

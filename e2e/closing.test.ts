@@ -35,7 +35,7 @@ describe('the ladder of heights', () => {
     // From the ground, one key more is still the ground.
     await studio.page.keyboard.press('ArrowDown');
     expect(await focused()).toEqual({ value: 'private', checked: 'private' });
-  }, 60_000);
+  }, 120_000);
 
   test('raising is chosen first and applied by a button that names it, and opens nothing before a publish', async () => {
     for (let n = 0; n < 5; n++) await studio.page.keyboard.press('ArrowUp');
@@ -52,7 +52,7 @@ describe('the ladder of heights', () => {
     await studio.press('button', /^Undo: Height of the site/);
     await studio.reads('Private', 15_000);
     expect(await status('/wren-makes/')).toBe(404);
-  }, 60_000);
+  }, 120_000);
 
   test('undoing the lowering asks who would get what, and leaves readers with nothing', async () => {
     await studio.press('button', /^Undo: Height of the site/);
@@ -78,11 +78,11 @@ describe('what readers lose and get', () => {
     expect(await studio.axe()).toEqual([]);
     await studio.press('button', 'Delete for readers now');
     await studio.reads('is deleted, and closed to readers');
-    expect(await status('/wren-makes/second-year/float-lamp/')).toBe(404);
+    expect(await status('/wren-makes/for-the-harbour/float-lamp/')).toBe(404);
     await studio.press('button', /^Undo: Delete page/);
     await studio.reads('Float lamp');
-    expect(await status('/wren-makes/second-year/float-lamp/')).toBe(404);
-  }, 60_000);
+    expect(await status('/wren-makes/for-the-harbour/float-lamp/')).toBe(404);
+  }, 120_000);
 
   test('Publish lists what appears for the first time, with a choice of not yet', async () => {
     await studio.saved();
@@ -99,8 +99,8 @@ describe('what readers lose and get', () => {
     await studio.press('button', /^Publish release/);
     await studio.reads(/Release \d+ is live/, 60_000);
     await studio.press('button', 'Close');
-    expect(await status('/wren-makes/second-year/float-lamp/')).toBe(200);
-    expect(await status('/wren-makes/second-year/sailcloth-satchel/')).toBe(404);
+    expect(await status('/wren-makes/for-the-harbour/float-lamp/')).toBe(200);
+    expect(await status('/wren-makes/for-the-harbour/sailcloth-satchel/')).toBe(404);
   }, 90_000);
 
   test('“Read as visitors” shows what visitors get, and says that it is a preview and for whom', async () => {
@@ -120,11 +120,11 @@ describe('what readers lose and get', () => {
     };
     await see('tide-clock');
     await studio.reads('Preview: what a stranger gets with your next publish.');
-    expect(studio.page.url()).toContain('/stranger/second-year/tide-clock/');
+    expect(studio.page.url()).toContain('/stranger/for-the-harbour/tide-clock/');
     expect(await studio.axe()).toEqual([]);
     await see('sailcloth-satchel');
     await studio.reads('Visitors get nothing of this page');
-  }, 60_000);
+  }, 120_000);
 });
 
 describe('another device', () => {
@@ -194,7 +194,7 @@ describe('another device', () => {
     await undo(3);
     await studio.reads('Undone: Named Birch');
     expect(await siteTitle()).toBe(first);
-  }, 60_000);
+  }, 120_000);
 });
 
 describe('uploads and leaving', () => {

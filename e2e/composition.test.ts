@@ -143,7 +143,7 @@ describe('the composition of a case page', () => {
     await studio.page.reload();
     await studio.reads('Float lamp');
     await publish();
-    const reader = await asStranger('/wren-makes/second-year/float-lamp/');
+    const reader = await asStranger('/wren-makes/for-the-harbour/float-lamp/');
     for (const width of [390, 820, 1280, 1680] as const) {
       const { edge, gutter, quarter, line } = drawn[width];
       await reader.page.setViewport({ width, height: 900 });

@@ -13,8 +13,8 @@ import { lookOf, openDraft, wear } from './support/worn-look.ts';
 const out = join(import.meta.dirname, '../.cache/contact-print');
 const pages = [
   '',
-  'second-year/',
-  'second-year/tide-clock/',
+  'for-the-harbour/',
+  'for-the-harbour/tide-clock/',
   'workshop-notes/',
   'about/',
   'resume/',

@@ -12,7 +12,7 @@ const { server, studio, rooms, publish, asStranger, close } = await openDemoStud
 afterAll(close);
 const { page } = studio;
 const site = rooms.split('/').at(-1) ?? '';
-const lamp = '/wren-makes/second-year/float-lamp/';
+const lamp = '/wren-makes/for-the-harbour/float-lamp/';
 
 /** Whether the standing picture and what passes over it share the same place on the screen. */
 const overlaps = (reader: Page) =>
@@ -46,7 +46,7 @@ describe('in Compose', () => {
     await studio.press('button', /^Undo/);
     await page.waitForFunction(() => !document.querySelector('.band [data-kind=gallery]'));
     await studio.saved();
-  }, 60_000);
+  }, 120_000);
 
   test('what passes over pictures for readers lies below them while it is made', async () => {
     await page.goto(`${rooms}/projects`);
@@ -84,7 +84,7 @@ describe('for readers', () => {
     await reader.reload();
     expect(await overlaps(reader)).toBe(false);
     await reader.close();
-  }, 60_000);
+  }, 120_000);
 
   test('a picture in a window moves behind its frame while the page is read, and stands still with less motion', async () => {
     const reader = (await asStranger(lamp)).page;
@@ -117,7 +117,7 @@ describe('for readers', () => {
     await reader.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
     expect(await moved()).toEqual([0, 0]);
     await reader.close();
-  }, 60_000);
+  }, 120_000);
 });
 
 describe.each(themeNames)('in the theme %s', (theme) => {
@@ -155,7 +155,7 @@ describe.each(themeNames)('in the theme %s', (theme) => {
       await wear(page, site, look);
       for (const width of [1280, 390]) {
         await page.setViewport({ width, height: 800 });
-        await openDraft(page, server.origin, site, 'second-year/tide-clock/');
+        await openDraft(page, server.origin, site, 'for-the-harbour/tide-clock/');
         const { below, lines } = await readWords(page, look.comfort);
         expect([width, below]).toEqual([width, []]);
         expect(lines).toBeGreaterThan(40);

@@ -60,7 +60,7 @@ describe('a hand-in', () => {
     await studio.press('button', 'Add it');
     await studio.reads(name);
     expect(await studio.axe()).toEqual([]);
-  }, 60_000);
+  }, 120_000);
 
   test('opens as an outsider first, then it is handed in and the text is there to paste', async () => {
     // A browser without a screen has no clipboard to read: what would be in it is kept by the page.
@@ -122,5 +122,5 @@ describe('a hand-in', () => {
     const wide = await studio.page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth);
     expect(wide).toBe(false);
     expect(await studio.axe()).toEqual([]);
-  }, 60_000);
+  }, 120_000);
 });

@@ -30,13 +30,27 @@ test('are lowered by the keyboard and closed at once; the focus comes back', asy
     expect(await studio.axe()).toEqual([]);
   }
   await studio.page.setViewport({ width: 1280, height: 800 });
-  expect(await status('/wren-makes/second-year/tide-clock/')).toBe(200);
+  expect(await status('/wren-makes/for-the-harbour/tide-clock/')).toBe(200);
   await studio.press('button', 'Set 2 pages to Invited');
   await studio.page.waitForFunction(() => document.querySelector('[role=dialog]') === null);
-  expect(await status('/wren-makes/second-year/tide-clock/')).toBe(404);
-  expect(await status('/wren-makes/second-year/float-lamp/')).toBe(404);
-  expect(await status('/wren-makes/second-year/fold-flat-bee-hotel/')).toBe(200);
+  expect(await status('/wren-makes/for-the-harbour/tide-clock/')).toBe(404);
+  expect(await status('/wren-makes/for-the-harbour/float-lamp/')).toBe(404);
+  expect(await status('/wren-makes/for-the-harbour/fold-flat-bee-hotel/')).toBe(200);
   expect(await studio.page.evaluate(() => document.activeElement?.textContent)).toBe(
     'Change several at once',
   );
 }, 90_000);
+
+test('what is not open is told in letters of its own, the same for every site, without a scroll bar', async () => {
+  const reader = await demo.asStranger('/wren-makes/never-was/');
+  await reader.reads('Nothing is open here.');
+  await reader.page.waitForFunction(() =>
+    [...document.fonts].some(({ family, status }) => family === 'Door' && status === 'loaded'),
+  );
+  expect(
+    await reader.page.evaluate(
+      () => document.documentElement.scrollHeight - document.documentElement.clientHeight,
+    ),
+  ).toBe(0);
+  expect(await reader.axe()).toEqual([]);
+}, 60_000);

@@ -37,7 +37,7 @@ describe('links', () => {
     await studio.reads('Reading the page.');
     await studio.reads('did not answer within 8 seconds', 20_000);
     expect(await studio.axe()).toEqual([]);
-  }, 60_000);
+  }, 120_000);
 
   test('an address pasted into Gather is read; one that refuses to be framed says that it becomes a card', async () => {
     await studio.page.goto(`${rooms}/gather`);
@@ -62,7 +62,7 @@ describe('links', () => {
         ?.dispatchEvent(new DragEvent('drop', { dataTransfer, bubbles: true, cancelable: true }));
     }, `${server.standIns}/clips/one-tide`);
     await studio.reads('A clip at its host: readers see a still');
-  }, 30_000);
+  }, 60_000);
 
   test('a clip at its host and a page are placed on a page; readers fetch nothing from elsewhere until they ask', async () => {
     await studio.page.goto(`${rooms}/gather`);
@@ -91,7 +91,7 @@ describe('links', () => {
       'content-security-policy',
     );
     expect(policy).toContain(`frame-src ${server.standIns};`);
-    const other = await fetch(`${server.origin}/wren-makes/second-year/tide-clock/`);
+    const other = await fetch(`${server.origin}/wren-makes/for-the-harbour/tide-clock/`);
     expect(other.headers.get('content-security-policy')).not.toContain('frame-src');
 
     await reader.page.focus('.frame-opener');
@@ -114,12 +114,12 @@ describe('links', () => {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
     await page.setJavaScriptEnabled(false);
-    await page.goto(`${server.origin}/wren-makes/second-year/fold-flat-bee-hotel/`);
+    await page.goto(`${server.origin}/wren-makes/for-the-harbour/fold-flat-bee-hotel/`);
     expect(await page.$eval('.frame-opener', (link) => link.getAttribute('href'))).toBe(
       `${server.standIns}/open`,
     );
     await context.close();
-  }, 30_000);
+  }, 60_000);
 
   test('a link takes another form on the page, by keyboard, and is tied in from an address', async () => {
     await studio.page.goto(`${rooms}/projects`);
@@ -137,7 +137,7 @@ describe('links', () => {
     await studio.reads('Bees of the allotment');
     expect(await studio.axe()).toEqual([]);
     await studio.saved();
-  }, 60_000);
+  }, 120_000);
 });
 
 test('a note is written, found, and becomes words of a page, where it is no note any more', async () => {
@@ -162,4 +162,4 @@ test('a note is written, found, and becomes words of a page, where it is no note
     found.map((one) => one.getAttribute('data-kind')),
   );
   expect(kinds).toEqual(['words', 'words']);
-}, 60_000);
+}, 120_000);

@@ -138,7 +138,7 @@ describe('the room', () => {
     expect(await theme()).toBe('broadsheet');
     await publish();
     expect(await theme()).toBe('fairwind');
-    const stranger = await asStranger('/wren-makes/second-year/tide-clock/');
+    const stranger = await asStranger('/wren-makes/for-the-harbour/tide-clock/');
     expect(await stranger.axe()).toEqual([]);
   }, 90_000);
 });
@@ -150,8 +150,8 @@ describe.each(themeNames)('the theme %s', (theme) => {
       await page.goto(`${rooms}/look`);
       await wear(page, site, lookOf(theme, { scheme }));
       for (const [width, path] of [
-        [1280, 'second-year/tide-clock/'],
-        [390, 'second-year/tide-clock/'],
+        [1280, 'for-the-harbour/tide-clock/'],
+        [390, 'for-the-harbour/tide-clock/'],
         [1280, ''],
         [390, 'about/'],
         [1280, 'resume/'],
@@ -179,7 +179,7 @@ test('where colours are forced, no theme prints over its words and pictures', as
   for (const theme of themeNames) {
     await page.goto(`${rooms}/look`);
     await wear(page, site, lookOf(theme));
-    await openDraft(page, server.origin, site, 'second-year/tide-clock/');
+    await openDraft(page, server.origin, site, 'for-the-harbour/tide-clock/');
     await force('active');
     const printed = await page.$$eval('.opening, .opening *', (all) =>
       all
@@ -189,7 +189,7 @@ test('where colours are forced, no theme prints over its words and pictures', as
     expect([theme, printed]).toEqual([theme, []]);
     await force('none');
   }
-}, 60_000);
+}, 120_000);
 
 describe('words over pictures', () => {
   test('can be read over every picture the maker has, in a look of AA and of AAA', async () => {
@@ -215,8 +215,8 @@ describe('words over pictures', () => {
         cover: { picture, focus: null },
       });
       for (const [width, path] of [
-        [1280, 'second-year/tide-clock/'],
-        [390, 'second-year/tide-clock/'],
+        [1280, 'for-the-harbour/tide-clock/'],
+        [390, 'for-the-harbour/tide-clock/'],
         [820, ''],
       ] as const) {
         await page.setViewport({ width, height: 700 });
@@ -266,9 +266,9 @@ describe('long names in many scripts, and pictures that are high, dark or none',
       await wear(page, site, lookOf(theme), { wallLabels: 'over' });
       for (const [width, path] of [
         [820, ''],
-        [390, 'second-year/tide-clock/'],
-        [820, 'second-year/float-lamp/'],
-        [1280, 'second-year/fold-flat-bee-hotel/'],
+        [390, 'for-the-harbour/tide-clock/'],
+        [820, 'for-the-harbour/float-lamp/'],
+        [1280, 'for-the-harbour/fold-flat-bee-hotel/'],
       ] as const) {
         await page.setViewport({ width, height: 800 });
         await openDraft(page, server.origin, site, path);
@@ -277,7 +277,7 @@ describe('long names in many scripts, and pictures that are high, dark or none',
         expect([theme, width, path, below]).toEqual([theme, width, path, []]);
       }
       // However high the picture of an opening is, the words on it begin on the first screen.
-      await openDraft(page, server.origin, site, 'second-year/float-lamp/');
+      await openDraft(page, server.origin, site, 'for-the-harbour/float-lamp/');
       const top = await page.$eval('h1', (one) => one.getBoundingClientRect().top);
       expect([theme, top < 800]).toEqual([theme, true]);
     }

@@ -5,7 +5,7 @@ import { Driver } from './support/studio-driver.ts';
 /** A reader without scripts writes to the maker, who reads it in the studio and by mail. */
 let demo: DemoStudio;
 let reader: Driver;
-const clock = '/wren-makes/second-year/tide-clock/';
+const clock = '/wren-makes/for-the-harbour/tide-clock/';
 
 beforeAll(async () => {
   demo = await openDemoStudio();
@@ -72,7 +72,7 @@ test('each answer is clean for axe, also in the form that every page leads to', 
     'This will be sent. Is it right?',
   );
   expect(await other.axe()).toEqual([]);
-}, 60_000);
+}, 120_000);
 
 describe('the maker', () => {
   test('sees on the rail that something came, reads it, deletes it and has it back', async () => {

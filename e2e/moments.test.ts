@@ -8,7 +8,7 @@ let demo: DemoStudio;
 let studio: Driver;
 let clock = '';
 
-const site = '/wren-makes/second-year';
+const site = '/wren-makes/for-the-harbour';
 const read = async (path: string): Promise<string> => (await fetch(demo.server.origin + path)).text();
 
 beforeAll(async () => {
@@ -293,7 +293,7 @@ describe('proof', () => {
         ?.click();
     });
     await demo.publish();
-    expect(await read('/wren-makes/resume/')).toContain(`second-year/tide-clock/#at-${id}`);
+    expect(await read('/wren-makes/resume/')).toContain(`for-the-harbour/tide-clock/#at-${id}`);
     expect(await read(`${site}/tide-clock/`)).toContain(`id="at-${id}"`);
   });
 });

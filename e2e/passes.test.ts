@@ -282,7 +282,7 @@ describe('moments for each what is theirs', () => {
     await studio.page.goto(`${rooms}/share`);
     await studio.reads('Releases');
     await publish();
-    const way = 'second-year/tide-clock/';
+    const way = 'for-the-harbour/tide-clock/';
     const { passes } = (await studio.page.evaluate(
       async (site) => (await fetch(`/api/sites/${site}/passes`)).json() as unknown,
       draft.site.id,

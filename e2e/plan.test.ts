@@ -140,7 +140,7 @@ describe('the plan', () => {
   });
 
   test('reaches readers once its maker raises the agenda; what is over by then is put aside', async () => {
-    const address = `${demo.server.origin}/wren-makes/second-year/tide-clock/`;
+    const address = `${demo.server.origin}/wren-makes/for-the-harbour/tide-clock/`;
     const read = async () => (await fetch(address)).text();
     await demo.publish();
     expect(await read()).toContain('From September to the wall');
@@ -171,7 +171,7 @@ describe('the plan', () => {
     await studio.reads('In your calendar');
     await demo.publish();
     expect(await read()).toContain('Cut the new dial');
-    const stranger = await demo.asStranger('/wren-makes/second-year/tide-clock/');
+    const stranger = await demo.asStranger('/wren-makes/for-the-harbour/tide-clock/');
     await stranger.page.waitForSelector('.agenda .coming');
     const listed = (selector: string) =>
       stranger.page.$$eval(selector, (all) => all.map(({ textContent }) => textContent));

@@ -84,7 +84,7 @@ describe('the reading processes', () => {
       const again = await Promise.all(Array.from({ length: 24 }, () => page()));
       expect(new Set(again.map((one) => one.status))).toEqual(new Set([200]));
     }
-  }, 60_000);
+  }, 120_000);
 
   test('one that dies is replaced, and readers notice nothing that lasts', async () => {
     const before = await readers();
@@ -111,5 +111,5 @@ describe('the reading processes', () => {
     await until(async () => !before.some(alive));
     await server.run();
     expect((await page()).status).toBe(200);
-  }, 60_000);
+  }, 120_000);
 });

@@ -1,6 +1,7 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { partKinds } from '#core/parts/parts.ts';
 import { openDemoStudio } from './support/demo-studio.ts';
 import { demoPictures, Driver } from './support/studio-driver.ts';
 
@@ -25,6 +26,22 @@ describe('the demo site in the studio', () => {
   test('says truthfully what readers see', async () => {
     await studio.reads('Visitors see release 1');
     await studio.reads('1 edit waiting');
+  });
+
+  test('shows every kind of part to readers at least once', async () => {
+    const live = await studio.page.evaluate(
+      async (path) => {
+        const site = (await (await fetch(path)).json()) as {
+          pages: { height: string; parts?: { kind: string; height: string }[] }[];
+        };
+        return site.pages
+          .filter(({ height }) => height === 'public')
+          .flatMap(({ parts = [] }) => parts.filter(({ height }) => height !== 'private'))
+          .map(({ kind }) => kind);
+      },
+      `/api/sites/${rooms.split('/').pop()}`,
+    );
+    expect([...new Set(live)].sort()).toEqual(Object.keys(partKinds).sort());
   });
 
   test('tells what they do not see yet beside that sentence, until it is pressed again', async () => {
@@ -275,7 +292,7 @@ describe('the demo site in the studio', () => {
     await studio.page.reload();
     await studio.reads('Typed while the server was away');
     await studio.reads('said to be saved');
-  }, 60_000);
+  }, 120_000);
 
   test('on a phone: words are written, facts and tray open, and the page is published', async () => {
     await studio.page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
@@ -299,7 +316,7 @@ describe('the demo site in the studio', () => {
     await studio.press('button', 'Close');
     const reader = await browser.createBrowserContext();
     const page = await reader.newPage();
-    await page.goto(`${server.origin}/wren-makes/second-year/tide-clock/`);
+    await page.goto(`${server.origin}/wren-makes/for-the-harbour/tide-clock/`);
     expect(await page.evaluate(() => document.body.innerText)).toContain('Thumbs wrote this.');
     await reader.close();
     await studio.page.setViewport({ width: 1280, height: 800 });
@@ -309,7 +326,7 @@ describe('the demo site in the studio', () => {
     const maker = await studio.page.goto(`${rooms.replace('/studio/', '/studio/see/')}/maker/`);
     expect(await maker?.text()).toContain('Tide clock');
     const stranger = await studio.page.goto(
-      `${rooms.replace('/studio/', '/studio/see/')}/stranger/second-year/tide-clock/`,
+      `${rooms.replace('/studio/', '/studio/see/')}/stranger/for-the-harbour/tide-clock/`,
     );
     expect(stranger?.status()).toBe(200);
     expect(await studio.axe()).toEqual([]);
@@ -340,10 +357,12 @@ describe('the demo site in the studio', () => {
     await studio.reads('free');
     await studio.press('button', 'Use it');
     await studio.saved();
-    const old = await fetch(`${server.origin}/wren-makes/second-year/tide-clock/`, { redirect: 'manual' });
+    const old = await fetch(`${server.origin}/wren-makes/for-the-harbour/tide-clock/`, {
+      redirect: 'manual',
+    });
     expect([old.status, old.headers.get('location')]).toEqual([
       301,
-      '/wren-at-the-quay/second-year/tide-clock/',
+      '/wren-at-the-quay/for-the-harbour/tide-clock/',
     ]);
     expect((await fetch(`${server.origin}/wren-at-the-quay/`)).status).toBe(200);
   });

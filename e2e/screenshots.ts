@@ -104,6 +104,9 @@ await shot('evidence');
 await page.goto(`${rooms}/feedback`, { waitUntil: 'networkidle0' });
 await driver.press('button', /Marit Soll/);
 await shot('feedback');
+await page.goto(`${rooms}/check`, { waitUntil: 'networkidle0' });
+await driver.reads('It says “TODO”.');
+await shot('check');
 await page.goto(`${rooms}/plan`, { waitUntil: 'networkidle0' });
 await driver.reads('In your calendar');
 await shot('plan');
@@ -116,10 +119,6 @@ await shot('arrange');
 await page.keyboard.press('Escape');
 await page.goto(`${server.origin}/wren-makes/`, { waitUntil: 'networkidle0' });
 await shot('site-home');
-await page.goto(`${server.origin}/wren-makes/workshop-notes/`, { waitUntil: 'networkidle0' });
-await page.evaluate(() => document.querySelector('.process')?.scrollIntoView());
-await settle(1500);
-await shot('site-process');
 await page.goto(`${rooms}/look`, { waitUntil: 'networkidle0' });
 await driver.fill('Colour', '#c4602f');
 await driver.take('Beside it', 'The dark one beside it');
@@ -136,7 +135,7 @@ const prints: { input: Buffer; left: number; top: number }[] = [];
 for (const [at, theme] of themeNames.entries()) {
   await page.goto(`${rooms}/share`);
   await wear(page, site, lookOf(theme));
-  await openDraft(page, server.origin, site, at % 2 === 0 ? '' : 'second-year/tide-clock/');
+  await openDraft(page, server.origin, site, at % 2 === 0 ? '' : 'for-the-harbour/tide-clock/');
   await settle();
   prints.push({
     input: await sharp(await page.screenshot())

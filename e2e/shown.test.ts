@@ -10,8 +10,8 @@ const open = async (title: string) => {
   await studio.press('link', title);
   await studio.reads('Case facts');
 };
-const clock = '/wren-makes/second-year/tide-clock/';
-const hotel = '/wren-makes/second-year/fold-flat-bee-hotel/';
+const clock = '/wren-makes/for-the-harbour/tide-clock/';
+const hotel = '/wren-makes/for-the-harbour/fold-flat-bee-hotel/';
 
 describe('case facts', () => {
   test('months, people, course, materials, tags and a licence stand in a line, and machines read them', async () => {
@@ -46,7 +46,7 @@ describe('case facts', () => {
     await studio.page.reload();
     await studio.reads('Ana, cut the leather');
     await publish();
-    const reader = await asStranger('/wren-makes/second-year/sailcloth-satchel/');
+    const reader = await asStranger('/wren-makes/for-the-harbour/sailcloth-satchel/');
     const facts = await reader.page.$$eval('.facts > div', (all) => all.map((one) => one.innerText));
     expect(facts.map((fact) => fact.replace(/\s*\n\s*/g, ': '))).toEqual([
       'When: Since March 2025',
@@ -79,7 +79,7 @@ describe('case facts', () => {
     expect([image.status, image.headers.get('content-type')]).toEqual([200, 'image/jpeg']);
     const draft = await studio.page.goto(`${rooms.replace('/studio/', '/studio/see/')}/link/`);
     expect(await draft?.text()).not.toContain('og:image');
-  }, 60_000);
+  }, 120_000);
 
   test('a cover of one’s own stands on the board and on the wall, at the point that was chosen', async () => {
     await open('Tide clock');
@@ -178,7 +178,7 @@ describe('galleries', () => {
     expect((await calm.$$('.strip-of-large img')).length).toBe(6);
     expect((await calm.$$('.strip-tools')).length).toBe(0);
     await context.close();
-  }, 60_000);
+  }, 120_000);
 });
 
 describe('parts beside each other', () => {
@@ -217,7 +217,7 @@ describe('parts beside each other', () => {
     expect(await studio.axe()).toEqual([]);
     await publish();
 
-    const reader = await asStranger('/wren-makes/second-year/sailcloth-satchel/');
+    const reader = await asStranger('/wren-makes/for-the-harbour/sailcloth-satchel/');
     const feet = () =>
       reader.page.$$eval('.pair > .half', (halves) =>
         halves.map((half) => Math.round(half.getBoundingClientRect().bottom)),
@@ -241,7 +241,7 @@ describe('parts beside each other', () => {
     await studio.fill(/^A click leads to/, 'kite.example/straps');
     await studio.page.keyboard.press('Tab');
     await publish();
-    const reader = await asStranger('/wren-makes/second-year/sailcloth-satchel/');
+    const reader = await asStranger('/wren-makes/for-the-harbour/sailcloth-satchel/');
     expect(
       await reader.page.$eval('.picture-link', (link) => [
         link.getAttribute('href'),
@@ -249,5 +249,5 @@ describe('parts beside each other', () => {
       ]),
     ).toEqual(['https://kite.example/straps', 'Leads to kite.example']);
     expect(await reader.axe()).toEqual([]);
-  }, 60_000);
+  }, 120_000);
 });

@@ -35,7 +35,7 @@ describe('on every page', () => {
       expect(await reader.axe()).toEqual([]);
       return [links, menu.at(-1)];
     };
-    expect(await end('/wren-makes/second-year/tide-clock/')).toEqual([
+    expect(await end('/wren-makes/for-the-harbour/tide-clock/')).toEqual([
       ['Book the workshop', 'Test rig bookings'],
       'Test rig bookings',
     ]);
@@ -60,7 +60,7 @@ describe('on every page', () => {
     await studio.reads('Your address stands nowhere.');
     await publish();
 
-    const german = await asStranger('/wren-makes/second-year/tide-clock/');
+    const german = await asStranger('/wren-makes/for-the-harbour/tide-clock/');
     expect(
       await german.page.evaluate(() => [document.documentElement.lang, document.documentElement.dir]),
     ).toEqual(['de', 'ltr']);
@@ -68,7 +68,7 @@ describe('on every page', () => {
       await german.reads(words);
     expect(await german.page.$eval('.ways a', (a) => a.getAttribute('href'))).toBe('../../_write/');
 
-    const arabic = await asStranger('/wren-makes/second-year/float-lamp/');
+    const arabic = await asStranger('/wren-makes/for-the-harbour/float-lamp/');
     const { page: shown } = arabic;
     expect(await shown.evaluate(() => [document.documentElement.lang, document.documentElement.dir])).toEqual(
       ['ar', 'rtl'],
@@ -124,7 +124,7 @@ describe('on every page', () => {
     // Pressed, a picture leads where its name does.
     await outside.page.click('.labels-outside .card a');
     await outside.page.waitForSelector('.opening');
-    expect(outside.page.url()).toBe(`${server.origin}/wren-makes/second-year/tide-clock/`);
+    expect(outside.page.url()).toBe(`${server.origin}/wren-makes/for-the-harbour/tide-clock/`);
     const again = await asStranger('/wren-makes/');
     expect(await again.axe()).toEqual([]);
     await again.page.setViewport({ width: 390, height: 844 });

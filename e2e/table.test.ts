@@ -45,7 +45,7 @@ test('cells are pasted, numbers added up, a row moved by keys, and a Private col
   expect(await studio.axe()).toEqual([]);
   await publish();
 
-  const reader = await asStranger('/wren-makes/first-year/shared-tool-board/');
+  const reader = await asStranger('/wren-makes/made-together/shared-tool-board/');
   await reader.reads('Hooks');
   expect(await columnsOf(reader)).toEqual(['What', 'Hours']);
   expect(await reader.page.content()).not.toMatch(/12,00|Cost/);

@@ -96,5 +96,5 @@ describe('by touch on a phone', () => {
       ),
     ).toBe(0);
     expect(await reader.axe()).toEqual([]);
-  }, 60_000);
+  }, 120_000);
 });

@@ -29,22 +29,22 @@ test('a second site is started from the first, and uses what was gathered once',
 test('a group is taken there with all below, readers here lose it at once, and it is opened there', async () => {
   await page.goto(`${rooms}/arrange`);
   await studio.reads('Front-page wall');
-  await studio.press('button', 'More for First year');
+  await studio.press('button', 'More for Made together');
   await studio.press('menuitem', 'Take it to another site');
   expect(await studio.axe()).toEqual([]);
   await studio.press('button', 'Skerrin workshop');
   await studio.reads('Readers can see it now.');
   await studio.press('button', 'Delete for readers now');
-  await studio.reads('First year is on Skerrin workshop now, Private.');
+  await studio.reads('Made together is on Skerrin workshop now, Private.');
   const status = async (path: string) => (await fetch(`${server.origin}${path}`)).status;
-  expect(await status('/wren-makes/first-year/shared-tool-board/')).toBe(404);
-  expect(await status('/wren-makes/second-year/tide-clock/')).toBe(200);
+  expect(await status('/wren-makes/made-together/shared-tool-board/')).toBe(404);
+  expect(await status('/wren-makes/for-the-harbour/tide-clock/')).toBe(200);
 
   await studio.press('button', 'Wren: your sites');
   await studio.press('menuitem', 'Skerrin workshop');
   await studio.reads('Shared tool board');
   await page.goto(page.url().replace(/\/projects.*/, '/arrange'));
-  await studio.press('button', /^Height of First year/);
+  await studio.press('button', /^Height of Made together/);
   await studio.press('menuitemradio', /^Public/);
   await studio.saved();
   await page.goto(page.url().replace('/arrange', '/share'));
@@ -55,7 +55,7 @@ test('a group is taken there with all below, readers here lose it at once, and i
   await studio.press('button', 'Use it');
   await studio.fill(/^Your name on this site/, 'W. of Skerrin');
   await publish();
-  const reader = await asStranger('/skerrin-workshop/first-year/shared-tool-board/');
+  const reader = await asStranger('/skerrin-workshop/made-together/shared-tool-board/');
   await reader.reads('Words and pictures by W. of Skerrin unless a credit says otherwise.');
   const told: unknown = JSON.parse(
     await reader.page.$eval('script[type="application/ld+json"]', (one) => one.textContent ?? ''),

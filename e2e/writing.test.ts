@@ -69,6 +69,7 @@ describe('pasting', () => {
     await studio.reads('could not be taken');
     expect((await bows()).length).toBe(6);
     await studio.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await studio.page.keyboard.press('Escape');
     // Words without structure become words too, and nothing in them is taken for HTML.
     await paste('', 'Plain <b>words</b>\nin two lines.\n\nAnd more.');
     await studio.reads('And more.');
@@ -77,7 +78,32 @@ describe('pasting', () => {
         [...(all.at(-1)?.querySelectorAll('p') ?? [])].map((one) => one.innerText),
       ),
     ).toEqual(['Plain <b>words</b>\nin two lines.', 'And more.']);
-  }, 60_000);
+  }, 120_000);
+
+  test('with no field in use, what was copied goes on in the words that are selected, or begins those that are empty', async () => {
+    const { page } = studio;
+    const leave = () => page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    const said = () =>
+      page.$$eval('.site .prose', (all) =>
+        all.map((one) => [...one.querySelectorAll('h2, p')].map((line) => line.textContent).join(' / ')),
+      );
+    await page.goto(`${rooms}/projects`);
+    await studio.press('button', 'New project');
+    await studio.reads('Case facts');
+    await studio.fill('Title', 'Begun');
+    await leave();
+    const standing = (await bows()).length;
+    await paste('<h2>Why</h2><p>Because of the tide.</p>', 'Why Because of the tide.');
+    await studio.reads('Because of the tide.');
+    expect((await bows()).length).toBe(standing);
+    // They are selected now; what comes next stands below.
+    await leave();
+    await paste('', 'And the slip is wet.');
+    await studio.reads('And the slip is wet.');
+    expect((await said())[0]).toBe('Why / Because of the tide. / And the slip is wet.');
+    expect((await bows()).length).toBe(standing);
+    await studio.saved();
+  }, 120_000);
 });
 
 describe('finding by name', () => {
@@ -139,7 +165,7 @@ describe('finding by name', () => {
     expect(studio.page.url()).toMatch(/\/share$/);
     expect(await studio.page.$('[role=dialog]')).toBeNull();
     await studio.page.evaluate(() => localStorage.removeItem('kite-wall single keys'));
-  }, 60_000);
+  }, 120_000);
 });
 
 const anotherTab = async () => {
@@ -154,6 +180,44 @@ const type = async (on: Driver, part: RegExp, words: string) => {
   await on.page.waitForSelector('.words-editor:focus');
   await on.page.keyboard.type(words);
 };
+
+test('the focus goes where its maker goes on, and no letter of what is written leads elsewhere', async () => {
+  await open('Float lamp');
+  const { page } = studio;
+  const focused = () =>
+    page.evaluate(
+      () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.tagName,
+    );
+  await page.waitForSelector('.editable-line[aria-label=Title]');
+  await page.focus('.editable-line[aria-label=Title]');
+  await page.keyboard.press('Enter');
+  expect(await focused()).toBe('One-line summary');
+  await page.keyboard.type('.');
+  const written = page.url();
+  // The field loses the focus while its maker goes on typing.
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.type('gs');
+  await studio.drawn();
+  expect(page.url()).toBe(written);
+  for (const kind of ['Quote', 'Evidence', 'Table']) {
+    await studio.press('button', 'Add something at the end');
+    await page.waitForSelector('.tie-type');
+    await page.keyboard.type(kind);
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => document.activeElement?.closest('.part.sel .part-panel') !== null);
+  }
+}, 120_000);
+
+test('enlarged to twice its size, half of the window is the page that is written', async () => {
+  await open('Float lamp');
+  const { page } = studio;
+  await page.setViewport({ width: 640, height: 400 });
+  await page.waitForFunction(
+    () => (document.querySelector('.compose-page')?.clientHeight ?? 0) >= window.innerHeight / 2,
+  );
+  expect(await studio.axe()).toEqual([]);
+  await page.setViewport({ width: 1280, height: 800 });
+}, 120_000);
 
 test('two tabs write in different parts: both are kept, and the one that comes second is told', async () => {
   await open('Tide clock');

@@ -20,10 +20,10 @@ export class Driver {
   async named(role: string, name: string | RegExp): Promise<ElementHandle> {
     const wanted = typeof name === 'string' ? name : name.source;
     const found = await this.page
-      .waitForSelector(`::-p-aria([role="${role}"])`, { timeout: 8000 })
+      .waitForSelector(`::-p-aria([role="${role}"])`, { timeout: 20_000 })
       .catch(() => null);
     if (!found) throw new Error(`Nothing on the page is a ${role}.`);
-    const end = Date.now() + 8000;
+    const end = Date.now() + 20_000;
     for (;;) {
       for (const handle of await this.page.$$(`::-p-aria([role="${role}"])`)) {
         const label = await accessibleName(handle);

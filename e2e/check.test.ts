@@ -1,0 +1,98 @@
+import { afterAll, expect, test } from '@jest/globals';
+import { openDemoStudio } from './support/demo-studio.ts';
+import { fits } from './support/fits.ts';
+
+/** What the Check room notices of the demo's site, and how it is mended. */
+const { studio, rooms, close } = await openDemoStudio();
+afterAll(close);
+const { page } = studio;
+const onRail = () =>
+  page.$eval('a[href$="/check"]', (link) => Number(/\d+/.exec(link.textContent)?.[0] ?? 0));
+
+test('what is missing is counted on the rail, and said in Check with the way to the very part', async () => {
+  await page.goto(`${rooms}/check`);
+  await studio.reads('pages for readers in good order');
+  await studio.reads('It says “TODO”.');
+  expect(await onRail()).toBe(0);
+  expect(await studio.axe()).toEqual([]);
+  // Two pictures lose what was said about them, while the room is somewhere else.
+  await page.goto(`${rooms}/projects`);
+  await studio.press('link', 'Fold-flat bee hotel');
+  await studio.press('button', /^Edit Gallery/);
+  const fields = 'ol[aria-label="Pictures in the gallery"] textarea';
+  await page.waitForSelector(fields);
+  for (const at of [1, 3]) {
+    const field = (await page.$$(fields))[at];
+    await field?.evaluate((one) => one.scrollIntoView({ block: 'center' }));
+    await field?.click({ count: 3 });
+    await page.keyboard.press('Backspace');
+  }
+  await studio.saved();
+  await page.waitForFunction(() => /2/.test(document.querySelector('a[href$="/check"]')?.textContent ?? ''), {
+    timeout: 8000,
+  });
+  await studio.press('link', /Check/);
+  await studio.reads('Needed 3');
+  await studio.reads('10 of 11 pages for readers in good order');
+  await studio.press('link', /^Take me there/);
+  await page.waitForFunction(() => document.querySelector('.part.sel .part-panel') !== null);
+  expect(page.url()).toMatch(/\/projects\/\w+\?part=\w+$/);
+}, 90_000);
+
+test('an alt text is written on the spot, letter by letter, and what was noticed is gone when its maker is done', async () => {
+  await page.goto(`${rooms}/check`);
+  await studio.reads('Needed 3');
+  await studio.press('button', /^Write it here/);
+  await page.waitForSelector('main textarea');
+  expect(await studio.axe()).toEqual([]);
+  await page.focus('main textarea');
+  await page.keyboard.type('Six panels of thin wood, laid out in order');
+  expect(await page.$eval('main textarea', (field) => (field as HTMLTextAreaElement).value)).toBe(
+    'Six panels of thin wood, laid out in order',
+  );
+  await studio.reads('Needed 2');
+  await studio.press('button', /^Done/);
+  await page.waitForSelector('main textarea', { hidden: true });
+  await studio.saved();
+  expect(await onRail()).toBe(1);
+  await studio.press('button', /^Undo/);
+  await studio.reads('Needed 3');
+}, 120_000);
+
+test('what its maker lets stand is not told again, on the rail nor at Publish, until it is another thing', async () => {
+  await page.goto(`${rooms}/check`);
+  await studio.reads('Needed 3');
+  await studio.press('button', /^Let it stand: .* has no alt text/);
+  await studio.fill(/^Why/, 'A picture of nothing but string.');
+  expect(await studio.axe()).toEqual([]);
+  await page.keyboard.press('Enter');
+  await studio.reads('Needed 2');
+  await studio.reads('Let stand 1');
+  await page.waitForFunction(() => document.activeElement?.tagName === 'SUMMARY');
+  await page.keyboard.press('Enter');
+  await studio.reads('A picture of nothing but string.');
+  await studio.saved();
+  expect(await onRail()).toBe(1);
+  expect(await studio.axe()).toEqual([]);
+  await studio.press('button', 'Publish');
+  await studio.reads('1 picture without alt text');
+  await studio.press('button', 'Close');
+  await page.reload();
+  await studio.reads('Let stand 1');
+  await page.focus('summary');
+  await page.keyboard.press('Enter');
+  await studio.press('button', /^Tell me again/);
+  await studio.reads('Needed 3');
+  expect(await onRail()).toBe(2);
+}, 120_000);
+
+test('on a phone it fits, and what is nice to have is one press away', async () => {
+  await page.setViewport({ width: 390, height: 844 });
+  await page.goto(`${rooms}/check`);
+  await studio.reads('Needed 3');
+  await fits(studio);
+  await studio.press('button', /^Nice to have/);
+  await studio.reads('The project has 3 pictures.');
+  await fits(studio);
+  expect(await studio.axe()).toEqual([]);
+}, 120_000);
