@@ -34,21 +34,14 @@ const picture = (at: number): Material =>
   );
 
 /**
- * Makes a site large: so many projects of 20 parts, each with four galleries of six pictures, and so many pictures in all,
- * most of which stand nowhere. There are no files behind them.
+ * So many projects of 20 parts, each with four galleries of six pictures, and so many pictures in all, most of which stand nowhere.
  */
-export async function fillSite(
-  db: Database,
-  scope: { site: string; account: string },
+export function largeContent(
   pageCount: number,
   pictureCount: number,
-): Promise<Page[]> {
-  const made = Array.from({ length: pictureCount }, (_, at) => picture(at));
-  for (let from = 0; from < made.length; from += 500)
-    await db
-      .insert(materials)
-      .values(made.slice(from, from + 500).map((one) => ({ ...one, accountId: scope.account, revision: 1 })));
-  const ids = made.map(({ id }) => id);
+): { pages: Page[]; materials: Material[] } {
+  const materials = Array.from({ length: pictureCount }, (_, at) => picture(at));
+  const ids = materials.map(({ id }) => id);
   const pages = Array.from({ length: pageCount }, (_, at): Page => {
     const some = (n: number) => Array.from({ length: n }, (_, k) => ids[(at * 16 + k) % ids.length] ?? '');
     return {
@@ -66,6 +59,21 @@ export async function fillSite(
       ),
     };
   });
+  return { pages, materials };
+}
+
+/** Makes a site large with that. There are no files behind the pictures. */
+export async function fillSite(
+  db: Database,
+  scope: { site: string; account: string },
+  pageCount: number,
+  pictureCount: number,
+): Promise<Page[]> {
+  const { pages, materials: made } = largeContent(pageCount, pictureCount);
+  for (let from = 0; from < made.length; from += 500)
+    await db
+      .insert(materials)
+      .values(made.slice(from, from + 500).map((one) => ({ ...one, accountId: scope.account, revision: 1 })));
   await db.transaction(async (tx) => {
     for (const page of pages) await pageRow.insert(tx, scope, page, 1);
   });

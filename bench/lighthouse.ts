@@ -91,7 +91,7 @@ export async function benchLighthouse(): Promise<Row[]> {
     const home = `${server.origin}/wren-makes/`;
     const rows: Row[] = [];
     for (const [theme, path] of themeNames.flatMap((name) =>
-      ['', 'second-year/tide-clock/'].map((at) => [name, at] as const),
+      ['', 'for-the-harbour/tide-clock/'].map((at) => [name, at] as const),
     )) {
       if (path === '') await maker.wear(theme);
       let best = { performance: 0, paint: Number.NaN, shift: Number.NaN, others: [Number.NaN] };

@@ -5,6 +5,7 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { z } from 'zod';
+import { benchCheck } from './check.ts';
 import { benchEncoders } from './encoders.ts';
 import { benchFirstPublish } from './first-publish.ts';
 import { benchFit } from './fit.ts';
@@ -77,6 +78,7 @@ const benches: Record<string, () => Promise<Row | Row[]>> = {
   saving: benchSaving,
   growth: benchGrowth,
   sites: benchManySites,
+  check: benchCheck,
   typing: benchTyping,
   large: benchLargeStudio,
   who: benchWhoGetsWhat,

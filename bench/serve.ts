@@ -24,7 +24,7 @@ function load(url: string): number {
  */
 export async function benchServe(): Promise<Row> {
   const ours = await BuiltServer.start('demo');
-  const page = `${ours.origin}/wren-makes/second-year/tide-clock/`;
+  const page = `${ours.origin}/wren-makes/for-the-harbour/tide-clock/`;
   const folder = await mkdtemp(join(tmpdir(), 'kite-wall-nginx-'));
   const port = 24_000 + Math.floor(Math.random() * 20_000);
   const html = await (await fetch(page, { headers: { 'accept-encoding': 'identity' } })).text();
