@@ -24,7 +24,8 @@ import { fetched } from '../ui/fetched.tsx';
 import { Loading, Trouble } from '../ui/states.tsx';
 import { call, mendedEvent, Refusal } from './call.ts';
 import { type Direction, type StepQuestion, stepQuestion } from './step-question.ts';
-import { SaveQueue, type SaveState } from './save-queue.ts';
+import { queueOfSite } from './queue-of-site.ts';
+import { type SaveState } from './save-queue.ts';
 import { applyPatch, received, seenRevision, type StudioSite, withChange, withWords } from './studio-site.ts';
 import { UnsentNotes } from './unsent-notes.ts';
 import { typesWords } from './types-words.ts';
@@ -99,23 +100,22 @@ export function SiteProvider({ id, children }: { id: string; children: ReactNode
       client.setQueryData<StudioSite>(key(id), (old) => (old ? withChange(old, kind, row, change) : old)),
     [client, id],
   );
-  const [queue] = useState(
-    () =>
-      new SaveQueue({
-        site: id,
-        seen,
-        row: (kind, row) => {
-          const state = client.getQueryData<StudioSite>(key(id));
-          if (kind === 'site') return state?.site;
-          return state?.[kind === 'page' ? 'pages' : 'materials'].find((one) => one.id === row);
-        },
-        onJoined: () => notice('Joined with what was changed in another tab or on another device.'),
-        apply: (patch, keep) =>
-          client.setQueryData<StudioSite>(key(id), (old) => (old ? applyPatch(old, patch, keep) : old)),
-        onMisplaced: () => void client.invalidateQueries({ queryKey: key(id) }),
-        onTakenOver: (left) => left.forEach(({ kind, id: row, change }) => show(kind, row, change)),
-        notes: new UnsentNotes(id, { store: window.localStorage, locks: navigator.locks }),
-      }),
+  const [queue] = useState(() =>
+    queueOfSite(client, {
+      site: id,
+      seen,
+      row: (kind, row) => {
+        const state = client.getQueryData<StudioSite>(key(id));
+        if (kind === 'site') return state?.site;
+        return state?.[kind === 'page' ? 'pages' : 'materials'].find((one) => one.id === row);
+      },
+      onJoined: () => notice('Joined with what was changed in another tab or on another device.'),
+      apply: (patch, keep) =>
+        client.setQueryData<StudioSite>(key(id), (old) => (old ? applyPatch(old, patch, keep) : old)),
+      onMisplaced: () => void client.invalidateQueries({ queryKey: key(id) }),
+      onTakenOver: (left) => left.forEach(({ kind, id: row, change }) => show(kind, row, change)),
+      notes: new UnsentNotes(id, { store: window.localStorage, locks: navigator.locks }),
+    }),
   );
   const saving = useSyncExternalStore(queue.subscribe, () => queue.state);
   const [asking, setAsking] = useState<StepQuestion | null>(null);

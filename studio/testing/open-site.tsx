@@ -91,18 +91,26 @@ export async function openSite(
   }) as typeof fetch;
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const user = userEvent.setup();
-  const drawn = render(
-    <QueryClientProvider client={client}>
-      <MemoryRouter>
-        <SiteProvider id={state.site.id}>
-          <p>The site is open.</p>
-          {children}
-        </SiteProvider>
-      </MemoryRouter>
-    </QueryClientProvider>,
+  const rooms = (
+    <SiteProvider id={state.site.id}>
+      <p>The site is open.</p>
+      {children}
+    </SiteProvider>
   );
+  const studio = (inside: ReactNode) => (
+    <QueryClientProvider client={client}>
+      <MemoryRouter>{inside}</MemoryRouter>
+    </QueryClientProvider>
+  );
+  const drawn = render(studio(rooms));
   await screen.findByText('The site is open.');
-  return { asked, user, ...drawn };
+  return {
+    asked,
+    user,
+    ...drawn,
+    leave: () => drawn.rerender(studio(null)),
+    comeBack: () => drawn.rerender(studio(rooms)),
+  };
 }
 
 /** As it comes over the line: nobody changes what another one holds. */

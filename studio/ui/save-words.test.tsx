@@ -73,16 +73,42 @@ describe('the words about saving', () => {
   });
 
   test('an error of the server is not the maker’s: it says so, and nothing is given up', async () => {
-    const { user } = await openSite(<Name />, () => ({
-      status: 500,
-      body: { code: 'error', message: 'Something went wrong here.' },
-    }));
+    let broken = true;
+    const { user, asked } = await openSite(<Name />, (one) =>
+      broken
+        ? { status: 500, body: { code: 'error', message: 'Something went wrong here.' } }
+        : saved(titleIn(one)),
+    );
     await user.type(field(), '!');
     await waitFor(
       () => expect(screen.getByRole('status').textContent).toContain('The server cannot save now.'),
       { timeout: 3000 },
     );
     expect(field().value).toBe('Wren makes!');
+    broken = false;
+    act(() => void window.dispatchEvent(new Event('online')));
+    await waitFor(() => expect(screen.getByRole('status').textContent).toMatch(/^Saved/), { timeout: 3000 });
+    expect(titleIn(asked.at(-1))).toBe('Wren makes!');
+  });
+
+  test('who leaves the site with something unsent and comes back sends it once', async () => {
+    let line = false;
+    const { user, asked, leave, comeBack } = await openSite(<Name />, (one) =>
+      line ? saved(titleIn(one)) : 'no line',
+    );
+    await user.type(field(), ' twice');
+    await waitFor(() => expect(screen.getByRole('status').textContent).toContain('Kept on this computer'), {
+      timeout: 3000,
+    });
+    leave();
+    expect(screen.queryByLabelText('Name')).toBeNull();
+    comeBack();
+    expect((await screen.findByLabelText<HTMLInputElement>('Name')).value).toBe('Wren makes twice');
+    const before = asked.length;
+    line = true;
+    act(() => void window.dispatchEvent(new Event('online')));
+    await waitFor(() => expect(screen.getByRole('status').textContent).toMatch(/^Saved/), { timeout: 3000 });
+    expect(asked).toHaveLength(before + 1);
   });
 
   const theirs = { ...emptySite.site, title: 'Theirs' };
@@ -101,7 +127,9 @@ describe('the words about saving', () => {
       decided ||= (one.body as { decided?: string }).decided === 'mine';
       return decided ? saved(titleIn(one)) : newer;
     });
-    await user.type(field(), ', mine');
+    // At one go: letter by letter, a slow machine would send the first of them alone.
+    await user.click(field());
+    await user.paste(', mine');
     const look = await screen.findByRole('button', { name: 'Look at both' }, { timeout: 3000 });
     expect(screen.getByRole('alert').textContent).toContain('This was changed in another tab.');
     // What is typed while it waits for the answer is no less theirs.
