@@ -68,8 +68,8 @@ test('each answer is clean for axe, also in the form that every page leads to', 
   ])
     await other.page.type(`.write [name=${field}]`, text ?? '');
   await press('Read it over', other);
-  expect(await other.page.evaluate(() => document.activeElement?.textContent)).toBe(
-    'This will be sent. Is it right?',
+  await other.page.waitForFunction(
+    () => document.activeElement?.textContent === 'This will be sent. Is it right?',
   );
   expect(await other.axe()).toEqual([]);
 }, 120_000);
