@@ -216,18 +216,22 @@ describe('SaveQueue', () => {
 
   test('a conflict keeps my words until I choose', async () => {
     const seenSent: number[] = [];
-    const { queue } = queueWith(async (_, seen) => {
+    const { queue, store } = queueWith(async ({ id }, seen) => {
       seenSent.push(seen);
-      if (seen < 9)
+      if (id === 'page-1' && seen < 9)
         throw new Refusal(409, { code: 'newer', message: 'changed elsewhere', details: { revision: 9 } });
       return patch(10);
     });
     queue.change('page', 'page-1', { title: 'Mine' }, 'Title', 'a');
     expect(await queue.flush()).toBe(false);
     expect(queue.state).toMatchObject({ kind: 'conflict', pending: { change: { title: 'Mine' } } });
+    // It is laid over whatever is fetched meanwhile, and a reload after more was typed loses none of it.
+    expect(queue.unsent.map(({ change }) => change)).toEqual([{ title: 'Mine' }]);
+    queue.change('page', 'page-2', { title: 'More' }, 'Title', 'b');
+    expect(store.getItem(store.key(0) ?? '')).toMatch(/Mine.*More/);
     queue.resolve('mine');
     expect(await queue.flush()).toBe(true);
-    expect(seenSent).toEqual([5, 9]);
+    expect(seenSent).toEqual([5, 9, 5]);
     expect(queue.state.kind).toBe('saved');
   });
 

@@ -99,7 +99,9 @@ export class SaveQueue {
 
   /** Changes on the screen that the server does not have, oldest first. */
   get unsent(): readonly Pending[] {
-    return this.#sending ? [this.#sending, ...this.#pending] : this.#pending;
+    // What its maker has still to decide about is no less theirs.
+    const first = this.#state.kind === 'conflict' ? this.#state.pending : this.#sending;
+    return first ? [first, ...this.#pending] : this.#pending;
   }
 
   subscribe = (listener: () => void): (() => void) => {
@@ -171,7 +173,7 @@ export class SaveQueue {
     clearTimeout(this.#timer);
     while (this.#sending) await new Promise((resolve) => setTimeout(resolve, 15));
     while (this.#pending.length > 0 && this.#state.kind !== 'conflict') if (!(await this.#sendNext())) break;
-    return this.unsent.length === 0 && this.#state.kind !== 'conflict';
+    return this.unsent.length === 0;
   }
 
   /** After a conflict: write mine over theirs, or take theirs, which keeps mine as a step that undo brings back. */
@@ -184,8 +186,8 @@ export class SaveQueue {
       // What was typed of it since is given up as well.
       ...this.#pending.map((one) => (choice === 'theirs' && one.id === pending.id ? decide(one) : one)),
     ];
-    this.#keep();
     this.#set({ kind: 'saving' });
+    this.#keep();
     this.#later(0);
   }
 
@@ -230,7 +232,6 @@ export class SaveQueue {
   #afterFailure(failed: Pending, error: unknown): false {
     if (error instanceof Refusal && error.problem.code === 'newer') {
       const details = error.problem.details as { revision?: number; theirs?: object } | undefined;
-      this.#keep([failed]);
       this.#set({
         kind: 'conflict',
         message: error.message,
@@ -238,6 +239,7 @@ export class SaveQueue {
         pending: failed,
         theirs: details?.theirs ?? null,
       });
+      this.#keep();
       return false;
     }
     if (error instanceof Refusal && !error.passing) {
@@ -267,8 +269,8 @@ export class SaveQueue {
     return false;
   }
 
-  #keep(also: readonly Pending[] = []): void {
-    this.#deps.notes.write([...also, ...(this.#sending ? [this.#sending] : []), ...this.#pending]);
+  #keep(): void {
+    this.#deps.notes.write(this.unsent);
   }
 
   #set(state: SaveState): void {
