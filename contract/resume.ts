@@ -37,16 +37,26 @@ export const fitVersion = route({
   reply: resumeFitSchema,
 });
 
+/** Whether the foot of a file says the version's own link, where it has one. */
+export const footSchema = z.object({ foot: z.enum(['link', 'none']).default('none') });
+export type Foot = z.infer<typeof footSchema>['foot'];
+
 /** Path of a version's file, and of the picture of one of its pages, counted from 0. */
-export const versionFilePath = ({ site, page, version }: z.infer<typeof atVersion>): string =>
-  `/api/sites/${site}/resumes/${page}/${version}/file`;
+export const versionFilePath = (
+  { site, page, version }: z.infer<typeof atVersion>,
+  foot: Foot = 'none',
+): string => `/api/sites/${site}/resumes/${page}/${version}/file?foot=${foot}`;
 /** As something else than a PDF: JSON Resume, Markdown, plain text, a file for word processors. */
 export const versionAsPath = (
   of: z.infer<typeof atVersion>,
   format: 'json' | 'md' | 'txt' | 'docx',
 ): string => `/api/sites/${of.site}/resumes/${of.page}/${of.version}/as/${format}`;
-export const versionPicturePath = (of: z.infer<typeof atVersion>, at: number, file: string): string =>
-  `/api/sites/${of.site}/resumes/${of.page}/${of.version}/picture/${at}?of=${file}`;
+export const versionPicturePath = (
+  of: z.infer<typeof atVersion>,
+  at: number,
+  file: string,
+  foot: Foot = 'none',
+): string => `/api/sites/${of.site}/resumes/${of.page}/${of.version}/picture/${at}?of=${file}&foot=${foot}`;
 
 /** A line of an old résumé, as it was read out of a file. */
 const sourceLineSchema = z.object({

@@ -26,6 +26,12 @@ const isA =
   (part: SeenPart): part is Extract<SeenPart, { kind: K }> =>
     part.kind === kind;
 
+/** What the foot of a résumé's pages says: where the newest one is. */
+export const newestAt = (address: string, language: string): NonNullable<ResumeContent['newest']> => ({
+  text: `${wordsFor(language).resume.newest} ${address.replace(/^https?:\/\//, '')}`,
+  to: address,
+});
+
 /**
  * The résumé on a page as it is set on paper, of exactly what a viewer may see.
  *
@@ -87,7 +93,7 @@ export function resumeContentOf(
         proofs: oneProofAPage(entry.proofs).flatMap((proof) => proofOf(proof) ?? []),
       })),
     })),
-    newest: own === null ? null : { text: `${resume.newest} ${own.replace(/^https?:\/\//, '')}`, to: own },
+    newest: own === null ? null : newestAt(own, language),
   };
   const ends = Object.fromEntries(
     page.parts.filter(isA('entry')).map(({ id, from, to }) => [id, to ?? from] as const),

@@ -4,7 +4,7 @@ import { seenBy } from '#core/access/seen-by.ts';
 import type { Viewer } from '#core/access/viewer.ts';
 import { isShown } from '#core/pages/page.ts';
 import type { PartOf } from '#core/parts/parts.ts';
-import { type ResumeOnPage, resumeContentOf } from '#core/resume/resume-content-of.ts';
+import { newestAt, type ResumeOnPage, resumeContentOf } from '#core/resume/resume-content-of.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { pathsOf } from '#site/render/page-inputs.ts';
 
@@ -22,12 +22,14 @@ const readersOf = (height: Height, page: string): Viewer[] =>
  * its maker sees it.
  *
  * @param origin readers reach this server at
+ * @param link of its own that its foot says, if its maker wants that: no file that readers fetch holds a key
  * @returns null where there is no such version, or nobody would get it
  */
 export function draftResume(
   draft: Draft,
   at: { page: string; version: string },
   origin: string,
+  link: string | null,
 ): { resume: ResumeOnPage; version: PartOf<'version'> } | null {
   const page = draft.pages.filter(isShown).find(({ id }) => id === at.page);
   const version = page?.parts.find(
@@ -47,7 +49,9 @@ export function draftResume(
     const view = seenBy(alone, viewer);
     const seen = view?.pages.find(({ id }) => id === at.page);
     const resume = view && seen && resumeContentOf(view, seen, pathsOf(view), base);
-    if (resume) return { resume, version };
+    if (!resume) continue;
+    const newest = link === null ? resume.content.newest : newestAt(link, resume.content.language);
+    return { resume: { ...resume, content: { ...resume.content, newest } }, version };
   }
   return null;
 }

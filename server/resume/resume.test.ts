@@ -105,6 +105,12 @@ const textOf = async (bytes: Buffer) => {
   await writeFile(path, bytes);
   return (await run('pdftotext', [path, '-'])).stdout.replace(/\s+/g, ' ');
 };
+/** Where a PDF leads to, as poppler reads it. */
+const linksOf = async (bytes: Buffer) => {
+  const path = join(folder, 'links.pdf');
+  await writeFile(path, bytes);
+  return (await run('pdfinfo', ['-url', path])).stdout.match(/https?:\S+/g) ?? [];
+};
 const file = async (path: string) => {
   const { statusCode, rawPayload, headers } = await server.get(path);
   return {
@@ -240,12 +246,29 @@ describe('the link of a version', () => {
     expect(Object.keys((await wren.state(site)).live.pageLinkPaths)).not.toContain('for-all');
   });
 
+  test('stands at the foot of the file that its maker takes out so, and in none that readers fetch', async () => {
+    const path = await own();
+    const params = { site, page: resume, version: 'for-yard' };
+    const out = async (foot?: 'link') => (await wren.raw('GET', versionFilePath(params, foot))).rawPayload;
+    expect(await textOf(await out('link'))).toContain(`127.0.0.1:4180${path}`);
+    expect(await linksOf(await out('link'))).toContain(`http://127.0.0.1:4180${path}`);
+    for (const file of [await out(), (await server.get(`${path}resume.pdf`)).rawPayload]) {
+      expect(await textOf(file)).not.toContain('/l/');
+      expect((await linksOf(file)).join()).not.toContain('/l/');
+    }
+    // A Public one has an address, and says that.
+    const all = await wren.raw('GET', versionFilePath({ ...params, version: 'for-all' }, 'link'));
+    expect(await textOf(all.rawPayload)).toContain('127.0.0.1:4180/wren/resume/');
+  });
+
   test('can be made anew, and is closed when the version is lowered', async () => {
     const old = await own();
     await wren.call(renewLink, { params: { site, thing: 'for-yard' } });
     const path = await own();
     expect(path).not.toBe(old);
     expect([(await server.get(old)).statusCode, (await server.get(path)).statusCode]).toEqual([404, 200]);
+    const params = { site, page: resume, version: 'for-yard' };
+    expect(await textOf((await wren.raw('GET', versionFilePath(params, 'link'))).rawPayload)).toContain(path);
     await change(resume, { parts: parts({ 'for-yard': { height: 'private' } }) });
     for (const at of [path, `${path}resume.pdf`]) {
       const closed = await server.get(at);
@@ -253,6 +276,9 @@ describe('the link of a version', () => {
     }
     await change(resume, { parts: parts() });
     expect((await server.get(path)).statusCode).toBe(404);
+    // What opens nothing is said by no file.
+    const taken = await wren.raw('GET', versionFilePath(params, 'link'));
+    expect(await textOf(taken.rawPayload)).not.toContain('/l/');
   });
 });
 

@@ -2,7 +2,7 @@ import type { FastifyInstance, FastifyRequest } from 'fastify';
 import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
-import { atVersion, fitVersion } from '#contract/resume.ts';
+import { atVersion, fitVersion, footSchema } from '#contract/resume.ts';
 import { tightest } from '#core/resume/fit-resume.ts';
 import { millimetres, paperSizes } from '#core/resume/layout/paper.ts';
 import { makerOf } from '../accounts/sessions.ts';
@@ -13,6 +13,7 @@ import { notFound } from '../http/problem.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import type { StoredAssets } from '../publish/site-assets.ts';
 import type { Reading } from '../reading/reading.ts';
+import { liveStatement } from '../sites/live-statement.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { draftResume } from './draft-resume.ts';
 import { outFormats, takenOut } from './taken-out.ts';
@@ -39,7 +40,10 @@ export function resumeRoutes(
     const at = parsed(atVersion, request.params);
     const site = await ownSite(db, makerOf(request).id, at.site);
     const draft = await loadDraft(db, site);
-    const found = draftResume(draft, at, publicOrigin);
+    const { foot } = parsed(footSchema, request.query);
+    const path =
+      foot === 'link' ? (await liveStatement(db, site, draft)).pageLinkPaths[at.version] : undefined;
+    const found = draftResume(draft, at, publicOrigin, path === undefined ? null : publicOrigin + path);
     if (!found) throw notFound('This version');
     const { resume, version } = found;
     const of = { draft, version, page: at.page };

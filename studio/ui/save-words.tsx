@@ -10,6 +10,9 @@ const TwoVersionsDialog = fetched(
 
 const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 
+/** As wide as the longest of these words with an hour in it: a header does not move when something is saved. */
+const steady = 'note whitespace-nowrap min-w-[7.25rem]';
+
 /** Whether the words on the screen are on the server, in words and never wrong. */
 export function SaveWords() {
   const { saving, retry } = useSite();
@@ -17,13 +20,13 @@ export function SaveWords() {
   switch (saving.kind) {
     case 'saved':
       return (
-        <p className="note whitespace-nowrap" role="status" data-saved="">
+        <p className={steady} role="status" data-saved="">
           {saving.at === null ? 'All saved' : `Saved ${clock.format(saving.at)}`}
         </p>
       );
     case 'saving':
       return (
-        <p className="note whitespace-nowrap" role="status">
+        <p className={steady} role="status">
           Saving…
         </p>
       );

@@ -9,7 +9,10 @@ interface TextFieldProps {
   onChange: (value: string) => void;
 }
 
-/** Several lines of plain text in a panel, with the room that is left told only when little is. */
+/**
+ * Several lines of plain text in a panel, with the room that is left told only when little is. The box grows with what is
+ * written, so nobody reads a caption through a slit; where a browser cannot do that it scrolls.
+ */
 export function TextField({ label, hint, value, most, rows = 3, onChange }: TextFieldProps) {
   const id = useId();
   const left = most - value.length;
@@ -20,7 +23,8 @@ export function TextField({ label, hint, value, most, rows = 3, onChange }: Text
       </label>
       <textarea
         id={id}
-        className="input"
+        className="input max-h-96 [field-sizing:content]"
+        style={{ minHeight: `calc(${rows}lh + 16px)` }}
         rows={rows}
         value={value}
         maxLength={most}

@@ -11,15 +11,17 @@ export function useKeptChoice<T extends string>(
   choices: readonly [T, ...T[]],
 ): [T, (choice: T) => void] {
   const key = `kite-wall ${name}`;
-  const [choice, setChoice] = useState<T>(() => {
-    const kept = window.localStorage.getItem(key);
-    return choices.find((one) => one === kept) ?? choices[0];
-  });
+  const kept = (): T => {
+    const was = window.localStorage.getItem(key);
+    return choices.find((one) => one === was) ?? choices[0];
+  };
+  const [last, setLast] = useState(() => ({ key, choice: kept() }));
   return [
-    choice,
-    (wanted) => {
-      window.localStorage.setItem(key, wanted);
-      setChoice(wanted);
+    // The same place may be asked for something else next.
+    last.key === key ? last.choice : kept(),
+    (choice) => {
+      window.localStorage.setItem(key, choice);
+      setLast({ key, choice });
     },
   ];
 }

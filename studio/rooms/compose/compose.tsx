@@ -420,7 +420,7 @@ function ComposePage({ page }: { page: ShownPage }) {
               onOrder={parts.order}
               onTie={tieAfterAll}
             />
-            <div className="compose-page overflow-auto bg-sunk pt-3.5 pb-10 px-5 relative compact:pt-2 compact:pb-10 compact:px-2">
+            <div className="compose-page overflow-auto [scroll-padding-block:56px_24px] bg-sunk pt-3.5 pb-10 px-5 relative compact:pt-2 compact:pb-10 compact:px-2">
               {words.error && (
                 <div className="mb-3 bg-raised p-3 shadow-1">
                   <WordsOnTheWay of="the recordings and notes here" {...words} />

@@ -7,7 +7,9 @@ import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Loading, Trouble } from '../../ui/states.tsx';
+import { CheckField } from '../../ui/check-field.tsx';
 import { reasonsInWords } from './resume-words.ts';
+import { useFoot } from './use-foot.ts';
 import { entriesOf, type ResumeSteps, type Version } from './use-resume.ts';
 
 const paperNames = { a4: 'A4', letter: 'Letter' } as const;
@@ -134,6 +136,7 @@ function CouldStayOut({
 /** The version as it stands on paper: the file's own pages. */
 export function OnPaper({ page, version, steps }: { page: ShownPage; version: Version; steps: ResumeSteps }) {
   const { state, saving } = useSite();
+  const { foot, choose } = useFoot(version);
   const at = { site: state.site.id, page: page.id, version: version.id };
   const isSaved = saving.kind === 'saved';
   const fit = useQuery({
@@ -163,9 +166,22 @@ export function OnPaper({ page, version, steps }: { page: ShownPage; version: Ve
         </p>
       )}
       <CouldStayOut fit={fit.data} {...{ page, version, steps }} />
-      <div className="mx-4 flex justify-end">
+      <div className="mx-4 flex flex-wrap items-start justify-end gap-x-6 gap-y-2">
+        {choose && (
+          <div className="mr-auto max-w-[34rem]">
+            <CheckField
+              name="This PDF says at its foot the version's own link"
+              checked={foot === 'link'}
+              onChange={(says) => choose(says ? 'link' : 'none')}
+            />
+            <p className="note">
+              Once it is old, it still leads to the newest. Whoever is handed it can open this version, until
+              you make its link anew in Share.
+            </p>
+          </div>
+        )}
         <Button asChild small>
-          <a href={versionFilePath(at)} download="resume.pdf">
+          <a href={versionFilePath(at, foot)} download="resume.pdf">
             <Download size={15} aria-hidden="true" />
             PDF
           </a>
@@ -178,7 +194,7 @@ export function OnPaper({ page, version, steps }: { page: ShownPage; version: Ve
           width={width}
           height={height}
           alt={`Page ${n + 1} of ${pages} of this version. Its words are those of the entries.`}
-          src={versionPicturePath(at, n, file)}
+          src={versionPicturePath(at, n, file, foot)}
         />
       ))}
     </div>
