@@ -44,6 +44,36 @@ describe('the résumé desk', () => {
     await page.setViewport({ width: 1280, height: 800 });
   });
 
+  test('a version with a link of its own is taken out with it, and without it again', async () => {
+    const { page } = studio;
+    const says = /^This PDF says at its foot/;
+    // Of the file as its maker gets it, in this browser.
+    const foot = async () => {
+      const path = await page.$eval('.resume-paper a[download]', (link) => link.getAttribute('href') ?? '');
+      const bytes = await page.evaluate(
+        async (at) => [...new Uint8Array(await (await fetch(at)).arrayBuffer())],
+        path,
+      );
+      const at = join(await mkdtemp(join(tmpdir(), 'kite-wall-resume-')), 'taken.pdf');
+      await writeFile(at, Buffer.from(bytes));
+      return (await run('pdftotext', [at, '-'])).stdout.includes('/l/');
+    };
+    await studio.press('button', 'For the boatyard');
+    await studio.reads('This PDF says at its foot');
+    expect(await foot()).toBe(false);
+    await studio.press('checkbox', says);
+    await page.waitForSelector('.resume-paper a[href$="foot=link"]');
+    expect(await foot()).toBe(true);
+    expect(await studio.axe()).toEqual([]);
+    // A Public one says its address by itself.
+    await studio.press('button', 'For anyone');
+    await page.waitForSelector('.resume-paper a[href$="foot=none"]');
+    expect(await page.$eval('.resume-paper', (paper) => paper.textContent)).not.toMatch('This PDF says');
+    await studio.press('button', 'For the boatyard');
+    await studio.press('checkbox', says);
+    await page.waitForSelector('.resume-paper a[href$="foot=none"]');
+  });
+
   test('an entry is typed once, with a line, a date and a proof, and stands in the version on show', async () => {
     await studio.press('button', 'For anyone');
     await studio.take('Add an entry', 'Awards');
