@@ -4,5 +4,6 @@ import type { RuleKey } from './rules.ts';
 export const neededRules = [
   ...(['title', 'facts', 'alt', 'transcript', 'credit', 'licence', 'link', 'outline', 'left-over'] as const),
   'availability',
+  'personal',
 ] as const satisfies readonly RuleKey[];
 export type NeededRule = (typeof neededRules)[number];

@@ -14,6 +14,7 @@ import { linkBroken } from './findings/link-broken.ts';
 import { linkWords } from './findings/link-words.ts';
 import { outlineUnfilled } from './findings/outline-unfilled.ts';
 import { partUnfinished } from './findings/part-unfinished.ts';
+import { personalData } from './findings/personal-data.ts';
 import { pictureCoarse } from './findings/picture-coarse.ts';
 import { pictureCount } from './findings/picture-count.ts';
 import { titleMissing } from './findings/title-missing.ts';
@@ -31,6 +32,7 @@ export const rules = {
   outline: outlineUnfilled,
   'left-over': leftOverWords,
   availability: availabilityOver,
+  personal: personalData,
   'alt-unhelpful': altUnhelpful,
   unfinished: partUnfinished,
   evidence: evidenceWanted,

@@ -73,6 +73,8 @@ function inWords({ kind, count }: Outlook['needed'][number]['needs'][number]): s
       return 'words that were meant to be replaced';
     case 'availability':
       return 'free until a day that has passed';
+    case 'personal':
+      return `${plural(count, 'thing')} that somebody can be found by`;
   }
 }
 

@@ -1,0 +1,51 @@
+import type { PersonalKind } from '../../personal/found.ts';
+import { personalIn } from '../../personal/personal-in.ts';
+import { textsIn } from '../../parts/texts-in.ts';
+import { called, type CheckedPage, standingOn } from '../checked-page.ts';
+import type { Noticed, Spot } from '../noticed.ts';
+
+const told: { [K in PersonalKind]: string } = {
+  phone: 'looks like a telephone number',
+  email: 'is an e-mail address',
+  address: 'looks like where somebody lives',
+  'birth-date': 'looks like a date of birth',
+  'student-number': 'looks like a student number',
+  coordinates: 'looks like a place on a map',
+};
+
+/** What a maker gives away on purpose: a part that is there for it is not asked about. */
+const meantFor: readonly string[] = ['contact', 'place'];
+
+/**
+ * What somebody could be found by, in the words of a page and of what stands on it. It is a question: only the maker knows
+ * whether it may stand there.
+ */
+export function personalData({ page, site, materials, today }: CheckedPage): Noticed[] {
+  const language = page.language ?? site.language;
+  const look = (spot: Spot, where: string, texts: readonly string[]): Noticed[] =>
+    personalIn(texts.join('\n'), language, today).map(({ kind, text }) => ({
+      ...{ weight: 'needed' as const, ...spot, of: `${kind} ${text}` },
+      says: `“${text}”${where} ${told[kind]}.`,
+      why: 'Whoever opens the page gets it, and so does what collects from pages. Take it out, or let it stand if it is there on purpose.',
+    }));
+  return [
+    ...look({ part: null, material: null }, '', [
+      ...[page.title, page.summary],
+      ...('facts' in page ? textsIn(page.facts) : []),
+    ]),
+    ...page.parts.flatMap((part) =>
+      meantFor.includes(part.kind) ? [] : look({ part: part.id, material: null }, '', textsIn(part)),
+    ),
+    ...standingOn(page).flatMap(({ material, part }) => {
+      const one = materials.get(material);
+      if (!one) return [];
+      const { title, caption, alt, transcript } = one;
+      // The file of a document is handed on under its name.
+      const fileName = one.kind === 'document' ? [one.fileName] : [];
+      return look({ part, material }, ` in what is said of ${called(one)}`, [
+        ...[title, caption, alt, transcript],
+        ...fileName,
+      ]);
+    }),
+  ];
+}
