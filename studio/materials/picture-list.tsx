@@ -45,22 +45,22 @@ function Line({
   return (
     <li
       ref={setNodeRef}
-      className="flex items-center gap-[10px] bg-paper p-2 shadow-(--lift-1)"
+      className={`flex items-center gap-[10px] bg-paper p-2 shadow-(--lift-1) ${withWords ? 'phone:flex-wrap' : ''}`}
       style={{ transform: CSS.Transform.toString(transform), transition: transition ?? undefined }}
     >
       <IconButton small className="cursor-grab" label={`Move ${name}`} {...attributes} {...listeners}>
         <GripVertical size={16} aria-hidden="true" />
       </IconButton>
-      <MaterialPicture material={material} alt="" className="h-20 w-24 object-cover" />
+      <MaterialPicture material={material} alt="" className="h-20 w-24 object-cover phone:mr-auto" />
       {withWords ? (
-        <div className="grid min-w-0 flex-1 gap-2 sm:grid-cols-2">
+        <div className="grid min-w-0 flex-1 gap-2 sm:grid-cols-2 phone:order-last phone:basis-full">
           <MaterialWords material={material} brief />
           <CoarseNote material={material} place={place} />
         </div>
       ) : (
         <p className="min-w-0 flex-1 truncate">{name}</p>
       )}
-      <div className="flex flex-none flex-col">
+      <div className={`flex flex-none flex-col ${withWords ? 'phone:flex-row' : ''}`}>
         <IconButton small label={`${name} earlier`} disabled={at === 0} onClick={() => onMove(at - 1)}>
           <ArrowUp size={16} aria-hidden="true" />
         </IconButton>
