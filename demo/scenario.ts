@@ -71,6 +71,24 @@ export const quickLinks = [
   { name: 'Harbour office', to: 'https://harbour.example/office', atEnd: 'none' as const, inMenu: true },
 ];
 
+/** What a tutor wants looked at, some of it ticked. */
+export const tutorsList = {
+  name: 'For the portfolio review',
+  by: 'Idris, workshop',
+  lines: [
+    { text: 'Alt text on every picture', essential: true, rule: 'alt', done: false },
+    { text: 'Three pieces of evidence a project', essential: true, rule: 'evidence', done: false },
+    {
+      text: 'Your own part is clear where you worked with others',
+      essential: true,
+      rule: 'facts',
+      done: false,
+    },
+    { text: 'One thing that went wrong, and what you did about it', essential: true, rule: null, done: true },
+    { text: 'Read on a phone, outdoors', essential: false, rule: null, done: false },
+  ],
+};
+
 /** What readers wrote, on the page of a project or from any page. */
 export const readersWrote = [
   {

@@ -55,6 +55,7 @@ import {
   notes,
   provenances,
   quickLinks,
+  tutorsList,
   second,
   maker,
   waitingSummary,
@@ -419,6 +420,12 @@ export async function seedDemo(
     if (home) await running.update('page', home.id, front);
     await running.update('site', site, {
       ...{ height: 'public', address: maker.address, rights: 'CC-BY-NC-4.0', contact: 'form' },
+      lists: [
+        {
+          ...{ ...tutorsList, id: newId() },
+          lines: tutorsList.lines.map((one) => ({ ...one, id: newId() })),
+        },
+      ],
       quickLinks: quickLinks.map((link) => ({
         ...{ ...link, id: newId(), newWindow: false, pages: [] },
         to: link.to.startsWith('/') ? standIns + link.to : link.to,

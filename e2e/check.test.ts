@@ -1,4 +1,9 @@
 import { afterAll, expect, test } from '@jest/globals';
+import { existsSync } from 'node:fs';
+import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
 import { openDemoStudio } from './support/demo-studio.ts';
 import { fits } from './support/fits.ts';
 
@@ -84,6 +89,59 @@ test('what its maker lets stand is not told again, on the rail nor at Publish, u
   await studio.press('button', /^Tell me again/);
   await studio.reads('Needed 3');
   expect(await onRail()).toBe(2);
+}, 120_000);
+
+test('lists: a tutor’s is ticked by hand and by Check, one’s own is written, handed on and taken in again', async () => {
+  await page.goto(`${rooms}/check`);
+  await studio.reads('For the portfolio review');
+  // Two alt texts are gone since the first test.
+  await studio.reads('2 left, says Check');
+  await studio.press('checkbox', 'Read on a phone, outdoors');
+  await studio.saved();
+  await page.reload();
+  await studio.reads('1 of 1');
+  await studio.press('button', 'An empty list');
+  await studio.fill('What it is called', 'My own');
+  await studio.press('button', 'Add a line');
+  // The line that was added has the focus.
+  await page.keyboard.type('Ask Ana whether she may be named');
+  expect(await studio.axe()).toEqual([]);
+  await studio.press('button', /^Done: My own/);
+  await studio.saved();
+  const folder = await mkdtemp(join(tmpdir(), 'kite-wall-list-'));
+  const client = await page.createCDPSession();
+  await client.send('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await studio.press('button', 'Hand on My own');
+  const file = join(folder, 'my-own.list.json');
+  for (let tries = 0; tries < 200 && !existsSync(file); tries++)
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  const text = await readFile(file, 'utf8');
+  expect(JSON.parse(text)).toMatchObject({ name: 'My own', lines: [{ essential: true, rule: null }] });
+  await studio.press('button', 'Delete My own');
+  await studio.reads('My own is deleted.');
+  const take = async (name: string, words: string) => {
+    await writeFile(join(folder, name), words);
+    const input = await page.$('aside input[type=file]');
+    await (input as ElementHandle<HTMLInputElement> | null)?.uploadFile(join(folder, name));
+  };
+  await take('bad.json', '{"lines": []}');
+  await studio.reads('bad.json: This is no list');
+  await take('good.json', text);
+  await studio.reads('My own is taken in.');
+  await studio.press('checkbox', 'Ask Ana whether she may be named');
+  await studio.saved();
+  // What is printed is the list, and nothing else of the room.
+  await page.evaluate(() => (window.print = () => {}));
+  await studio.press('button', 'Print My own');
+  await page.waitForSelector('.printed');
+  await page.emulateMediaType('print');
+  const seen = await page.evaluate(() => document.body.innerText);
+  expect(seen).toContain('Ask Ana');
+  expect(seen).not.toMatch(/portfolio review|Needed|Publish/);
+  await page.emulateMediaType('screen');
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await page.waitForSelector('.printed', { hidden: true });
+  await studio.press('button', 'Delete My own');
 }, 120_000);
 
 test('on a phone it fits, and what is nice to have is one press away', async () => {

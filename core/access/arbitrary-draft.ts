@@ -34,6 +34,7 @@ export const marker = {
   material: (material: string) => `«${material}»`,
   /** Why something is let stand: nobody's but its maker's. */
   waiver: '«a waiver»',
+  list: '«a list»',
 };
 
 function material(at: number): Material {
@@ -331,6 +332,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
       evidenceWanted: 3,
       ...{ ...firstArrangement, wallOrder: spec.wallOrder, offWall: spec.offWall },
       waived: [{ key: 'alt page-0', of: '0'.repeat(16), reason: marker.waiver }],
+      lists: [{ ...{ id: 'a-list-1', name: marker.list, by: marker.list }, lines: [] }],
       ...{ quickLinks: spec.quickLinks, language: spec.language, welcome: spec.welcome },
       linkPictures: spec.linkPictures,
       ...{ wallLabels: spec.wallLabels, wallDates: true, wallTags: true },

@@ -18,7 +18,7 @@ export function releasable(draft: Draft): Draft {
     return {
       site: {
         ...draft.site,
-        ...{ wallOrder: [], offWall: [], quickLinks: [], notMoments: [], waived: [] },
+        ...{ wallOrder: [], offWall: [], quickLinks: [], notMoments: [], waived: [], lists: [] },
         look: withGroundPicture(draft.site.look, () => false),
       },
       pages: [],
@@ -59,6 +59,7 @@ export function releasable(draft: Draft): Draft {
       quickLinks,
       notMoments: [],
       waived: [],
+      lists: [],
     },
   };
   return { site, pages, materials: draft.materials.filter(({ id }) => used.has(id)) };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { checklistSchema, mostLists } from '../check/lists/checklist.ts';
 import { mostWaivers, waiverSchema } from '../check/waiver.ts';
 import { idSchema } from '../id.ts';
 import { licences } from '../credits/licence.ts';
@@ -44,6 +45,8 @@ export const arrangementSchema = z.object({
   notMoments: z.array(idSchema).max(20_000),
   /** What Check noticed and its maker lets stand, and why: their maker's alone. */
   waived: z.array(waiverSchema).max(mostWaivers),
+  /** Lists of what to look at before it is shown, with what is ticked: their maker's alone. */
+  lists: z.array(checklistSchema).max(mostLists, `A site has at most ${mostLists} lists.`),
 });
 export type Arrangement = z.infer<typeof arrangementSchema>;
 
@@ -67,4 +70,5 @@ export const firstArrangement: Arrangement = {
   phases: firstPhases,
   notMoments: [],
   waived: [],
+  lists: [],
 };

@@ -60,12 +60,22 @@ export const storedSite: StoredKind<Site> = {
     noMailAddress,
     unarranged,
     unarranged,
+    unarranged,
   ],
 };
 /** What of a site says how it is arranged, as its row keeps it. */
 export const storedArrangement: StoredKind<Arrangement> = {
   schema: arrangementSchema,
-  upgrades: [unarranged, unarranged, unarranged, unarranged, noMailAddress, unarranged, unarranged],
+  upgrades: [
+    unarranged,
+    unarranged,
+    unarranged,
+    unarranged,
+    noMailAddress,
+    unarranged,
+    unarranged,
+    unarranged,
+  ],
 };
 export const storedLook: StoredKind<Look> = { schema: lookSchema, upgrades: [asItWas, plain] };
 export const storedMaterial: StoredKind<Material> = {

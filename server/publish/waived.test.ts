@@ -15,8 +15,9 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 const reason = 'Idris said on the telephone that it may stay';
+const onList = 'Ask Ana whether she may be named';
 
-test('what a maker lets stand is not asked about at Publish, and no reader and no release has why', async () => {
+test('what a maker lets stand is not asked about at Publish; no reader and no release has why, nor a list', async () => {
   const live = await PublishedSite.open(server, maker);
   const needs = async () =>
     (await maker.call(publishOutlook, { params: { site: live.site }, body: { staying: [] } })).needed;
@@ -30,18 +31,22 @@ test('what a maker lets stand is not asked about at Publish, and no reader and n
   expect(await needs()).toHaveLength(1);
   await live.change({ waived: [{ key, of: digestOf(''), reason }] });
   expect(await needs()).toEqual([]);
+  const lines = [{ id: 'line-one', text: onList, essential: true, rule: null, done: false }];
+  await live.change({ lists: [{ id: 'list-one', name: onList, by: onList, lines }] });
   await live.publish();
   const front = await live.stranger();
   expect(front).toContain('Tide clock');
   const paths = [...front.matchAll(/(?:href|src)="([^"#:]+)"/g)].map(([, path]) => path ?? '');
   expect(paths.length).toBeGreaterThan(3);
   for (const path of ['', ...new Set(paths)])
-    expect((await live.stranger(path)).includes(reason)).toBe(false);
+    for (const secret of [reason, onList]) expect((await live.stranger(path)).includes(secret)).toBe(false);
   const kept = await server.database.db.select().from(releases).where(eq(releases.siteId, live.site));
   expect(kept.length).toBeGreaterThan(1);
-  expect(
-    JSON.stringify(kept, (_, value: unknown) => (typeof value === 'bigint' ? Number(value) : value)),
-  ).not.toContain(reason);
+  const held = JSON.stringify(kept, (_, value: unknown) =>
+    typeof value === 'bigint' ? Number(value) : value,
+  );
+  expect([reason, onList].filter((secret) => held.includes(secret))).toEqual([]);
   // Its maker has it still.
+  expect((await maker.state(live.site)).site.lists[0]?.lines).toEqual(lines);
   expect((await maker.state(live.site)).site.waived).toEqual([{ key, of: digestOf(''), reason }]);
 });

@@ -11,6 +11,8 @@ import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { isGoing, useFindings } from '../../check/use-findings.ts';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { Segments } from '../../ui/segments.tsx';
+import { Lists } from './lists/lists.tsx';
+import { isRule } from './lists/rule-words.ts';
 import { LetStandList, type Stands } from './let-stand-list.tsx';
 import { PageFindings } from './page-findings.tsx';
 import { GoodOrder } from './good-order.tsx';
@@ -83,6 +85,10 @@ export function Check() {
   const [chosen, setChosen] = useState<Weight | null>(null);
   const weight = chosen ?? (needed > 0 ? 'needed' : 'nice');
   const good = going.filter(({ findings }) => findings.every((one) => one.weight !== 'needed')).length;
+  const leftOf = (rule: string): number | null =>
+    of.size === 0 || !isRule(rule)
+      ? null
+      : going.reduce((sum, { findings }) => sum + findings.filter((one) => one.rule === rule).length, 0);
   const keptHas = count(kept, weight);
   return (
     <div className="px-4 pt-5 pb-28 md:px-6">
@@ -91,53 +97,56 @@ export function Check() {
         <GoodOrder good={good} of={going.length} />
         <SaveWords />
       </div>
-      {failed ? (
-        <p className="text-base leading-6">
-          Your pages could not be looked at in this browser. Reload the page; what you made is not touched.
-        </p>
-      ) : (
-        <div className="grid max-w-4xl grid-cols-[minmax(0,1fr)] gap-6">
-          <Segments
-            label="What to show"
-            className="justify-self-start"
-            value={weight}
-            options={[
-              { value: 'needed', name: `Needed ${needed}` },
-              { value: 'nice', name: `Nice to have ${count(looked, 'nice')}` },
-            ]}
-            onChange={setChosen}
-          />
-          <section aria-labelledby="going" className="grid grid-cols-[minmax(0,1fr)] gap-4">
-            <h2 id="going" className="sr-only">
-              On the pages that readers get
-            </h2>
-            {count(going, weight) === 0 && (
-              <p className="text-base leading-6 text-ink-2">
-                {going.length === 0 ? 'No page is meant for readers yet.' : none[weight]}
-              </p>
-            )}
-            <List looked={going} weight={weight} onWaive={waive} />
-          </section>
-          {keptHas > 0 && (
-            <section aria-labelledby="kept" className="grid grid-cols-[minmax(0,1fr)] gap-4 pt-4">
-              <h2 id="kept" className="text-l">
-                On pages that are Private{' '}
-                <em className="text-s font-plain text-ink-3 not-italic">
-                  {plural(keptHas, 'thing')}, for when you show them
-                </em>
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-8 gap-y-10 min-[1100px]:grid-cols-[minmax(0,1fr)_20rem]">
+        {failed ? (
+          <p className="text-base leading-6">
+            Your pages could not be looked at in this browser. Reload the page; what you made is not touched.
+          </p>
+        ) : (
+          <div className="grid max-w-4xl grid-cols-[minmax(0,1fr)] gap-6">
+            <Segments
+              label="What to show"
+              className="justify-self-start"
+              value={weight}
+              options={[
+                { value: 'needed', name: `Needed ${needed}` },
+                { value: 'nice', name: `Nice to have ${count(looked, 'nice')}` },
+              ]}
+              onChange={setChosen}
+            />
+            <section aria-labelledby="going" className="grid grid-cols-[minmax(0,1fr)] gap-4">
+              <h2 id="going" className="sr-only">
+                On the pages that readers get
               </h2>
-              <List looked={kept} weight={weight} onWaive={waive} />
+              {count(going, weight) === 0 && (
+                <p className="text-base leading-6 text-ink-2">
+                  {going.length === 0 ? 'No page is meant for readers yet.' : none[weight]}
+                </p>
+              )}
+              <List looked={going} weight={weight} onWaive={waive} />
             </section>
-          )}
-          <LetStandList
-            stands={stands}
-            heading={standing}
-            onTell={(finding) =>
-              changeSite({ waived: withoutWaiver(waived, finding) }, 'Something Check noticed told again')
-            }
-          />
-        </div>
-      )}
+            {keptHas > 0 && (
+              <section aria-labelledby="kept" className="grid grid-cols-[minmax(0,1fr)] gap-4 pt-4">
+                <h2 id="kept" className="text-l">
+                  On pages that are Private{' '}
+                  <em className="text-s font-plain text-ink-3 not-italic">
+                    {plural(keptHas, 'thing')}, for when you show them
+                  </em>
+                </h2>
+                <List looked={kept} weight={weight} onWaive={waive} />
+              </section>
+            )}
+            <LetStandList
+              stands={stands}
+              heading={standing}
+              onTell={(finding) =>
+                changeSite({ waived: withoutWaiver(waived, finding) }, 'Something Check noticed told again')
+              }
+            />
+          </div>
+        )}
+        <Lists leftOf={leftOf} />
+      </div>
     </div>
   );
 }

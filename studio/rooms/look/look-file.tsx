@@ -9,6 +9,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { problemNotice } from '../../ui/notice.ts';
+import { fileNameOf, saveText } from '../../ui/save-text.ts';
 import { Select } from '../../ui/select.tsx';
 
 /** More than any file of tokens has; nothing else is read into memory. */
@@ -24,13 +25,7 @@ export function LookFile({ onTake }: { onTake: (look: Look, label: string) => vo
   const others = (sites.data ?? []).filter(({ id }) => id !== state.site.id);
   const save = () => {
     const text = `${JSON.stringify(asDesignTokens(look), null, 2)}\n`;
-    const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = `${title.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-look.tokens.json`;
-    link.click();
-    // Once the browser has it.
-    setTimeout(() => URL.revokeObjectURL(url), 10_000);
+    saveText(`${fileNameOf(title)}-look.tokens.json`, text);
   };
   const open = async (file: File) => {
     if (file.size > mostBytes)

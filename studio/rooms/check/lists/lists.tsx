@@ -1,0 +1,85 @@
+import { useId } from 'react';
+import { type Checklist, mostLists } from '#core/check/lists/checklist.ts';
+import { readChecklist } from '#core/check/lists/checklist-file.ts';
+import { starterList } from '#core/check/lists/starter-list.ts';
+import { useSite } from '../../../api/site-context.tsx';
+import { useUndoNotice } from '../../../api/use-undo-notice.ts';
+import { newId } from '../../../parts/new-id.ts';
+import { Button } from '../../../ui/button.tsx';
+import { notice, problemNotice } from '../../../ui/notice.ts';
+import { OneList } from './one-list.tsx';
+
+/** Of a file that is a list, however long its lines are. */
+const mostBytes = 200_000;
+
+/** Lists of what is looked at before the site is shown: one's own, or a tutor's. */
+export function Lists({ leftOf }: { leftOf: (rule: string) => number | null }) {
+  const { state, now, changeSite } = useSite();
+  const undoNotice = useUndoNotice();
+  const id = useId();
+  const { lists } = state.site;
+  const isFull = lists.length >= mostLists;
+  const put = (list: Checklist, label: string) =>
+    changeSite({ lists: now().site.lists.map((one) => (one.id === list.id ? list : one)) }, label);
+  const add = (list: Checklist) => changeSite({ lists: [...now().site.lists, list] }, 'A list added');
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    if (file.size > mostBytes) return problemNotice(`${file.name} is too big to be a list.`);
+    const read = readChecklist(await file.text(), newId);
+    if ('problem' in read) return problemNotice(`${file.name}: ${read.problem}`);
+    add(read.list);
+    notice(`${read.list.name} is taken in.`);
+  };
+  return (
+    <aside aria-labelledby={`${id}-title`} className="grid content-start gap-6">
+      <div>
+        <h2 id={`${id}-title`} className="text-l">
+          Lists
+        </h2>
+        <p className="note">Only you see them and what is ticked. Nothing waits for them.</p>
+      </div>
+      {lists.map((list) => (
+        <OneList
+          key={list.id}
+          {...{ list, leftOf }}
+          onChange={put}
+          onDelete={() => {
+            changeSite({ lists: now().site.lists.filter((one) => one.id !== list.id) }, 'A list deleted');
+            undoNotice(`${list.name || 'The list'} is deleted.`);
+          }}
+        />
+      ))}
+      {isFull ? (
+        <p className="note">A site has at most {mostLists} lists.</p>
+      ) : (
+        <div className="grid justify-items-start gap-3">
+          <span className="flex flex-wrap gap-2">
+            {lists.length === 0 && (
+              <Button small onClick={() => add(starterList(newId))}>
+                Begin with a list
+              </Button>
+            )}
+            <Button small onClick={() => add({ id: newId(), name: '', by: '', lines: [] })}>
+              An empty list
+            </Button>
+          </span>
+          <div>
+            <label className="field-name" htmlFor={id}>
+              Take in a list <em>a file that somebody handed on</em>
+            </label>
+            <input
+              id={id}
+              type="file"
+              accept=".json,application/json"
+              className="max-w-full text-s"
+              onChange={({ target }) => {
+                void take(target.files?.[0]);
+                target.value = '';
+              }}
+            />
+          </div>
+        </div>
+      )}
+    </aside>
+  );
+}

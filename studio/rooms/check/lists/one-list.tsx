@@ -1,0 +1,78 @@
+import { Pencil, Printer, Share, Trash2 } from 'lucide-react';
+import { useEffect, useId, useState } from 'react';
+import { type Checklist, toldLines } from '#core/check/lists/checklist.ts';
+import { checklistFile } from '#core/check/lists/checklist-file.ts';
+import { fileNameOf, saveText } from '../../../ui/save-text.ts';
+import { Button } from '../../../ui/button.tsx';
+import { IconButton } from '../../../ui/icon-button.tsx';
+import { ChecklistEditor } from './checklist-editor.tsx';
+import { ChecklistView } from './checklist-view.tsx';
+
+interface OneListProps {
+  list: Checklist;
+  leftOf: (rule: string) => number | null;
+  onChange: (list: Checklist, label: string) => void;
+  onDelete: () => void;
+}
+
+/** One list, with what can be done with it. */
+export function OneList({ list, leftOf, onChange, onDelete }: OneListProps) {
+  const id = useId();
+  const [writing, setWriting] = useState(list.name === '' && list.lines.length === 0);
+  const [printing, setPrinting] = useState(false);
+  useEffect(() => {
+    if (!printing) return;
+    const printed = () => setPrinting(false);
+    window.addEventListener('afterprint', printed);
+    window.print();
+    return () => window.removeEventListener('afterprint', printed);
+  }, [printing]);
+  const name = list.name || 'A list';
+  return (
+    <section
+      aria-labelledby={id}
+      className={`grid gap-3 bg-raised p-4 shadow-1 ${printing ? 'printed' : ''}`}
+    >
+      <div className="flex items-start justify-between gap-2">
+        <h3 id={id} className="min-w-0 font-strong">
+          {name}
+          {list.by && <em className="note block not-italic">from {list.by}</em>}
+        </h3>
+        <span className="flex flex-none unprinted">
+          <IconButton
+            small
+            label={`Hand on ${name}`}
+            disabled={toldLines(list).length === 0}
+            onClick={() => saveText(`${fileNameOf(name)}.list.json`, checklistFile(list))}
+          >
+            <Share size={16} aria-hidden="true" />
+          </IconButton>
+          <IconButton small label={`Print ${name}`} onClick={() => setPrinting(true)}>
+            <Printer size={16} aria-hidden="true" />
+          </IconButton>
+          <IconButton small label={`Delete ${name}`} onClick={onDelete}>
+            <Trash2 size={16} aria-hidden="true" />
+          </IconButton>
+        </span>
+      </div>
+      {writing ? (
+        <ChecklistEditor list={list} onChange={(now) => onChange(now, `Words of the list ${name}`)} />
+      ) : (
+        <ChecklistView
+          {...{ list, leftOf }}
+          onTick={(line, done) =>
+            onChange(
+              { ...list, lines: list.lines.map((one) => (one.id === line ? { ...one, done } : one)) },
+              done ? 'A line ticked' : 'A tick taken off',
+            )
+          }
+        />
+      )}
+      <Button small className="justify-self-start unprinted" onClick={() => setWriting(!writing)}>
+        {!writing && <Pencil size={15} aria-hidden="true" />}
+        {writing ? 'Done' : 'Change it'}
+        <span className="sr-only">: {name}</span>
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,27 @@
+import type { RuleKey } from '#core/check/rules.ts';
+
+/** What each rule of Check looks for, as it is chosen to tick a line of a list. Names alone: the rules themselves are the worker's. */
+export const ruleWords: Readonly<Record<RuleKey, string>> = {
+  title: 'A title and one line about it',
+  facts: 'What I did, where others are named',
+  alt: 'Alt text',
+  transcript: 'Transcripts',
+  credit: 'Source and licence of others’ work',
+  licence: 'Changes that a licence forbids',
+  link: 'Links that do not open',
+  outline: 'Outlines filled in',
+  'left-over': 'Words meant to be replaced',
+  availability: 'Days of an availability',
+  personal: 'What somebody can be found by',
+  'alt-unhelpful': 'Alt text that says nothing',
+  unfinished: 'Parts that are not finished',
+  evidence: 'Evidence',
+  pictures: 'How many pictures',
+  coarse: 'Pictures too small for their place',
+  'link-words': 'What links say',
+  headings: 'Order of headings',
+  'hard-words': 'Words that are hard to read',
+};
+
+/** Whether this studio has such a rule. */
+export const isRule = (name: string): name is RuleKey => Object.hasOwn(ruleWords, name);
