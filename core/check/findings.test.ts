@@ -282,6 +282,33 @@ describe('what is not there', () => {
   });
 });
 
+describe('plans for a year that has passed', () => {
+  const told = (text: string, language: string | null = null) =>
+    says('stale', checked(project({ language, parts: [words(paragraph(plain(text)))] })));
+  test.each([
+    ['It will be shown at the quay in June 2025.', 'en'],
+    ['Ich werde 2025 fertig.', 'de'],
+    ['La suite est prévue pour 2024.', 'fr'],
+    ['Será publicado en 2025.', 'es'],
+  ])('are asked about: %s', (text, language) => {
+    expect(told(text, language)).toEqual([
+      `“${text}” speaks of ${/20\d\d/.exec(text)?.[0]} as if it were to come.`,
+    ]);
+  });
+  test.each([
+    'It will be shown at the quay in June 2027.',
+    'Between 2024 and 2026 it will have run for two years.',
+    'It was shown in 2024. The next one will be better.',
+    'It will take 2000 × 1200 mm of wood.',
+    'Shown from 2023–2025, and it will not be again.',
+  ])('and not: %s', (text) => {
+    expect(told(text)).toEqual([]);
+  });
+  test('in a language without words for it nothing is said', () => {
+    expect(told('Komt uit in 2025, will.', 'nl')).toEqual([]);
+  });
+});
+
 describe('what somebody can be found by', () => {
   test('in the title, the facts, a part of any kind, and what is said of what stands there', () => {
     const page = project({

@@ -17,6 +17,7 @@ import { partUnfinished } from './findings/part-unfinished.ts';
 import { personalData } from './findings/personal-data.ts';
 import { pictureCoarse } from './findings/picture-coarse.ts';
 import { pictureCount } from './findings/picture-count.ts';
+import { staleWords } from './findings/stale-words.ts';
 import { titleMissing } from './findings/title-missing.ts';
 import { transcriptMissing } from './findings/transcript-missing.ts';
 
@@ -41,5 +42,6 @@ export const rules = {
   'link-words': linkWords,
   headings: headingOrder,
   'hard-words': hardWords,
+  stale: staleWords,
 } as const satisfies Record<string, (checked: CheckedPage) => Noticed[]>;
 export type RuleKey = keyof typeof rules;

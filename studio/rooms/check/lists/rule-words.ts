@@ -21,6 +21,7 @@ export const ruleWords: Readonly<Record<RuleKey, string>> = {
   'link-words': 'What links say',
   headings: 'Order of headings',
   'hard-words': 'Words that are hard to read',
+  stale: 'Plans for a time that has passed',
 };
 
 /** Whether this studio has such a rule. */
