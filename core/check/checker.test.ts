@@ -5,11 +5,13 @@ import { materialsOn } from '../pages/materials-on.ts';
 import { Checker } from './checker.ts';
 import type { Finding } from './finding.ts';
 import { findingsOfPage } from './findings-of-page.ts';
+import { findingsOfSite } from './findings-of-site.ts';
 
 const today = '2026-11-29';
 /** Everything at once, without remembering anything. */
 function fromScratch({ pages, materials, site }: ProjectDraft): Map<string, Finding[]> {
   const known = new Map(materials.map((one) => [one.id, one]));
+  const between = findingsOfSite({ ...site, pages });
   return new Map(
     pages.map((page) => {
       const here = new Map(
@@ -18,7 +20,8 @@ function fromScratch({ pages, materials, site }: ProjectDraft): Map<string, Find
           return one ? [[id, one] as const] : [];
         }),
       );
-      return [page.id, findingsOfPage({ page, site, today, materials: here })] as const;
+      const own = findingsOfPage({ page, site, today, materials: here });
+      return [page.id, [...own, ...(between.get(page.id) ?? [])]] as const;
     }),
   );
 }
@@ -27,7 +30,7 @@ test('told of one change after another, it says what looking at everything again
   fc.assert(
     fc.property(
       draftArbitrary,
-      fc.array(fc.tuple(fc.nat(), fc.nat(), fc.string({ maxLength: 4 }), fc.nat(4)), { maxLength: 6 }),
+      fc.array(fc.tuple(fc.nat(), fc.nat(), fc.string({ maxLength: 4 }), fc.nat(5)), { maxLength: 6 }),
       (first, changes) => {
         let draft = first;
         const checker = new Checker();
@@ -39,7 +42,13 @@ test('told of one change after another, it says what looking at everything again
           }
           expect(said).toEqual(fromScratch(draft));
         };
-        take({ site: draft.site, today, pages: draft.pages, materials: draft.materials });
+        take({
+          site: draft.site,
+          offWall: draft.site.offWall,
+          today,
+          pages: draft.pages,
+          materials: draft.materials,
+        });
         for (const [page, material, text, kind] of changes) {
           const changed = draft.pages[page % draft.pages.length];
           const other = draft.materials[material % draft.materials.length];
@@ -60,6 +69,9 @@ test('told of one change after another, it says what looking at everything again
           } else if (kind === 4) {
             draft = { ...draft, site: { ...draft.site, evidenceWanted: text.length } };
             take({ site: draft.site });
+          } else if (kind === 5 && changed) {
+            draft = { ...draft, site: { ...draft.site, offWall: [changed.id] } };
+            take({ offWall: draft.site.offWall });
           }
         }
       },
@@ -75,7 +87,13 @@ test('looks at no page that nothing of what changed stands on', () => {
   );
   if (!draft) throw new Error('no sample');
   const checker = new Checker();
-  checker.take({ site: draft.site, today, pages: draft.pages, materials: draft.materials });
+  checker.take({
+    site: draft.site,
+    offWall: draft.site.offWall,
+    today,
+    pages: draft.pages,
+    materials: draft.materials,
+  });
   const [page] = draft.pages;
   if (!page) throw new Error('no page');
   expect([...checker.take({ pages: [{ ...page, title: 'Other' }] }).keys()]).toEqual([page.id]);

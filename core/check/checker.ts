@@ -3,12 +3,16 @@ import type { Material } from '../materials/material.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import type { ShownPage } from '../pages/page.ts';
 import type { CheckedPage } from './checked-page.ts';
+import type { CheckedSite } from './checked-site.ts';
 import type { Finding } from './finding.ts';
 import { findingsOfPage } from './findings-of-page.ts';
+import { findingsOfSite } from './findings-of-site.ts';
 
 /** What is different from what a checker was told before. What it was never told is not there. */
 export interface Changed {
   site?: CheckedPage['site'];
+  /** Work that does not hang on the front page. */
+  offWall?: CheckedSite['offWall'];
   /** Today where the maker is, as ISO 8601 writes it. */
   today?: string;
   pages?: readonly ShownPage[];
@@ -19,19 +23,25 @@ export interface Changed {
 
 /**
  * Looks again only at what changed: a page is looked at when it changed itself, when something that stands on it did, or when
- * something changed that all pages depend on.
+ * something changed that all pages depend on. What compares pages is looked at after every change; it is quick.
  */
 export class Checker {
   #site: CheckedPage['site'] = { language: 'en', evidenceWanted: 0 };
   #today = '';
+  #offWall: CheckedSite['offWall'] = [];
   readonly #pages = new Map<Id, ShownPage>();
   readonly #materials = new Map<Id, Material>();
   /** On which pages a material stands. */
   readonly #standsOn = new Map<Id, Set<Id>>();
+  /** What was noticed last on each page, by the rules that look at it alone. */
+  readonly #own = new Map<Id, Finding[]>();
+  /** And by those that compare pages. */
+  #between: ReadonlyMap<Id, readonly Finding[]> = new Map();
 
   /** @returns what is noticed on each page that was looked at, by its id; null for a page that is gone */
   take({
     site,
+    offWall,
     today,
     pages = [],
     gonePages = [],
@@ -58,13 +68,26 @@ export class Checker {
     for (const id of gonePages) {
       this.#leave(id);
       this.#pages.delete(id);
+      this.#own.delete(id);
       stale.delete(id);
       found.set(id, null);
     }
     for (const id of stale) {
       const page = this.#pages.get(id);
-      if (page) found.set(id, this.#look(page));
+      if (page) this.#own.set(id, this.#look(page));
     }
+    this.#offWall = offWall ?? this.#offWall;
+    const before = this.#between;
+    this.#between = findingsOfSite({
+      ...{ language: this.#site.language, offWall: this.#offWall },
+      pages: [...this.#pages.values()],
+    });
+    const said = (all: typeof before, id: Id) => JSON.stringify(all.get(id) ?? []);
+    for (const id of new Set([...before.keys(), ...this.#between.keys()]))
+      if (said(before, id) !== said(this.#between, id)) stale.add(id);
+    for (const id of stale)
+      if (this.#pages.has(id))
+        found.set(id, [...(this.#own.get(id) ?? []), ...(this.#between.get(id) ?? [])]);
     return found;
   }
 

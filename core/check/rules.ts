@@ -1,4 +1,5 @@
 import type { CheckedPage } from './checked-page.ts';
+import type { CheckedSite, NoticedOnSite } from './checked-site.ts';
 import type { Noticed } from './noticed.ts';
 import { altMissing } from './findings/alt-missing.ts';
 import { altUnhelpful } from './findings/alt-unhelpful.ts';
@@ -18,6 +19,8 @@ import { personalData } from './findings/personal-data.ts';
 import { pictureCoarse } from './findings/picture-coarse.ts';
 import { pictureCount } from './findings/picture-count.ts';
 import { staleWords } from './findings/stale-words.ts';
+import { offTheWay } from './site-findings/off-the-way.ts';
+import { saidOtherwise } from './site-findings/said-otherwise.ts';
 import { titleMissing } from './findings/title-missing.ts';
 import { transcriptMissing } from './findings/transcript-missing.ts';
 
@@ -45,3 +48,10 @@ export const rules = {
   stale: staleWords,
 } as const satisfies Record<string, (checked: CheckedPage) => Noticed[]>;
 export type RuleKey = keyof typeof rules;
+
+/** Rules that compare pages with each other. Each is quick: all pages are looked at after every change. */
+export const siteRules = {
+  'said-otherwise': saidOtherwise,
+  'off-the-way': offTheWay,
+} as const satisfies Record<string, (checked: CheckedSite) => NoticedOnSite[]>;
+export type SiteRuleKey = keyof typeof siteRules;

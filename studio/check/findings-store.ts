@@ -48,6 +48,7 @@ export class FindingsStore {
   readonly #pages = new Difference<ShownPage>();
   readonly #materials = new Difference<Material>();
   #told = '';
+  #off = '';
   #asked = 0;
   #findings: Findings = { of: new Map(), current: false, failed: false };
   readonly #listeners = new Set<() => void>();
@@ -62,16 +63,22 @@ export class FindingsStore {
   tell({ site, pages, materials }: Draft, today: string): void {
     const onPages = this.#pages.of(standingPages(pages));
     const gathered = this.#materials.of(materials);
-    const { language, evidenceWanted } = site;
+    const { language, evidenceWanted, offWall } = site;
     const told = JSON.stringify([language, evidenceWanted, today]);
+    const off = offWall.join();
     const changed: Changed = {
       ...{ pages: onPages.changed, gonePages: onPages.gone },
       ...{ materials: gathered.changed, goneMaterials: gathered.gone },
       ...(told !== this.#told && { site: { language, evidenceWanted }, today }),
+      ...(off !== this.#off && { offWall }),
     };
-    const isNothing = Object.values(changed).every((one) => Array.isArray(one) && one.length === 0);
+    const isNothing =
+      told === this.#told &&
+      off === this.#off &&
+      [onPages, gathered].every((one) => one.changed.length + one.gone.length === 0);
     if (isNothing) return;
     this.#told = told;
+    this.#off = off;
     this.#worker.postMessage({ at: ++this.#asked, changed } satisfies Asked);
     if (this.#findings.current) this.#set({ ...this.#findings, current: false });
   }

@@ -16,7 +16,13 @@ const speaksOf = ({ pages, text }: Statement, { id, title }: WorkPage): boolean 
  * Where About, the résumé and the pages of projects do not say the same: years, roles, titles, levels of languages. Questions and no
  * faults; either of the two may be right.
  */
-export function contradictions({ site, pages }: Pick<Draft, 'site' | 'pages'>): Contradiction[] {
+export function contradictions({
+  site,
+  pages,
+}: {
+  site: Pick<Draft['site'], 'language'>;
+  pages: readonly Draft['pages'][number][];
+}): Contradiction[] {
   const open = pages.filter(({ archived }) => !archived);
   const work = open.filter(isWork);
   const shown = open.filter(isShown);

@@ -1,7 +1,7 @@
-import type { RuleKey } from '#core/check/rules.ts';
+import type { RuleKey, SiteRuleKey } from '#core/check/rules.ts';
 
 /** What each rule of Check looks for, as it is chosen to tick a line of a list. Names alone: the rules themselves are the worker's. */
-export const ruleWords: Readonly<Record<RuleKey, string>> = {
+export const ruleWords: Readonly<Record<RuleKey | SiteRuleKey, string>> = {
   title: 'A title and one line about it',
   facts: 'What I did, where others are named',
   alt: 'Alt text',
@@ -22,7 +22,9 @@ export const ruleWords: Readonly<Record<RuleKey, string>> = {
   headings: 'Order of headings',
   'hard-words': 'Words that are hard to read',
   stale: 'Plans for a time that has passed',
+  'said-otherwise': 'About, résumé and projects that differ',
+  'off-the-way': 'Pages that nothing leads to',
 };
 
 /** Whether this studio has such a rule. */
-export const isRule = (name: string): name is RuleKey => Object.hasOwn(ruleWords, name);
+export const isRule = (name: string): name is keyof typeof ruleWords => Object.hasOwn(ruleWords, name);

@@ -1,0 +1,61 @@
+import { describe, expect, test } from '@jest/globals';
+import { emptyContents } from '../pages/page-contents.ts';
+import type { PageKind } from '../pages/page-kinds.ts';
+import type { ShownPage } from '../pages/page.ts';
+import { newPart } from '../parts/new-part.ts';
+import { findingsOfSite } from './findings-of-site.ts';
+
+const page = (id: string, kind: PageKind, fields: object = {}): ShownPage =>
+  ({
+    ...emptyContents[kind],
+    ...{ id, kind, title: id, slug: id, height: 'public', rank: 'a', parent: null },
+    ...{ archived: false, inMenu: null, language: null },
+    ...fields,
+  }) as ShownPage;
+const of = (pages: ShownPage[], offWall: string[] = []) => findingsOfSite({ language: 'en', offWall, pages });
+const rulesOn = (pages: ShownPage[], offWall?: string[]) =>
+  [...of(pages, offWall)].map(([id, found]) => [id, ...found.map(({ rule }) => rule)]);
+
+describe('pages that nothing leads to', () => {
+  const front = page('the-front', 'home');
+  test('stand at the top, in no menu and not on the front page', () => {
+    const clock = page('the-clock', 'project');
+    const notes = page('the-notes', 'plain', { inMenu: false });
+    expect(rulesOn([front, clock])).toEqual([]);
+    expect(rulesOn([front, clock, notes], ['the-clock'])).toEqual([
+      ['the-clock', 'off-the-way'],
+      ['the-notes', 'off-the-way'],
+    ]);
+    // In the menu after all.
+    expect(rulesOn([front, { ...clock, inMenu: true } as ShownPage], ['the-clock'])).toEqual([]);
+  });
+  test('but not those below another, those that are Private, nor a résumé that About leads to', () => {
+    const away = { inMenu: false };
+    const about = page('the-about', 'about');
+    const resume = page('the-resume', 'resume', away);
+    expect(rulesOn([front, page('the-notes', 'plain', { ...away, parent: 'the-group' })])).toEqual([]);
+    expect(rulesOn([front, page('the-notes', 'plain', { ...away, height: 'private' })])).toEqual([]);
+    expect(rulesOn([front, about, resume])).toEqual([]);
+    expect(rulesOn([front, resume])).toEqual([['the-resume', 'off-the-way']]);
+  });
+});
+
+test('what the résumé says otherwise than a project is told at the very entry', () => {
+  const clock = page('the-clock', 'project', { title: 'Tide clock' });
+  const entry = {
+    ...newPart('entry', 'the-entry'),
+    section: 'projects',
+    page: 'the-clock',
+    title: 'Harbour timepiece',
+  };
+  const found = of([clock, page('the-resume', 'resume', { parts: [entry] })]);
+  expect([...found.keys()]).toEqual(['the-resume']);
+  expect(found.get('the-resume')).toMatchObject([
+    {
+      rule: 'said-otherwise',
+      weight: 'nice',
+      part: 'the-entry',
+      key: 'said-otherwise the-resume the-entry ',
+    },
+  ]);
+});
