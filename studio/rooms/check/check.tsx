@@ -1,5 +1,6 @@
 import { useMemo, useRef, useState } from 'react';
 import type { Finding } from '#core/check/finding.ts';
+import type { LeftOf } from '#core/check/lists/progress.ts';
 import type { Weight } from '#core/check/noticed.ts';
 import { waivedBecause, withoutWaiver, withWaiver } from '#core/check/waiver.ts';
 import { inReadingOrder } from '#core/pages/in-reading-order.ts';
@@ -85,10 +86,11 @@ export function Check() {
   const [chosen, setChosen] = useState<Weight | null>(null);
   const weight = chosen ?? (needed > 0 ? 'needed' : 'nice');
   const good = going.filter(({ findings }) => findings.every((one) => one.weight !== 'needed')).length;
-  const leftOf = (rule: string): number | null =>
-    of.size === 0 || !isRule(rule)
-      ? null
-      : going.reduce((sum, { findings }) => sum + findings.filter((one) => one.rule === rule).length, 0);
+  const leftOf: LeftOf = (rule) => {
+    if (failed || !isRule(rule)) return null;
+    if (of.size === 0) return 'unknown';
+    return going.reduce((sum, { findings }) => sum + findings.filter((one) => one.rule === rule).length, 0);
+  };
   const keptHas = count(kept, weight);
   return (
     <div className="px-4 pt-5 pb-28 md:px-6">

@@ -1,12 +1,11 @@
 import { CircleCheck, CircleDashed } from 'lucide-react';
 import { type Checklist, type ChecklistLine, toldLines } from '#core/check/lists/checklist.ts';
-import { lineState, progressOf } from '#core/check/lists/progress.ts';
+import { type LeftOf, lineState, progressOf } from '#core/check/lists/progress.ts';
 import { CheckField } from '../../../ui/check-field.tsx';
 
 interface ChecklistViewProps {
   list: Checklist;
-  /** How often a rule has something to say; null where nothing is known of it. */
-  leftOf: (rule: string) => number | null;
+  leftOf: LeftOf;
   onTick: (line: string, done: boolean) => void;
 }
 
@@ -27,7 +26,9 @@ function Line({
       />
       <span>
         {line.text}
-        <em className="note block not-italic">{done ? 'Done, says Check' : `${left} left, says Check`}</em>
+        <em className="note block not-italic">
+          {left === 'unknown' ? 'Check is looking' : done ? 'Done, says Check' : `${left} left, says Check`}
+        </em>
       </span>
     </p>
   );

@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { type Checklist, mostLists } from '#core/check/lists/checklist.ts';
+import type { LeftOf } from '#core/check/lists/progress.ts';
 import { readChecklist } from '#core/check/lists/checklist-file.ts';
 import { starterList } from '#core/check/lists/starter-list.ts';
 import { useSite } from '../../../api/site-context.tsx';
@@ -13,7 +14,7 @@ import { OneList } from './one-list.tsx';
 const mostBytes = 200_000;
 
 /** Lists of what is looked at before the site is shown: one's own, or a tutor's. */
-export function Lists({ leftOf }: { leftOf: (rule: string) => number | null }) {
+export function Lists({ leftOf }: { leftOf: LeftOf }) {
   const { state, now, changeSite } = useSite();
   const undoNotice = useUndoNotice();
   const id = useId();

@@ -1,6 +1,7 @@
 import { Pencil, Printer, Share, Trash2 } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import { type Checklist, toldLines } from '#core/check/lists/checklist.ts';
+import type { LeftOf } from '#core/check/lists/progress.ts';
 import { checklistFile } from '#core/check/lists/checklist-file.ts';
 import { fileNameOf, saveText } from '../../../ui/save-text.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -10,7 +11,7 @@ import { ChecklistView } from './checklist-view.tsx';
 
 interface OneListProps {
   list: Checklist;
-  leftOf: (rule: string) => number | null;
+  leftOf: LeftOf;
   onChange: (list: Checklist, label: string) => void;
   onDelete: () => void;
 }
