@@ -227,6 +227,11 @@ describe('words', () => {
       'It says “coming soon”.',
     ]);
     expect(says('left-over', checked(project({ summary: 'TODO' })))).toEqual(['It says “TODO”.']);
+    // In a part of any kind.
+    const contact = part('contact', { words: 'Lorem ipsum.' });
+    expect(of('left-over', checked(project({ parts: [contact] as never })))).toMatchObject([
+      { part: 'contact-1' },
+    ]);
     expect(says('left-over', withWords(paragraph(plain('Todo el día, soon.'))))).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import { plainText } from '../../words/rich-text.ts';
+import { textsIn } from '../../parts/texts-in.ts';
 import type { CheckedPage } from '../checked-page.ts';
 import type { Noticed } from '../noticed.ts';
 
@@ -12,10 +12,7 @@ const leftOver = [
 export function leftOverWords({ page }: CheckedPage): Noticed[] {
   const places: [part: string | null, text: string][] = [
     [null, `${page.title}\n${page.summary}`],
-    ...page.parts.flatMap((part): [string, string][] => {
-      if (part.kind === 'words') return [[part.id, plainText(part.text)]];
-      return part.kind === 'quote' ? [[part.id, part.text]] : [];
-    }),
+    ...page.parts.map((part): [string, string] => [part.id, textsIn(part).join('\n')]),
   ];
   return places.flatMap(([part, text]) => {
     const found = leftOver.map((one) => one.exec(text)?.[0]).find((one) => one !== undefined);
