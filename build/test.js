@@ -102,7 +102,7 @@ for (const project of ['unit', 'browser']) {
       '--outputFile',
       file,
       // Browser tests each start a server and a browser of their own: one after the other.
-      ...(project === 'browser' ? ['--runInBand'] : ['--maxWorkers=100%']),
+      ...(project === 'browser' ? ['--maxWorkers=1'] : ['--maxWorkers=100%']),
     ],
     {
       NODE_OPTIONS: '--experimental-vm-modules --no-warnings',

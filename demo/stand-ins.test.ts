@@ -21,7 +21,7 @@ beforeAll(async () => {
     outgoing: new Outgoing([standIns.origin]),
     limits: { maxPixels: 1e8 },
   };
-}, 60_000);
+});
 afterAll(async () => {
   await deps.outgoing.close();
   await standIns.close();
@@ -42,7 +42,7 @@ describe('stand-ins', () => {
   test('one is gone, and one answers after longer than anybody waits', async () => {
     expect(await read('/gone')).toMatchObject({ state: 'gone', picture: null });
     expect(await read('/slow')).toMatchObject({ state: 'slow', framing: 'refused' });
-  }, 40_000);
+  });
 
   test('the clip host speaks oEmbed: its page refuses, its player does not, and it plays by pieces', async () => {
     const clip = await read('/clips/one-tide');

@@ -70,7 +70,7 @@ describe('the room About you', () => {
       'Half why work with me',
     ]);
     expect(await studio.axe()).toEqual([]);
-  }, 90_000);
+  });
 
   test('hangs a thing lower and higher by keys, a step of undo each; the focus goes with it', async () => {
     const focused = () => page.evaluate(() => document.activeElement?.textContent);
@@ -91,7 +91,7 @@ describe('the room About you', () => {
     await studio.press('button', 'Let Languages up');
     await studio.saved();
     expect(await tags('Public')).toContain('Languages');
-  }, 120_000);
+  });
 
   test('of several portraits shows the first, and keeps the others', async () => {
     await studio.press('button', 'Add');
@@ -106,7 +106,7 @@ describe('the room About you', () => {
     await studio.press('button', /^Undo/);
     await studio.reads('Undone');
     expect(await studio.named('button', /First: Portrait, cut from paper$/)).toBeTruthy();
-  }, 120_000);
+  });
 
   test('readers get what they may have, and from a sentence to what proves it', async () => {
     await raise(/^Height of the page about you/, 'Public');
@@ -124,7 +124,7 @@ describe('the room About you', () => {
     await Promise.all([reader.page.waitForNavigation(), reader.page.click('.in-words a')]);
     expect(await reader.page.$eval('h1', (h1) => h1.textContent)).toBe('Tide clock');
     await reader.page.close();
-  }, 90_000);
+  });
 
   test('under 18, one switch closes the site to strangers at once, and keeps every choice', async () => {
     const status = async () => (await fetch(`${server.origin}/wren-makes/about/`)).status;
@@ -150,7 +150,7 @@ describe('the room About you', () => {
     expect([draft.site.height, draft.site.underAge]).toEqual(['public', false]);
     await publish();
     expect(await status()).toBe(200);
-  }, 90_000);
+  });
 
   test('fits a phone, and its page can be composed like any other', async () => {
     await page.setViewport({ width: 390, height: 844 });
@@ -163,5 +163,5 @@ describe('the room About you', () => {
     await studio.press('link', 'Compose the page');
     await studio.reads('Two streets from the boatyard');
     expect(await studio.axe()).toEqual([]);
-  }, 120_000);
+  });
 });

@@ -56,7 +56,7 @@ beforeAll(async () => {
   await studio.page.keyboard.press('Enter');
   await studio.reads('Drop the pictures of one project here');
   site = studio.page.url().replace(/\/projects.*/, '');
-}, 120_000);
+});
 afterAll(async () => {
   await browser.close();
   await server.stop();
@@ -85,7 +85,7 @@ describe('an account', () => {
     await reader.reads('used before, or is too old');
     await studio.page.reload();
     await studio.reads(', confirmed');
-  }, 120_000);
+  });
 
   test('a forgotten password is chosen anew; wherever it was open it is signed out', async () => {
     const reader = await another();
@@ -119,7 +119,7 @@ describe('an account', () => {
     await studio.fill('Password', second);
     await studio.press('button', 'Sign in');
     await studio.reads('Drop the pictures of one project here');
-  }, 120_000);
+  });
 
   test('ends where else it is open, on a phone too', async () => {
     await studio.page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
@@ -132,7 +132,7 @@ describe('an account', () => {
       () => document.querySelectorAll('[aria-label="Where you are signed in"] li').length === 1,
     );
     await studio.page.setViewport({ width: 1280, height: 800 });
-  }, 120_000);
+  });
 
   test('takes everything along', async () => {
     await studio.page.waitForSelector('a[download]');
@@ -148,7 +148,7 @@ describe('an account', () => {
       expect.arrayContaining(['README.txt', 'everything.json', 'everything.schema.json']),
     );
     expect(Buffer.from(files['everything.json'] ?? []).toString()).toContain('Noa makes');
-  }, 120_000);
+  });
 
   test('is deleted with days to think again, and kept', async () => {
     await studio.press('button', 'Delete my account');
@@ -165,15 +165,15 @@ describe('an account', () => {
     await studio.reads('This account is going to be deleted');
     await studio.press('button', 'Keep my account');
     await studio.reads('The whole site flies at');
-  }, 120_000);
+  });
 });
 
 test('the account of the demo, which everybody shares, keeps its password and address', async () => {
   const reader = await another();
   await reader.page.goto(`${server.origin}/`);
   await reader.press('button', /demo maker/);
-  await reader.reads('Fold-flat bee hotel', 60_000);
+  await reader.reads('Fold-flat bee hotel');
   await reader.page.goto(`${server.origin}/studio/account`);
   await reader.reads('The demo account stays.');
   expect(await reader.axe()).toEqual([]);
-}, 90_000);
+});

@@ -287,7 +287,7 @@ describe('what readers get', () => {
       }
       await reader.page.close();
     }
-  }, 240_000);
+  });
 
   test('the order of the front page is its own, and what is taken off it stays in its group', async () => {
     await studio.press('button', 'More for Float lamp on the front page');
@@ -302,7 +302,7 @@ describe('what readers get', () => {
     expect(await wall()).toEqual(['Float lamp', 'Fold-flat bee hotel', 'Shared tool board']);
     await reader.page.goto(`${server.origin}/wren-makes/for-the-harbour/`);
     expect(await wall()).toEqual(['Tide clock', 'Fold-flat bee hotel', 'Float lamp']);
-  }, 120_000);
+  });
 });
 
 test('the front page hangs in rows, one large, as a list and by groups; nothing beyond its width, clean for axe', async () => {
@@ -328,7 +328,7 @@ test('the front page hangs in rows, one large, as a list and by groups; nothing 
     expect([name, await reader.axe()]).toEqual([name, []]);
     await reader.page.close();
   }
-}, 120_000);
+});
 
 /** Makes pages by the studio's interface, as the browser that is signed in. */
 async function makePages(titles: readonly string[], more: object = {}): Promise<void> {
@@ -357,7 +357,7 @@ test('a hundred pages: the last is carried to the top by keyboard, and each step
   await page.keyboard.press('Space');
   await studio.saved();
   expect((await string()).slice(14, 16)).toEqual(['Page 100', 'Page 1']);
-}, 120_000);
+});
 
 test('a menu of more than a hundred pages and of long names is folded out, scrolled and left on a phone', async () => {
   const compound = 'Donaudampfschifffahrtsgesellschaftskapitänsmützenabzeichenverleihungsordnung';
@@ -383,4 +383,4 @@ test('a menu of more than a hundred pages and of long names is folded out, scrol
   expect(await last?.isIntersectingViewport()).toBe(true);
   await reader.page.keyboard.press('Escape');
   await reader.page.waitForFunction(() => !document.querySelector('.menu')?.matches(':popover-open'));
-}, 180_000);
+});

@@ -38,7 +38,7 @@ describe('a case page', () => {
     await studio.press('menuitem', /^Put away/);
     await studio.reads('1 project put away');
     await studio.saved();
-  }, 120_000);
+  });
 
   test('is built from parts tied in by typing: evidence, reflection, quote, before and after, contact, credits', async () => {
     await studio.page.goto(`${rooms}/projects`);
@@ -108,7 +108,7 @@ describe('a case page', () => {
     await studio.page.reload();
     await studio.reads('She would sand it.');
     await publish();
-  }, 180_000);
+  });
 
   test('readers get answers without the questions behind them, and credits that keep up with Gather', async () => {
     const reader = await asStranger('/wren-makes/tool-board/');
@@ -127,7 +127,7 @@ describe('a case page', () => {
     await publish();
     const again = await asStranger('/wren-makes/tool-board/');
     await again.reads('Gears and motor, with Idris and Ola.');
-  }, 90_000);
+  });
 
   test('before and after: a slider that keys move, and two pictures without a script', async () => {
     const reader = await asStranger('/wren-makes/tool-board/');
@@ -162,7 +162,7 @@ describe('a case page', () => {
       both.map((one) => one.getBoundingClientRect().left),
     );
     expect(new Set(onPaper).size).toBe(2);
-  }, 120_000);
+  });
 
   test('a part is copied, moved to another page, and brought back by one undo', async () => {
     await studio.page.goto(`${rooms}/projects`);
@@ -184,7 +184,7 @@ describe('a case page', () => {
     await studio.press('button', 'Undo it');
     await studio.reads('Undone: Part moved');
     expect((await bows()).filter((name) => name === 'Quote')).toHaveLength(2);
-  }, 120_000);
+  });
 
   test('code and a link that opens in a new window are written and published as such', async () => {
     await studio.press('button', /^Edit Words/);
@@ -213,5 +213,5 @@ describe('a case page', () => {
     expect(link).toEqual(['_blank', 'noopener']);
     expect(await reader.page.$eval('.prose pre code', (code) => code.textContent)).toBe('tide --hours 12.4');
     expect(await reader.axe()).toEqual([]);
-  }, 120_000);
+  });
 });

@@ -33,16 +33,14 @@ test('what is missing is counted on the rail, and said in Check with the way to 
     await page.keyboard.press('Backspace');
   }
   await studio.saved();
-  await page.waitForFunction(() => /2/.test(document.querySelector('a[href$="/check"]')?.textContent ?? ''), {
-    timeout: 8000,
-  });
+  await page.waitForFunction(() => /2/.test(document.querySelector('a[href$="/check"]')?.textContent ?? ''));
   await studio.press('link', /Check/);
   await studio.reads('Needed 3');
   await studio.reads('10 of 11 pages for readers in good order');
   await studio.press('link', /^Take me there/);
   await page.waitForFunction(() => document.querySelector('.part.sel .part-panel') !== null);
   expect(page.url()).toMatch(/\/projects\/\w+\?part=\w+$/);
-}, 90_000);
+});
 
 test('an alt text is written on the spot, letter by letter, and what was noticed is gone when its maker is done', async () => {
   await page.goto(`${rooms}/check`);
@@ -62,7 +60,7 @@ test('an alt text is written on the spot, letter by letter, and what was noticed
   expect(await onRail()).toBe(1);
   await studio.press('button', /^Undo/);
   await studio.reads('Needed 3');
-}, 120_000);
+});
 
 test('what its maker lets stand is not told again, on the rail nor at Publish, until it is another thing', async () => {
   await page.goto(`${rooms}/check`);
@@ -89,7 +87,7 @@ test('what its maker lets stand is not told again, on the rail nor at Publish, u
   await studio.press('button', /^Tell me again/);
   await studio.reads('Needed 3');
   expect(await onRail()).toBe(2);
-}, 120_000);
+});
 
 test('lists: a tutor’s is ticked by hand and by Check, one’s own is written, handed on and taken in again', async () => {
   await page.goto(`${rooms}/check`);
@@ -142,7 +140,7 @@ test('lists: a tutor’s is ticked by hand and by Check, one’s own is written,
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   await page.waitForSelector('.printed', { hidden: true });
   await studio.press('button', 'Delete My own');
-}, 120_000);
+});
 
 test('on a phone it fits, and what is nice to have is one press away', async () => {
   await page.setViewport({ width: 390, height: 844 });
@@ -153,4 +151,4 @@ test('on a phone it fits, and what is nice to have is one press away', async () 
   await studio.reads('The project has 3 pictures.');
   await fits(studio);
   expect(await studio.axe()).toEqual([]);
-}, 120_000);
+});

@@ -190,5 +190,5 @@ describe('the composition of a case page', () => {
       await fits(reader);
     }
     expect(await reader.axe()).toEqual([]);
-  }, 180_000);
+  });
 });

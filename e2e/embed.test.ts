@@ -18,7 +18,7 @@ beforeAll(async () => {
   });
   await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve));
   origin = `http://127.0.0.1:${(other.address() as AddressInfo).port}`;
-}, 120_000);
+});
 afterAll(async () => {
   await demo.close();
   other.close();

@@ -21,7 +21,7 @@ beforeAll(async () => {
   server = await BuiltServer.start('server');
   browser = await launchBrowser();
   reader = new Driver(await browser.newPage());
-}, 90_000);
+});
 afterAll(async () => {
   await browser?.close();
   await server?.stop();
@@ -53,10 +53,10 @@ type Newcomer = Awaited<ReturnType<typeof newcomer>>;
 async function project({ studio, chooseFiles }: Newcomer, files: readonly string[], title: string) {
   const { page } = studio;
   await chooseFiles(files);
-  await studio.reads('Change the opening', 90_000);
+  await studio.reads('Change the opening');
   await page.waitForFunction(
     (all) => document.querySelectorAll('.gallery img').length === all,
-    { timeout: 60_000 },
+    {},
     files.length - 1,
   );
   await studio.fill('Title', title);
@@ -101,7 +101,7 @@ describe.each([
     await studio.press('button', /^Height of the site/);
     await studio.press('menuitemradio', /^Unlisted/);
     await studio.press('button', /^Publish release 1/);
-    await studio.reads('Release 1 is live', 120_000);
+    await studio.reads('Release 1 is live');
     const link = await page.$eval('.dialog input[readonly]', (input) => (input as HTMLInputElement).value);
     const first = pressed();
     await studio.press('button', 'Close');
@@ -112,7 +112,7 @@ describe.each([
     // It was begun after readers were there, so it is Private until its maker says otherwise.
     await studio.press('button', /^Publish it too: The shore/);
     await studio.press('button', /^Publish release 2/);
-    await studio.reads('Release 2 is live', 120_000);
+    await studio.reads('Release 2 is live');
     const both = pressed();
     expect(first).toBeGreaterThan(10);
     expect(first).toBeLessThanOrEqual(35);
@@ -123,5 +123,5 @@ describe.each([
     await reader.press('link', 'The meadow');
     const alts = await reader.page.$$eval('.gallery img', (all) => all.map((one) => one.getAttribute('alt')));
     expect(alts).toEqual([1, 3, 5, 7, 9].map((at) => `Close to the ground, one morning, number ${at}`));
-  }, 240_000);
+  });
 });

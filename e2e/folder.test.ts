@@ -15,7 +15,7 @@ let folder: string;
 beforeAll(async () => {
   demo = await openDemoStudio();
   folder = await mkdtemp(join(tmpdir(), 'kite-wall-folder-'));
-}, 120_000);
+});
 afterAll(async () => {
   await demo.close();
   await rm(folder, { recursive: true, force: true });
@@ -64,7 +64,7 @@ test('opens from a disk: links, pictures and looks, and no server is asked', asy
   await follow('about/index.html');
   await reader.reads('About');
   expect(asked.filter((url) => !/^(file|data):/.test(url))).toEqual([]);
-}, 90_000);
+});
 
 test('is saved as one PDF, by the keyboard, with what the folder has', async () => {
   const { studio } = demo;
@@ -72,7 +72,7 @@ test('is saved as one PDF, by the keyboard, with what the folder has', async () 
   const make = await studio.named('button', 'Make a PDF');
   await make.focus();
   await studio.page.keyboard.press('Enter');
-  await studio.reads('Save the PDF', 60_000);
+  await studio.reads('Save the PDF');
   expect(await studio.axe()).toEqual([]);
   const base64 = await studio.page.evaluate(async () => {
     const link = [...document.querySelectorAll('a[download]')].find(
@@ -94,4 +94,4 @@ test('is saved as one PDF, by the keyboard, with what the folder has', async () 
   expect(pages[at - 1]).toMatch(/^\s*Tide clock/);
   expect(text).toContain('Why the hour was the wrong question');
   expect(text).not.toContain('Sailcloth satchel');
-}, 90_000);
+});

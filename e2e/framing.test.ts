@@ -64,7 +64,7 @@ const listen = (answer: Parameters<typeof createServer>[1]): Promise<number> =>
 
 beforeAll(async () => {
   browser = await launchBrowser();
-}, 120_000);
+});
 afterAll(async () => {
   await browser.close();
   for (const server of servers) server.close();
@@ -104,4 +104,4 @@ test('a page is said to be showable inside ours exactly when Chromium shows it t
     ),
   }));
   expect(told).toEqual(told.map(({ headers }, at) => ({ headers, shown: shown.has(at) })));
-}, 120_000);
+});

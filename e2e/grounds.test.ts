@@ -46,7 +46,7 @@ describe('in Compose', () => {
     await studio.press('button', /^Undo/);
     await page.waitForFunction(() => !document.querySelector('.band [data-kind=gallery]'));
     await studio.saved();
-  }, 120_000);
+  });
 
   test('what passes over pictures for readers lies below them while it is made', async () => {
     await page.goto(`${rooms}/projects`);
@@ -84,7 +84,7 @@ describe('for readers', () => {
     await reader.reload();
     expect(await overlaps(reader)).toBe(false);
     await reader.close();
-  }, 120_000);
+  });
 
   test('a picture in a window moves behind its frame while the page is read, and stands still with less motion', async () => {
     const reader = (await asStranger(lamp)).page;
@@ -117,52 +117,45 @@ describe('for readers', () => {
     await reader.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
     expect(await moved()).toEqual([0, 0]);
     await reader.close();
-  }, 120_000);
+  });
 });
 
 describe.each(themeNames)('in the theme %s', (theme) => {
-  test.each(['light', 'dark'] as const)(
-    'every word on every ground can be read, %s',
-    async (scheme) => {
-      await page.setViewport({ width: 1280, height: 800 });
-      await page.goto(`${rooms}/look`);
-      const draft = await draftOf(page, site);
-      const named = (name: string) =>
-        draft.materials.find(({ fileName }) => fileName.includes(name))?.id ?? '';
-      const [wall, gears, dusk = ''] = ['08-hero-on-wall', '04-gears-and-motor', '03-harbour-dusk'].map(
-        named,
-      );
-      const wide = true;
-      const grounds = [
-        { kind: 'colour', colour: 'quiet', wide },
-        { kind: 'colour', colour: 'paper', wide: false },
-        { kind: 'picture', picture: wall, wide },
-        { kind: 'passing', pictures: [wall, gears], side: 'right' },
-        { kind: 'passing', pictures: [wall, gears], side: 'right' },
-        { kind: 'colour', colour: 'strong', wide },
-        { kind: 'texture', texture: 'dots', wide: false },
-        { kind: 'picture', picture: dusk, wide: false },
-      ];
-      const clock = draft.pages.find(({ slug }) => slug === 'tide-clock');
-      if (!clock || !('parts' in clock)) throw new Error('The demo has no tide clock.');
-      await changePage(page, site, clock.id, {
-        parts: clock.parts.map((part, at) => ({ ...part, ground: grounds[at] })),
-      });
-      // By night on a page that lies on a picture as well, in a look of AAA.
-      const ground = { colour: null, texture: null, picture: dusk };
-      const look = lookOf(theme, scheme === 'light' ? { scheme } : { scheme, ground, comfort: 'AAA' });
-      await page.goto(`${rooms}/look`);
-      await wear(page, site, look);
-      for (const width of [1280, 390]) {
-        await page.setViewport({ width, height: 800 });
-        await openDraft(page, server.origin, site, 'for-the-harbour/tide-clock/');
-        const { below, lines } = await readWords(page, look.comfort);
-        expect([width, below]).toEqual([width, []]);
-        expect(lines).toBeGreaterThan(40);
-        await fits(studio);
-      }
-      expect(await studio.axe()).toEqual([]);
-    },
-    120_000,
-  );
+  test.each(['light', 'dark'] as const)('every word on every ground can be read, %s', async (scheme) => {
+    await page.setViewport({ width: 1280, height: 800 });
+    await page.goto(`${rooms}/look`);
+    const draft = await draftOf(page, site);
+    const named = (name: string) => draft.materials.find(({ fileName }) => fileName.includes(name))?.id ?? '';
+    const [wall, gears, dusk = ''] = ['08-hero-on-wall', '04-gears-and-motor', '03-harbour-dusk'].map(named);
+    const wide = true;
+    const grounds = [
+      { kind: 'colour', colour: 'quiet', wide },
+      { kind: 'colour', colour: 'paper', wide: false },
+      { kind: 'picture', picture: wall, wide },
+      { kind: 'passing', pictures: [wall, gears], side: 'right' },
+      { kind: 'passing', pictures: [wall, gears], side: 'right' },
+      { kind: 'colour', colour: 'strong', wide },
+      { kind: 'texture', texture: 'dots', wide: false },
+      { kind: 'picture', picture: dusk, wide: false },
+    ];
+    const clock = draft.pages.find(({ slug }) => slug === 'tide-clock');
+    if (!clock || !('parts' in clock)) throw new Error('The demo has no tide clock.');
+    await changePage(page, site, clock.id, {
+      parts: clock.parts.map((part, at) => ({ ...part, ground: grounds[at] })),
+    });
+    // By night on a page that lies on a picture as well, in a look of AAA.
+    const ground = { colour: null, texture: null, picture: dusk };
+    const look = lookOf(theme, scheme === 'light' ? { scheme } : { scheme, ground, comfort: 'AAA' });
+    await page.goto(`${rooms}/look`);
+    await wear(page, site, look);
+    for (const width of [1280, 390]) {
+      await page.setViewport({ width, height: 800 });
+      await openDraft(page, server.origin, site, 'for-the-harbour/tide-clock/');
+      const { below, lines } = await readWords(page, look.comfort);
+      expect([width, below]).toEqual([width, []]);
+      expect(lines).toBeGreaterThan(40);
+      await fits(studio);
+    }
+    expect(await studio.axe()).toEqual([]);
+  });
 });

@@ -5,7 +5,7 @@ import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
 let demo: DemoStudio;
 beforeAll(async () => {
   demo = await openDemoStudio();
-}, 120_000);
+});
 afterAll(() => demo.close());
 
 const status = (path: string) =>
@@ -39,7 +39,7 @@ test('are lowered by the keyboard and closed at once; the focus comes back', asy
   expect(await studio.page.evaluate(() => document.activeElement?.textContent)).toBe(
     'Change several at once',
   );
-}, 90_000);
+});
 
 test('what is not open is told in letters of its own, the same for every site, without a scroll bar', async () => {
   const reader = await demo.asStranger('/wren-makes/never-was/');
@@ -53,4 +53,4 @@ test('what is not open is told in letters of its own, the same for every site, w
     ),
   ).toBe(0);
   expect(await reader.axe()).toEqual([]);
-}, 60_000);
+});

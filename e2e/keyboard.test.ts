@@ -17,7 +17,7 @@ beforeAll(async () => {
   browser = await launchBrowser();
   studio = new Driver(await browser.newPage());
   await studio.page.setViewport({ width: 1280, height: 800 });
-}, 90_000);
+});
 afterAll(async () => {
   await browser?.close();
   await server?.stop();
@@ -51,12 +51,12 @@ describe('with a keyboard only', () => {
       .slice(0, 3)
       .map((name) => join(folder, name));
     await tabTo(/^Drop the pictures of one project/);
-    const opened = studio.page.waitForFileChooser({ timeout: 15_000 });
+    const opened = studio.page.waitForFileChooser();
     // By the time this is answered the browser hands choosers to us instead of opening them.
     await focused();
     await key('Enter');
     await (await opened).accept(files);
-    await studio.reads('Change the opening', 60_000);
+    await studio.reads('Change the opening');
 
     await tabTo('Title');
     await studio.page.keyboard.type('Tide clock');
@@ -80,7 +80,7 @@ describe('with a keyboard only', () => {
     await studio.reads('Private becomes Unlisted');
     await tabTo(/^Publish release 1/);
     await key('Enter');
-    await studio.reads('Release 1 is live', 120_000);
+    await studio.reads('Release 1 is live');
     const link = await studio.page.$eval(
       '.dialog input[readonly]',
       (input) => (input as HTMLInputElement).value,
@@ -91,7 +91,7 @@ describe('with a keyboard only', () => {
     await studio.page.waitForFunction(() => document.activeElement?.textContent === 'Publish');
     const page = await (await fetch(`${link}tide-clock/`)).text();
     expect(page).toContain('Written without a mouse.');
-  }, 180_000);
+  });
 
   test('an undo by keys takes back the last step, and a redo brings it again', async () => {
     const title = () => studio.page.$eval('.site h1', (heading) => heading.textContent);

@@ -140,7 +140,7 @@ describe('the room', () => {
     expect(await theme()).toBe('fairwind');
     const stranger = await asStranger('/wren-makes/for-the-harbour/tide-clock/');
     expect(await stranger.axe()).toEqual([]);
-  }, 90_000);
+  });
 });
 
 describe.each(themeNames)('the theme %s', (theme) => {
@@ -168,7 +168,6 @@ describe.each(themeNames)('the theme %s', (theme) => {
       }
       await page.setViewport({ width: 1280, height: 800 });
     },
-    120_000,
   );
 });
 
@@ -189,7 +188,7 @@ test('where colours are forced, no theme prints over its words and pictures', as
     expect([theme, printed]).toEqual([theme, []]);
     await force('none');
   }
-}, 120_000);
+});
 
 describe('words over pictures', () => {
   test('can be read over every picture the maker has, in a look of AA and of AAA', async () => {
@@ -226,7 +225,7 @@ describe('words over pictures', () => {
       }
     }
     await page.setViewport({ width: 1280, height: 800 });
-  }, 300_000);
+  });
 });
 
 describe('long names in many scripts, and pictures that are high, dark or none', () => {
@@ -282,5 +281,5 @@ describe('long names in many scripts, and pictures that are high, dark or none',
       expect([theme, top < 800]).toEqual([theme, true]);
     }
     await page.setViewport({ width: 1280, height: 800 });
-  }, 240_000);
+  });
 });

@@ -14,7 +14,7 @@ beforeAll(async () => {
   await page.setViewport({ width: 390, height: 844 });
   await page.setJavaScriptEnabled(false);
   reader = new Driver(page);
-}, 120_000);
+});
 afterAll(() => demo.close());
 
 /** Loads what a form's button leads to. */
@@ -72,7 +72,7 @@ test('each answer is clean for axe, also in the form that every page leads to', 
     () => document.activeElement?.textContent === 'This will be sent. Is it right?',
   );
   expect(await other.axe()).toEqual([]);
-}, 120_000);
+});
 
 describe('the maker', () => {
   test('sees on the rail that something came, reads it, deletes it and has it back', async () => {

@@ -20,7 +20,7 @@ beforeAll(async () => {
   );
   await studio.page.goto(`${demo.server.origin}${clock}/moments`);
   await studio.reads('9 moments');
-}, 120_000);
+});
 afterAll(() => demo.close());
 
 /** The moment that is chosen, once it is another one than before. */

@@ -47,7 +47,7 @@ beforeAll(async () => {
   site = studio.page.url().split('/')[4] ?? '';
   await studio.page.goto(`${demo.server.origin}/studio/${site}/plan`);
   await studio.reads('In your calendar');
-}, 120_000);
+});
 afterAll(() => demo.close());
 
 describe('the plan', () => {

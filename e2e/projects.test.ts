@@ -57,7 +57,7 @@ describe('the board of projects', () => {
     expect(await textOf('Tide clock, second try')).toMatch(/Draft.*Private/);
     expect(await textOf('Tide clock')).toMatch(/As readers see it/);
     expect(await status('/wren-makes/for-the-harbour/tide-clock/')).toBe(200);
-  }, 120_000);
+  });
 
   test('put away, a project is closed to readers at once; hung up again as it was, it waits for the next publish', async () => {
     await studio.press('button', 'More for Tide clock');
@@ -79,7 +79,7 @@ describe('the board of projects', () => {
     expect(await hanging()).toContain('Tide clock');
     expect(await textOf('Tide clock')).toMatch(/Draft.*Public/);
     expect(await status('/wren-makes/for-the-harbour/tide-clock/')).toBe(404);
-  }, 120_000);
+  });
 
   test('deleted and undone, it hangs where it did; by keyboard alone', async () => {
     await board();
@@ -96,7 +96,7 @@ describe('the board of projects', () => {
     await studio.press('button', /^Undo/);
     await studio.reads('Undone');
     expect(await hanging()).toEqual(before);
-  }, 120_000);
+  });
 
   test('projects hang in the order their maker gives them, by mouse, by keys and by the menu; readers get the same', async () => {
     await board();
@@ -135,7 +135,7 @@ describe('the board of projects', () => {
     await wait([second, first, ...others]);
     await studio.press('button', /^Undo: Place of/);
     await wait([first, second, ...others]);
-  }, 120_000);
+  });
 
   test('they hang by year or by course, and the board stays as it was chosen', async () => {
     await (await studio.page.$('[aria-label="How the projects hang"]'))?.select('year');
@@ -163,7 +163,7 @@ describe('the board of projects', () => {
       'Made for nobody in particular',
     ]);
     await (await studio.page.$('[aria-label="How the projects hang"]'))?.select('none');
-  }, 120_000);
+  });
 
   test('an outline is shown before it is taken, asks for one thing after another, and nothing of it is published', async () => {
     await board();
@@ -196,7 +196,7 @@ describe('the board of projects', () => {
     const html = (await see?.text()) ?? '';
     expect(html).toContain('How long is a tide');
     expect(html).not.toMatch(/one sentence anybody|beside it|Which decision/);
-  }, 120_000);
+  });
 
   test('a title of one endless word lies over nothing, in no room that names it', async () => {
     await board();
@@ -211,7 +211,7 @@ describe('the board of projects', () => {
       await fits(studio);
       await keepsWithin(studio);
     }
-  }, 90_000);
+  });
 
   test('on a phone nothing is cut and axe finds nothing', async () => {
     await studio.page.setViewport({ width: 390, height: 844 });
@@ -222,5 +222,5 @@ describe('the board of projects', () => {
       ),
     ).toBe(0);
     expect(await studio.axe()).toEqual([]);
-  }, 120_000);
+  });
 });

@@ -6,7 +6,7 @@ import { BuiltServer } from './support/demo-server.ts';
 let server: BuiltServer;
 beforeAll(async () => {
   server = await BuiltServer.start('demo', { READERS: '3' });
-}, 120_000);
+});
 afterAll(() => server.stop());
 
 /** Process numbers of this server's reading processes, from Linux's own list. */
@@ -84,7 +84,7 @@ describe('the reading processes', () => {
       const again = await Promise.all(Array.from({ length: 24 }, () => page()));
       expect(new Set(again.map((one) => one.status))).toEqual(new Set([200]));
     }
-  }, 120_000);
+  });
 
   test('one that dies is replaced, and readers notice nothing that lasts', async () => {
     const before = await readers();
@@ -95,7 +95,7 @@ describe('the reading processes', () => {
       return now.length === 3 && !now.includes(before[0] ?? 0);
     });
     await until(async () => (await page()).status === 200);
-  }, 40_000);
+  });
 
   test('when the plug is pulled none is left behind, and the same port opens again', async () => {
     const before = await readers();
@@ -111,5 +111,5 @@ describe('the reading processes', () => {
     await until(async () => !before.some(alive));
     await server.run();
     expect((await page()).status).toBe(200);
-  }, 120_000);
+  });
 });

@@ -10,7 +10,7 @@ import { people, writtenWith } from './support/sample-resumes.ts';
 let samples: ReadSample[];
 beforeAll(async () => {
   samples = await readResumes();
-}, 240_000);
+});
 
 const totalOf = (of: readonly ReadSample[]): Found =>
   of

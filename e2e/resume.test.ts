@@ -18,7 +18,7 @@ beforeAll(async () => {
   studio = demo.studio;
   await studio.page.goto(`${demo.rooms}/about/resume`);
   await studio.reads('mm to spare');
-}, 120_000);
+});
 afterAll(() => demo.close());
 
 /** What a reader's file says. */
@@ -112,7 +112,7 @@ describe('the résumé desk', () => {
     expect(onPaper).toContain('Second prize, harbour fair');
     for (const way of ['As a PDF', 'Feed of new work', 'Book the workshop'])
       expect(onPaper).not.toContain(way);
-  }, 90_000);
+  });
 
   test('a line says something else in one version only', async () => {
     await studio.press('button', 'For the boatyard');
@@ -196,7 +196,7 @@ describe('the résumé desk', () => {
     await studio.press('link', 'Résumé desk');
     await studio.reads('mm to spare');
     await studio.press('button', 'For anyone');
-  }, 90_000);
+  });
 
   test('what does not fit is told with why, left out only with a yes, and undone', async () => {
     await studio.press('button', /^Saturday help/);
@@ -222,7 +222,7 @@ describe('the résumé desk', () => {
     expect((await fileOf('/wren-makes/resume/resume.pdf')).pages).toBe(1);
     await studio.press('button', /^Undo/);
     await studio.reads('2 pages, and one is wanted');
-  }, 120_000);
+  });
 });
 
 test('a site without a résumé begins one with its projects', async () => {
@@ -298,4 +298,4 @@ test('a site without a résumé begins one with its projects', async () => {
   const desk = await page.$eval('main', ({ textContent }) => textContent);
   expect(desk).toContain('Deckhand');
   expect(desk).not.toContain('Rowing');
-}, 90_000);
+});

@@ -91,7 +91,7 @@ describe('the demo site in the studio', () => {
       letter,
       join(demoPictures, 'tide-clock/01-sketch.jpg'),
     ]);
-    await studio.reads(/1 added, 1 here already, 2 not added/, 30_000);
+    await studio.reads(/1 added, 1 here already, 2 not added/);
     await studio.reads('broken or was cut off');
     await studio.reads('not what its name says');
     await studio.reads('you have this already');
@@ -187,10 +187,10 @@ describe('the demo site in the studio', () => {
   test('look-alikes are told and stand together, and a soft or small picture says so', async () => {
     await studio.page.goto(`${rooms}/gather`);
     await studio.choose(['13-dial-too-small.jpg'].map((name) => join(demoPictures, 'tide-clock', name)));
-    await studio.reads('1 added', 30_000);
+    await studio.reads('1 added');
     await studio.press('button', 'Put this list away');
     await studio.press('button', 'None');
-    await studio.reads('2 alike, soft', 30_000);
+    await studio.reads('2 alike, soft');
     await studio.reads('2 alike, small');
     await (await studio.page.$('[aria-label="Group"]'))?.select('alike');
     await studio.reads('Like no other');
@@ -291,11 +291,11 @@ describe('the demo site in the studio', () => {
     await studio.fill(/^Made with/, 'Typed while the server was away');
     await studio.reads('Kept on this computer, 1 edit to send');
     await server.run();
-    await studio.reads(/Saved \d/, 20_000);
+    await studio.reads(/Saved \d/);
     await studio.page.reload();
     await studio.reads('Typed while the server was away');
     await studio.reads('said to be saved');
-  }, 120_000);
+  });
 
   test('on a phone: words are written, facts and tray open, and the page is published', async () => {
     await studio.page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
@@ -315,7 +315,7 @@ describe('the demo site in the studio', () => {
     await studio.press('button', /^Not used/);
     await studio.press('button', 'Publish');
     await studio.press('button', /^Publish release \d+/);
-    await studio.reads(/Release \d+ is live/, 120_000);
+    await studio.reads(/Release \d+ is live/);
     await studio.press('button', 'Close');
     const reader = await browser.createBrowserContext();
     const page = await reader.newPage();
@@ -323,7 +323,7 @@ describe('the demo site in the studio', () => {
     expect(await page.evaluate(() => document.body.innerText)).toContain('Thumbs wrote this.');
     await reader.close();
     await studio.page.setViewport({ width: 1280, height: 800 });
-  }, 120_000);
+  });
 
   test('“See it as…” shows a stranger nothing of what only the maker may see', async () => {
     const maker = await studio.page.goto(`${rooms.replace('/studio/', '/studio/see/')}/maker/`);

@@ -81,7 +81,7 @@ await driver.press('button', 'Use the proposed 6');
 await shot('contact-sheet');
 await page.goto(`${rooms}/share`, { waitUntil: 'networkidle0' });
 await driver.press('button', 'Test now');
-await driver.reads('The address opens', 60_000);
+await driver.reads('The address opens');
 await shot('share');
 await page.goto(`${rooms}/share/passes`, { waitUntil: 'networkidle0' });
 await driver.reads('Boatyard');

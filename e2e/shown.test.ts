@@ -67,7 +67,7 @@ describe('case facts', () => {
       contributor: [{ '@type': 'Role', roleName: 'cut the leather' }],
     });
     expect(await reader.axe()).toEqual([]);
-  }, 120_000);
+  });
 
   test('the picture shown with a link to a page can be fetched; a page only some may open names none', async () => {
     const meta = async (html: string, name: string) =>
@@ -79,7 +79,7 @@ describe('case facts', () => {
     expect([image.status, image.headers.get('content-type')]).toEqual([200, 'image/jpeg']);
     const draft = await studio.page.goto(`${rooms.replace('/studio/', '/studio/see/')}/link/`);
     expect(await draft?.text()).not.toContain('og:image');
-  }, 120_000);
+  });
 
   test('a cover of one’s own stands on the board and on the wall, at the point that was chosen', async () => {
     await open('Tide clock');
@@ -110,7 +110,7 @@ describe('case facts', () => {
     ).toMatch(/^20% /);
     await studio.press('button', 'The first picture again');
     await studio.saved();
-  }, 120_000);
+  });
 });
 
 describe('galleries', () => {
@@ -156,7 +156,7 @@ describe('galleries', () => {
       () => getComputedStyle(document.querySelector('.strip-of-large figcaption') as Element).opacity === '1',
     );
     expect(await reader.axe()).toEqual([]);
-  }, 120_000);
+  });
 
   test('nothing moves by itself for readers who want less motion, nor on touch; without a script all are there', async () => {
     const context = await browser.createBrowserContext();
@@ -178,7 +178,7 @@ describe('galleries', () => {
     expect((await calm.$$('.strip-of-large img')).length).toBe(6);
     expect((await calm.$$('.strip-tools')).length).toBe(0);
     await context.close();
-  }, 120_000);
+  });
 });
 
 describe('parts beside each other', () => {
@@ -234,7 +234,7 @@ describe('parts beside each other', () => {
     await studio.press('button', 'More for this words part');
     await studio.press('menuitem', 'Beside the part above');
     await studio.page.waitForSelector('.pair');
-  }, 120_000);
+  });
 
   test('a picture leads where its maker says, in words too', async () => {
     await studio.press('button', /^Edit Picture/);
@@ -249,5 +249,5 @@ describe('parts beside each other', () => {
       ]),
     ).toEqual(['https://kite.example/straps', 'Leads to kite.example']);
     expect(await reader.axe()).toEqual([]);
-  }, 120_000);
+  });
 });

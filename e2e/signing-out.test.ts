@@ -20,7 +20,7 @@ beforeAll(async () => {
   await studio.fill('Name of the site', 'Ide makes');
   await studio.page.keyboard.press('Enter');
   await studio.reads('Drop the pictures of one project here');
-}, 120_000);
+});
 afterAll(async () => {
   await browser.close();
   await server.stop();
@@ -44,11 +44,11 @@ describe('signing out', () => {
       await signIn();
       await studio.reads('Drop the pictures of one project here');
     }
-  }, 90_000);
+  });
 
   test('exists on a phone, and so does Redo', async () => {
     await studio.press('button', 'Start with an empty page instead');
-    await studio.reads('Case facts', 15_000).catch(() => studio.saved());
+    await studio.saved();
     await studio.page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
     await studio.page.goto(studio.page.url().replace(/\/projects.*/, '/projects'));
     await studio.press('button', /^Undo: New project/);
@@ -64,7 +64,7 @@ describe('signing out', () => {
     await signIn();
     await studio.reads('Untitled project');
     await studio.page.setViewport({ width: 1280, height: 800 });
-  }, 90_000);
+  });
 
   test('a session that ends in mid-work: sign in on the spot, and what was kept is sent', async () => {
     await studio.page.goto(studio.page.url().replace(/\/projects.*/, '/projects'));
@@ -83,5 +83,5 @@ describe('signing out', () => {
     await studio.saved();
     await studio.page.reload();
     await studio.reads('Typed while signed out');
-  }, 90_000);
+  });
 });

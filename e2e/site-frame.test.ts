@@ -40,7 +40,7 @@ describe('on every page', () => {
       'Test rig bookings',
     ]);
     expect(await end('/wren-makes/')).toEqual([['Book the workshop'], 'Test rig bookings']);
-  }, 120_000);
+  });
 
   test('the site and a page have their languages, and what is written from the right is laid out so', async () => {
     await page.goto(`${rooms}/arrange`);
@@ -85,7 +85,7 @@ describe('on every page', () => {
     );
     expect(new Set(rights).size).toBe(1);
     expect(await arabic.axe()).toEqual([]);
-  }, 120_000);
+  });
 
   test('names stand below, over and beside the wall; without a welcome the work comes first', async () => {
     const { page: wide } = await asStranger('/wren-makes/');
@@ -129,7 +129,7 @@ describe('on every page', () => {
     expect(await again.axe()).toEqual([]);
     await again.page.setViewport({ width: 390, height: 844 });
     await fits(again);
-  }, 120_000);
+  });
 });
 
 test('a site begins from a starter that was looked at, and an existing one takes a page of another', async () => {
@@ -165,4 +165,4 @@ test('a site begins from a starter that was looked at, and an existing one takes
   await page.waitForFunction(
     () => ![...document.querySelectorAll('[data-page]')].some((row) => row.textContent?.includes('Services')),
   );
-}, 90_000);
+});

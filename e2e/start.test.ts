@@ -9,7 +9,7 @@ const root = join(import.meta.dirname, '..');
 let server: BuiltServer;
 beforeAll(async () => {
   server = await BuiltServer.start('server');
-}, 120_000);
+});
 afterAll(() => server.stop());
 
 /** Starts the built server and gives what it says when it cannot. */
@@ -18,7 +18,7 @@ function tryToStart(environment: Record<string, string>) {
     cwd: root,
     env: { ...process.env, DATABASE_URL: '', ...environment },
     encoding: 'utf8',
-    timeout: 40_000,
+    timeout: 120_000,
   });
 }
 
@@ -28,7 +28,7 @@ describe('starting', () => {
     expect(status).toBe(1);
     expect(stderr).toContain('Another Kite Wall is using the data folder');
     expect(stderr.trim().split('\n').length).toBe(1);
-  }, 120_000);
+  });
 
   test('a taken port is named in a sentence', async () => {
     const folder = await mkdtemp(join(tmpdir(), 'kite-wall-port-'));
@@ -37,5 +37,5 @@ describe('starting', () => {
     expect(status).toBe(1);
     expect(stderr).toContain(`Port ${port} is taken by another program`);
     expect(stderr.trim().split('\n').length).toBe(1);
-  }, 120_000);
+  });
 });

@@ -32,7 +32,7 @@ beforeAll(async () => {
   [makerBrowser, readerBrowser] = await Promise.all([launchBrowser(), launchBrowser()]);
   studio = new Driver(await makerBrowser.newPage());
   reader = new Driver(await readerBrowser.newPage());
-}, 90_000);
+});
 afterAll(async () => {
   await Promise.all([makerBrowser?.close(), readerBrowser?.close()]);
   await server?.stop();
@@ -41,7 +41,7 @@ afterAll(async () => {
 const publish = async () => {
   await studio.press('button', 'Publish');
   await studio.press('button', /^Publish release \d+/);
-  await studio.reads(/Release \d+ is live/, 120_000);
+  await studio.reads(/Release \d+ is live/);
 };
 const closeDialog = () => studio.press('button', 'Close');
 
@@ -71,7 +71,7 @@ describe('from a folder of photos to a published page', () => {
 
   test('eight pictures from a phone become a project', async () => {
     await studio.choose(phonePictures);
-    await studio.reads('Change the opening', 60_000);
+    await studio.reads('Change the opening');
     expect(await studio.page.$$eval('.opening.full img', (found) => found.length)).toBe(1);
     expect(await studio.page.$$eval('.gallery img', (found) => found.length)).toBe(7);
   });
@@ -136,9 +136,9 @@ describe('from a folder of photos to a published page', () => {
     // Stopped half-way, it leaves nothing behind that a reader could see, and starts again.
     await studio.press('button', /^Publish release 1/);
     await studio.press('button', 'Stop');
-    await studio.reads('Publishing was stopped. Readers still see what they saw before.', 60_000);
+    await studio.reads('Publishing was stopped. Readers still see what they saw before.');
     await studio.press('button', /^Publish release 1/);
-    await studio.reads('Release 1 is live', 120_000);
+    await studio.reads('Release 1 is live');
     link = await studio.page.$eval('.dialog input[readonly]', (input) => (input as HTMLInputElement).value);
     expect(link).toMatch(/\/l\/[\w-]{22}\/$/);
     await closeDialog();

@@ -74,4 +74,4 @@ test('cells are pasted, numbers added up, a row moved by keys, and a Private col
   await page.waitForFunction(() =>
     /Private/.test(document.querySelectorAll('.part-panel table th')[2]?.textContent ?? ''),
   );
-}, 120_000);
+});

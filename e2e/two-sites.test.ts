@@ -24,7 +24,7 @@ test('a second site is started from the first, and uses what was gathered once',
   await studio.press('button', 'Skerrin workshop: your sites');
   await studio.press('menuitem', 'Wren');
   await page.waitForFunction((wanted) => location.href.startsWith(wanted), {}, rooms);
-}, 90_000);
+});
 
 test('a group is taken there with all below, readers here lose it at once, and it is opened there', async () => {
   await page.goto(`${rooms}/arrange`);
@@ -62,4 +62,4 @@ test('a group is taken there with all below, readers here lose it at once, and i
   );
   expect(told).toMatchObject({ creator: { creator: { name: 'W. of Skerrin' } } });
   expect(await reader.axe()).toEqual([]);
-}, 120_000);
+});

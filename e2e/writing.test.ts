@@ -57,7 +57,7 @@ describe('pasting', () => {
       paragraphs: ['First bold.', 'Last.'],
       styled: 0,
     });
-  }, 90_000);
+  });
 
   test('with nothing selected, what was copied becomes parts of the page; a web page’s picture that cannot be had is said', async () => {
     await studio.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
@@ -78,7 +78,7 @@ describe('pasting', () => {
         [...(all.at(-1)?.querySelectorAll('p') ?? [])].map((one) => one.innerText),
       ),
     ).toEqual(['Plain <b>words</b>\nin two lines.', 'And more.']);
-  }, 120_000);
+  });
 
   test('with no field in use, what was copied goes on in the words that are selected, or begins those that are empty', async () => {
     const { page } = studio;
@@ -103,7 +103,7 @@ describe('pasting', () => {
     expect((await said())[0]).toBe('Why / Because of the tide. / And the slip is wet.');
     expect((await bows()).length).toBe(standing);
     await studio.saved();
-  }, 120_000);
+  });
 });
 
 describe('finding by name', () => {
@@ -146,7 +146,7 @@ describe('finding by name', () => {
     await find('undo', 'undo');
     await studio.page.keyboard.press('Enter');
     await studio.reads('Undone: Quote tied');
-  }, 90_000);
+  });
 
   test('G and a letter goes to a room, ? shows the keys, and keys pressed alone can be turned off', async () => {
     await studio.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
@@ -165,7 +165,7 @@ describe('finding by name', () => {
     expect(studio.page.url()).toMatch(/\/share$/);
     expect(await studio.page.$('[role=dialog]')).toBeNull();
     await studio.page.evaluate(() => localStorage.removeItem('kite-wall single keys'));
-  }, 120_000);
+  });
 });
 
 const anotherTab = async () => {
@@ -208,7 +208,7 @@ test('the focus goes where its maker goes on, and no letter of what is written l
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => document.activeElement?.closest('.part.sel .part-panel') !== null);
   }
-}, 120_000);
+});
 
 test('enlarged to twice its size, half of the window is the page that is written', async () => {
   await open('Float lamp');
@@ -219,7 +219,7 @@ test('enlarged to twice its size, half of the window is the page that is written
   );
   expect(await studio.axe()).toEqual([]);
   await page.setViewport({ width: 1280, height: 800 });
-}, 120_000);
+});
 
 test('two tabs write in different parts: both are kept, and the one that comes second is told', async () => {
   await open('Tide clock');
@@ -242,7 +242,7 @@ test('two tabs write in different parts: both are kept, and the one that comes s
   await other.reads('From the first tab.');
   await other.reads('From the second tab.');
   await other.page.close();
-}, 90_000);
+});
 
 test('two tabs without a line, both closed: what was typed in either is sent by the next that is opened', async () => {
   const tabs = [await anotherTab(), await anotherTab()] as const;
@@ -261,7 +261,7 @@ test('two tabs without a line, both closed: what was typed in either is sent by 
   await studio.page.reload();
   await studio.reads('Kept by tab 1.');
   await studio.reads('Kept by tab 2.');
-}, 90_000);
+});
 
 test('on a page of 60 parts and 80 pictures typing is traced, and only what changed is sent', async () => {
   await studio.page.bringToFront();
@@ -284,4 +284,4 @@ test('on a page of 60 parts and 80 pictures typing is traced, and only what chan
   // One part with how it was, and not the other 59.
   expect(bytes.length).toBeGreaterThan(0);
   expect(Math.max(...bytes)).toBeLessThan(4000);
-}, 120_000);
+});

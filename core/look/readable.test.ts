@@ -28,7 +28,7 @@ describe('readable', () => {
       }),
       { numRuns: 60 },
     );
-  }, 60_000);
+  });
 
   test('what is readable already stays as it is', () => {
     expect(readable('#123456', [{ ground: '#ffffff', needs: 7 }])).toBe('#123456');

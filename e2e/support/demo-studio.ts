@@ -25,7 +25,7 @@ export async function openDemoStudio(): Promise<DemoStudio> {
   await studio.page.goto(`${server.origin}/`);
   await studio.press('button', /demo maker/);
   // A server that has only just started opens the first studio slowly on a busy machine.
-  await studio.reads('Fold-flat bee hotel', 60_000);
+  await studio.reads('Fold-flat bee hotel');
   return {
     server,
     browser,
@@ -45,7 +45,7 @@ export async function openDemoStudio(): Promise<DemoStudio> {
         own?.click();
       }, title);
       await studio.press('button', /^Publish release/);
-      await studio.reads(/Release \d+ is live/, 60_000);
+      await studio.reads(/Release \d+ is live/);
       await studio.page.keyboard.press('Escape');
     },
     asStranger: async (path, onRequest = () => {}) => {

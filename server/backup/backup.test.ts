@@ -61,7 +61,7 @@ describe('a backup', () => {
     const before = /in (\S+-before-\S+)\.$/.exec(said)?.[1] ?? '';
     expect((await readdir(before)).sort()).toEqual(['blobs', 'database', 'secret']);
     expect((await stat(copy())).mode & 0o077).toBe(0);
-  }, 180_000);
+  });
 
   test('is put on a machine that has no data yet', async () => {
     await server('wren');
@@ -69,7 +69,7 @@ describe('a backup', () => {
     await rm(data(), { recursive: true });
     await restore(copy(), data());
     expect(await names()).toEqual(['wren']);
-  }, 180_000);
+  });
 
   test('is neither made nor put back while a server runs, nor over something, nor of nothing', async () => {
     await expect(backUp(data(), copy())).rejects.toThrow('There is no data');
@@ -83,5 +83,5 @@ describe('a backup', () => {
     await expect(access(join(folder, 'second'))).rejects.toThrow();
     await unlock();
     expect(await names()).toEqual(['wren']);
-  }, 180_000);
+  });
 });

@@ -89,7 +89,7 @@ describe('edit()', () => {
       }),
       { numRuns: 12 },
     );
-  }, 120_000);
+  });
 
   test('a stale change is refused with both versions and changes nothing', async () => {
     const { site, page, revision } = await siteWithProject();

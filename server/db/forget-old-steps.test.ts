@@ -7,7 +7,7 @@ import { forgetOldSteps } from './forget-old-steps.ts';
 let server: TestServer;
 beforeAll(async () => {
   server = await TestServer.start();
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 test('steps that are old and far back are forgotten, each site by itself; what they did stays', async () => {

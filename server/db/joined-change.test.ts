@@ -11,7 +11,7 @@ let maker: TestMaker;
 beforeAll(async () => {
   server = await TestServer.start();
   maker = await server.maker();
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 describe('two tabs on the settings of one site', () => {

@@ -91,7 +91,7 @@ beforeAll(async () => {
     [json({ site: oldSite, pages: [oldPage], materials: [] })],
   );
   await migrate(drizzle({ client }), { migrationsFolder: migrations });
-}, 60_000);
+});
 afterAll(async () => {
   await client.close();
   await rm(folder, { recursive: true, force: true });

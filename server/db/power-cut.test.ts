@@ -74,7 +74,7 @@ describe('a power cut', () => {
       expect(await rowsIn(image)).toBe(committed);
     }
     await database.close();
-  }, 120_000);
+  });
 
   test('at any moment leaves a folder that opens, with every change whole or not at all', async () => {
     const live = join(folder, 'live');
@@ -101,5 +101,5 @@ describe('a power cut', () => {
       expect(rows).toBeLessThanOrEqual(image.committed + 1);
     }
     await database.close();
-  }, 120_000);
+  });
 });

@@ -9,7 +9,7 @@ let server: TestServer;
 beforeAll(async () => {
   server = await TestServer.start();
   await (await server.maker()).site();
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 const size = async (): Promise<number> => {

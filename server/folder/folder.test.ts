@@ -30,7 +30,7 @@ beforeAll(async () => {
     },
   });
   pass = made.passes[0] ?? { id: '', link: null };
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 const about = (link: string, by = maker) => by.call(getFolder, { params: { site: site.site, link } });

@@ -36,7 +36,7 @@ beforeAll(async () => {
   await new Promise<void>((resolve) => standIn.listen(0, '127.0.0.1', resolve));
   origin = `http://127.0.0.1:${(standIn.address() as AddressInfo).port}`;
   server = await TestServer.start({}, { standIns: [origin] });
-}, 60_000);
+});
 afterAll(async () => {
   await server.stop();
   standIn.closeAllConnections();
@@ -406,5 +406,5 @@ describe('a picture copied from a web page', () => {
     for (const wrong of [`${origin}/not-one`, `${origin}/nothing-there`, 'http://10.0.0.1/a.png'])
       await expect(take(wrong)).rejects.toMatchObject({ status: 422, message: /could not be fetched/ });
     expect((await maker.state(site.id)).materials.length).toBe(1);
-  }, 60_000);
+  });
 });

@@ -20,7 +20,7 @@ beforeAll(async () => {
   origin = `http://127.0.0.1:${(web.address() as AddressInfo).port}`;
   server = await TestServer.start({}, { standIns: [origin] });
   maker = await server.maker();
-}, 60_000);
+});
 afterAll(async () => {
   await server.stop();
   web.closeAllConnections();

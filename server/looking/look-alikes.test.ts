@@ -96,7 +96,7 @@ beforeAll(async () => {
   planted = [];
   for (const name of (await readdir(demo, { recursive: true })).filter((one) => one.endsWith('.jpg')).sort())
     planted.push(await read(name, name, sharp(join(demo, name))));
-}, 120_000);
+});
 
 describe('look-alikes', () => {
   test('among real photographs: none of different ones, and nearly all of one', () => {

@@ -33,7 +33,7 @@ beforeAll(async () => {
     const file = name.split('/')[1] ?? '';
     ids.set(file, (await maker.upload(site, file, await readFile(join(demo, name)))).material);
   }
-}, 60_000);
+});
 afterAll(() => server?.stop());
 
 describe('finding in words', () => {

@@ -16,7 +16,7 @@ beforeAll(async () => {
   server = await TestServer.start();
   maker = await server.maker();
   site = (await maker.site('Recordings')).site.id;
-}, 60_000);
+});
 afterAll(() => server?.stop());
 
 const exiftool = (path: string): Record<string, string | number> =>
@@ -104,7 +104,7 @@ describe('sound and clips', () => {
     expect((await server.get('/clean-recordings/clip/')).headers['content-security-policy']).toContain(
       "media-src 'self'",
     );
-  }, 60_000);
+  });
 
   // Requests and answers as RFC 9110, section 14, words them.
   test('are handed out in pieces', async () => {
@@ -154,5 +154,5 @@ describe('sound and clips', () => {
     } finally {
       await small.stop();
     }
-  }, 60_000);
+  });
 });

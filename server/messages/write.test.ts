@@ -64,7 +64,7 @@ beforeAll(async () => {
   ({
     copies: { to: email },
   } = await wren.call(openBox));
-}, 60_000);
+});
 afterAll(async () => {
   await server.stop();
   await mailBox.close();

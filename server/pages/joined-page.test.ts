@@ -15,7 +15,7 @@ beforeAll(async () => {
   server = await TestServer.start();
   maker = await server.maker();
   params = { site: (await maker.site()).site.id };
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 describe('two tabs on one page', () => {

@@ -8,7 +8,7 @@ import { TestServer } from '../testing/test-server.ts';
 let server: TestServer;
 beforeAll(async () => {
   server = await TestServer.start();
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 async function twoPages() {

@@ -12,7 +12,7 @@ let maker: TestMaker;
 beforeAll(async () => {
   server = await TestServer.start();
   maker = await server.maker();
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 const keysOf = (starter: (typeof siteStarterKeys)[number]) =>
@@ -52,7 +52,7 @@ test('a starter that is taken over and published unfilled shows readers nothing 
   const filled = await server.get(`/begun-site/${answer?.slug ?? ''}/`);
   expect(filled.body).toContain('A lid of my own.');
   expect(filled.body).not.toContain('sideways');
-}, 120_000);
+});
 
 test('some of it is taken over, in the places it has, and all of it goes by one undo', async () => {
   const { site, pages: before } = await maker.site('Piece by piece');

@@ -12,7 +12,7 @@ let wren: TestMaker;
 beforeAll(async () => {
   server = await TestServer.start();
   wren = await server.maker();
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 type Kind = Exclude<Page['kind'], 'home'>;
@@ -129,7 +129,7 @@ describe('a tree as readers get it', () => {
       'about-wren/',
     ])
       expect([path, await htmlFaults((await server.get(`/${address}/${path}`)).body)]).toEqual([path, []]);
-  }, 60_000);
+  });
 
   test('a group hangs what stands in it, and what goes before and after stays in it', async () => {
     const { read, make, maker, site } = await aTree();
@@ -147,7 +147,7 @@ describe('a tree as readers get it', () => {
     const trailer = (await read('year-one/bike-trailer/')).body;
     expect(trailer).toMatch(/class="before"[^]*Tide clock/);
     expect(trailer).not.toContain('Loose lamp');
-  }, 60_000);
+  });
 
   test('a height set on a group closes all it holds on the next request, and no menu names it any more', async () => {
     const { read, change, year, maker, site } = await aTree();
@@ -159,7 +159,7 @@ describe('a tree as readers get it', () => {
     const front = (await read('')).body;
     expect(menuIn(front)).toEqual(['Work', 'Elsewhere', 'Tide tables', 'About Wren']);
     expect(front).not.toContain('Tide clock');
-  }, 60_000);
+  });
 
   test('a page left out of the menu is opened as before; one that leads nowhere stands in no menu', async () => {
     const { read, change, about, link, maker, site } = await aTree();
@@ -174,7 +174,7 @@ describe('a tree as readers get it', () => {
       'Bike trailer',
     ]);
     expect((await read('about-wren/')).statusCode).toBe(200);
-  }, 60_000);
+  });
 
   test('each manner of the menu is told to the page, and changing it waits to be published', async () => {
     const { read, settle, maker, site } = await aTree();
@@ -184,7 +184,7 @@ describe('a tree as readers get it', () => {
     expect(live.waiting.flatMap(({ what }) => what)).toEqual(['manner of the menu']);
     await maker.publish(site);
     expect((await read('about-wren/')).body).toContain('data-menu="side"');
-  }, 60_000);
+  });
 });
 
 describe('tags', () => {
@@ -212,14 +212,14 @@ describe('tags', () => {
     const left = (await read('tagged/harbour/')).body;
     expect(left).toContain('Tide clock');
     expect(left).not.toMatch(/Bike trailer|secret/);
-  }, 60_000);
+  });
 
   test('take no address of a page away, and no page takes theirs', async () => {
     const { change, about, page } = await aTree();
     for (const slug of ['tagged', 'files', 'assets'])
       await expect(change(about, { slug })).rejects.toThrow('This address is kept for the site’s own');
     expect(await page(about)).toMatchObject({ slug: 'about-wren' });
-  }, 60_000);
+  });
 });
 
 describe('an address that was changed', () => {
@@ -244,7 +244,7 @@ describe('an address that was changed', () => {
     await maker.publish(site);
     expect((await read('first-year/tide-clock/')).statusCode).toBe(200);
     expect((await read('tide-clock/')).headers.location).toBe(`/${address}/first-year/tide-clock/`);
-  }, 60_000);
+  });
 
   test('tells nobody of a page that is closed to them: its old address answers like one that never was', async () => {
     const { read, change, year, clock, about, maker, site } = await aTree();
@@ -266,7 +266,7 @@ describe('an address that was changed', () => {
     const listed = await read('about-wren/');
     expect([listed.statusCode, listed.body]).toEqual([404, never.body]);
     expect((await read('year-one/')).statusCode).toBe(302);
-  }, 60_000);
+  });
 
   test('belongs to whoever has it last', async () => {
     const { read, change, about, make, maker, site } = await aTree();
@@ -280,7 +280,7 @@ describe('an address that was changed', () => {
     await change(other, { slug: 'elsewhere' });
     await maker.publish(site);
     expect((await read('about-wren/')).headers.location).toMatch(/\/elsewhere\/$/);
-  }, 60_000);
+  });
 });
 
 describe('deleting, copying and taking elsewhere with all below', () => {
@@ -291,7 +291,7 @@ describe('deleting, copying and taking elsewhere with all below', () => {
     for (const id of [year, clock, sums]) expect(await page(id)).toBeUndefined();
     await maker.call(undoEdit, { params });
     expect(await Promise.all([year, clock, sums].map(page))).toEqual(before);
-  }, 60_000);
+  });
 
   test('or takes its place, and flies no higher there than it did', async () => {
     const { maker, params, year, clock, sums, trailer, page, change, read } = await aTree();
@@ -304,14 +304,14 @@ describe('deleting, copying and taking elsewhere with all below', () => {
     expect(await page(sums)).toMatchObject({ parent: clock, height: 'public' });
     await maker.publish(params.site);
     expect((await read('tide-clock/')).statusCode).toBe(404);
-  }, 60_000);
+  });
 
   test('deleted for readers now, all of it is closed at once', async () => {
     const { maker, params, year, read } = await aTree();
     await maker.call(deletePage, { params: { ...params, page: year }, body: { readers: 'now' } });
     for (const path of ['year-one/', 'year-one/tide-clock/', 'year-one/tide-clock/gear-sums/'])
       expect([path, (await read(path)).statusCode]).toEqual([path, 404]);
-  }, 60_000);
+  });
 
   test('a copy with all below has its own ids and addresses, in the same order, under a Private page', async () => {
     const { maker, params, year, sums, site } = await aTree();
@@ -331,7 +331,7 @@ describe('deleting, copying and taking elsewhere with all below', () => {
     expect(pages.filter(({ id }) => id === sums)).toHaveLength(1);
     await maker.call(undoEdit, { params });
     expect((await maker.state(site)).pages).toHaveLength(pages.length - 4);
-  }, 60_000);
+  });
 
   test('taken to another site it is Private there with all below, is gone here, and each site can undo its half', async () => {
     const { maker, params, year, page, read } = await aTree();
@@ -354,5 +354,5 @@ describe('deleting, copying and taking elsewhere with all below', () => {
     expect(await page(year)).toBeTruthy();
     await maker.call(undoEdit, { params: other.params });
     expect((await maker.state(other.site)).pages).toHaveLength(1);
-  }, 60_000);
+  });
 });

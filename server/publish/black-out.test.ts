@@ -22,7 +22,7 @@ beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'kite-wall-black-out-'));
   server = await TestServer.start();
   maker = await server.maker();
-}, 60_000);
+});
 afterAll(async () => {
   await server?.stop();
   await rm(folder, { recursive: true, force: true });
@@ -125,7 +125,7 @@ describe('what is blacked out', () => {
     expect(await reddest(preview.rawPayload, 'webp')).toBeLessThan(16);
     const { materials } = await maker.state(scope.site);
     expect(await server.blobs.read(materials[0]?.original ?? '')).toEqual(sheet);
-  }, 60_000);
+  });
 
   test('of a PDF is on no published page, in no word and in no file, and its original cannot be fetched', async () => {
     const site = await maker.site('Test sheet');
@@ -249,7 +249,7 @@ describe('what is blacked out', () => {
     }
     expect(darkest).toBe(jpeg.length);
     expect(sides.size).toBe(2);
-  }, 90_000);
+  });
 
   test('fixes that are none are refused in an address', async () => {
     const site = await maker.site('Wrong');

@@ -36,7 +36,7 @@ beforeAll(async () => {
     ...{ height: 'public', address: 'tide-feeds', searchEngines: true },
     ...{ title: 'Wren & friends', by: 'Wren', contact: 'form', rights: 'CC-BY-4.0' },
   });
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 describe('the feed of a public site', () => {
@@ -92,7 +92,7 @@ describe('the feed of a public site', () => {
     const narrower = await feed();
     expect(narrower.text).toContain('Bee hotel');
     expect(narrower.text).not.toContain('Tide clock');
-  }, 120_000);
+  });
 
   test('is not to be had where the site is not public, and a link does not lead to it', async () => {
     await changeTheSite({ height: 'unlisted' });
@@ -101,7 +101,7 @@ describe('the feed of a public site', () => {
     const link = job.live?.siteLinkPath ?? '';
     expect((await server.get(`${link}feed.xml`)).statusCode).toBe(404);
     expect((await server.get(link)).body).not.toContain('atom+xml');
-  }, 60_000);
+  });
 });
 
 test('the sitemap is one by the schema of its protocol', async () => {
@@ -118,4 +118,4 @@ test('the sitemap is one by the schema of its protocol', async () => {
   expect(
     (await validated(body.replace('<loc>', '<lock>').replace('</loc>', '</lock>'))).length,
   ).toBeGreaterThan(0);
-}, 60_000);
+});

@@ -58,7 +58,7 @@ beforeAll(async () => {
   clock = (await maker.call(createPage, { params: { site }, body: { title: 'Tide clock', materials: [] } }))
     .page;
   await set({ height: 'public', address: 'on-grounds' });
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 test('parts on equal grounds lie on one, on right HTML, with the pictures and nothing of the maker’s', async () => {

@@ -51,7 +51,7 @@ beforeAll(async () => {
     await maker.call(createPage, { params: { site }, body: { title, materials: [material] } });
   }
   await maker.publish(site);
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 describe.each(themeNames)('the theme %s', (theme) => {

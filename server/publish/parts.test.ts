@@ -67,7 +67,7 @@ beforeAll(async () => {
     params: { site },
     body: { seen: 0, label: 'Height', change: { height: 'unlisted' } },
   });
-}, 90_000);
+});
 afterAll(() => server.stop());
 
 describe('every kind of part', () => {
@@ -156,13 +156,13 @@ describe('every kind of part', () => {
     );
     // Nobody is to be credited yet, so nothing says "Credits".
     expect(html).not.toContain('Credits');
-  }, 90_000);
+  });
 
   test('questions behind a reflection are not on the page', async () => {
     const html = await published();
     expect(html).toContain('Wood moves.');
     expect(html).not.toContain('What would you hide');
-  }, 60_000);
+  });
 
   test('credits name others in the order title, author, source, licence, and only for what is shown', async () => {
     await setMaterial('gears', {
@@ -189,7 +189,7 @@ describe('every kind of part', () => {
     const without = await published();
     expect(without).toContain('Left.');
     expect(without).not.toMatch(/Idris|gears\.example|Credits/);
-  }, 60_000);
+  });
 
   test('changing whose work it is waits to be published as a change of the credits', async () => {
     await setParts([evidence(), { ...base('credits'), kind: 'credits' }]);
@@ -198,7 +198,7 @@ describe('every kind of part', () => {
     await setMaterial('gears', { provenance: { ...mine, whose: 'with-others', maker: 'Ola' } });
     const [waiting] = (await maker.state(site)).live.waiting;
     expect(waiting).toMatchObject({ page, kind: 'changed', what: ['credits'] });
-  }, 60_000);
+  });
 
   test('a note is in nothing a reader gets, even where a part points at it', async () => {
     const note = ids['note'] ?? '';
@@ -212,5 +212,5 @@ describe('every kind of part', () => {
     expect(html).not.toContain('secret');
     expect(html).not.toContain(note);
     expect(html.match(/<img/g)).toHaveLength(1);
-  }, 60_000);
+  });
 });

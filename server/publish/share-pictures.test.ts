@@ -45,7 +45,7 @@ beforeAll(async () => {
   words = (await make('Only words', [])).page;
   await set({ height: 'public', address: 'passed-on', by: 'Ash Fernandez' });
   await maker.publish(site);
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 describe('a public page', () => {

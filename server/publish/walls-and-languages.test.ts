@@ -46,7 +46,7 @@ beforeAll(async () => {
       },
     });
   }
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 test.each(wallArrangements.flatMap((wall) => wallLabels.map((labels) => [wall, labels] as const)))(

@@ -42,39 +42,35 @@ const upload = (name: string, contents: Buffer) =>
   maker.raw('POST', `/api/sites/${site}/materials?name=${name}`, contents, 'application/octet-stream');
 
 describe('files that are made to stop a server', () => {
-  test.each(hostileFiles.map(({ name, make }) => [name, make] as const))(
-    '%s',
-    async (name, make) => {
-      const contents = make();
-      const work = longestWork();
-      const sending = upload(name, contents);
-      let others = 0;
-      const asking = (async () => {
-        for (let answered = false; !answered; others++) {
-          answered = await Promise.race([
-            sending.then(() => true),
-            maker.call(getSite, { params: { site } }).then(() => false),
-          ]);
-          await new Promise((resolve) => setTimeout(resolve, 20));
-        }
-      })();
-      const reply = await sending;
-      await asking;
-      const workMs = work.endMs();
-      const { message } = reply.json<{ message?: string }>();
-      if (reply.statusCode !== 200) {
-        expect([413, 415, 422]).toContain(reply.statusCode);
-        expect(message).toMatch(/^[A-Z].*\.$/);
+  test.each(hostileFiles.map(({ name, make }) => [name, make] as const))('%s', async (name, make) => {
+    const contents = make();
+    const work = longestWork();
+    const sending = upload(name, contents);
+    let others = 0;
+    const asking = (async () => {
+      for (let answered = false; !answered; others++) {
+        answered = await Promise.race([
+          sending.then(() => true),
+          maker.call(getSite, { params: { site } }).then(() => false),
+        ]);
+        await new Promise((resolve) => setTimeout(resolve, 20));
       }
-      expect(others).toBeGreaterThan(0);
-      expect(workMs).toBeLessThan(mostWorkMs);
-      if (process.env['SHOW_WAITS'])
-        process.stdout.write(
-          `${name}: ${Math.round(contents.length / 1024)} KB, ${reply.statusCode} ${message ?? 'taken'}; at most ${Math.round(workMs)} ms of work at once\n`,
-        );
-    },
-    300_000,
-  );
+    })();
+    const reply = await sending;
+    await asking;
+    const workMs = work.endMs();
+    const { message } = reply.json<{ message?: string }>();
+    if (reply.statusCode !== 200) {
+      expect([413, 415, 422]).toContain(reply.statusCode);
+      expect(message).toMatch(/^[A-Z].*\.$/);
+    }
+    expect(others).toBeGreaterThan(0);
+    expect(workMs).toBeLessThan(mostWorkMs);
+    if (process.env['SHOW_WAITS'])
+      process.stdout.write(
+        `${name}: ${Math.round(contents.length / 1024)} KB, ${reply.statusCode} ${message ?? 'taken'}; at most ${Math.round(workMs)} ms of work at once\n`,
+      );
+  });
 
   test('after all of them an ordinary file is read as ever', async () => {
     // This server reads for seconds only, in which a busy machine may not even have begun: then it is asked again.
@@ -82,7 +78,7 @@ describe('files that are made to stop a server', () => {
     while (tries.at(-1) !== 200 && tries.length < 12)
       tries.push((await upload('note.md', Buffer.from('# A stool\n\nFrom one board.'))).statusCode);
     expect(tries.at(-1)).toBe(200);
-  }, 300_000);
+  });
 
   test('an ordinary file is read while one of them is', async () => {
     // Time enough for a busy machine to start what reads: what is asked here is not how fast that is. The other file is
@@ -100,5 +96,5 @@ describe('files that are made to stop a server', () => {
     patient.reading.close();
     await slow;
     await patient.stop();
-  }, 300_000);
+  });
 });

@@ -97,7 +97,7 @@ beforeAll(async () => {
   });
   await change(resume, { height: 'public', parts: parts() });
   link = (await wren.publish(site)).live?.siteLinkPath ?? '';
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 const textOf = async (bytes: Buffer) => {

@@ -19,7 +19,7 @@ beforeAll(async () => {
   maker = await server.maker();
   await maker.site('Another of theirs');
   account = (await server.database.db.query.accounts.findFirst())?.id ?? '';
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 const rowOf = (site: string) => ownSite(server.database.db, account, site);
@@ -77,7 +77,7 @@ describe('a draft that is remembered', () => {
       }),
       { numRuns: 12 },
     );
-  }, 120_000);
+  });
 
   test('reads only what was written since: every other row stays the same object', async () => {
     const memory = new DraftMemory();

@@ -62,7 +62,7 @@ beforeAll(async () => {
   await change(second, { height: 'public', address: 'second' });
   await maker.publish(second);
   link = (await maker.publish(site)).live?.siteLinkPath ?? '';
-}, 90_000);
+});
 afterAll(() => server.stop());
 
 describe('somebody who says that they are under 18', () => {

@@ -72,10 +72,12 @@ export class TestServer {
     const database = await freshDatabase();
     const blobs = await FolderBlobStore.open(join(folder, 'blobs'));
     // What nobody asked for would be done at any time; a test that is about it says so.
-    const config = {
-      ...readConfig({ DATA_DIR: folder, PREPARE: '0', OUTSIDER_TEST: '0', ...environment }, root),
-      ...more,
-    };
+    const read = readConfig(
+      { DATA_DIR: folder, PREPARE: '0', OUTSIDER_TEST: '0', READING_SECONDS: '120', ...environment },
+      root,
+    );
+    // One process reads for one maker at a time: more of them would only be started and ended again.
+    const config = { ...read, reading: { ...read.reading, width: 2 }, ...more };
     const assets = await storeAssets(join(root, 'dist/site-assets'), blobs);
     const reading = new Reading(join(root, 'dist/reading.js'), join(folder, 'blobs'), config.reading);
     const clock = { now: () => new Date() };

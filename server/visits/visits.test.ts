@@ -17,7 +17,7 @@ beforeAll(async () => {
   site = await PublishedSite.open(server, maker);
   // Over the line, so that what is kept in front answers too.
   origin = await server.app.listen({ host: '127.0.0.1', port: 0 });
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 const at = () => ({ params: { site: site.site } });

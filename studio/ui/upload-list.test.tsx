@@ -188,7 +188,7 @@ describe('files being added', () => {
     for (const nth of [0, 1, 2]) (await sendingOf('1.jpg', nth)).breaks();
     expect(await list.findByText(/The line broke before the whole file had arrived/)).toBeTruthy();
     expect(Sending.all).toHaveLength(3);
-  }, 15_000);
+  });
 
   test('the list is put away when all is through', async () => {
     const { user, list } = await room(1);

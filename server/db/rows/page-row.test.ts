@@ -22,7 +22,7 @@ beforeAll(async () => {
   maker = await server.maker();
   site = (await maker.site()).site.id;
   account = (await server.database.db.query.accounts.findFirst())?.id ?? '';
-}, 60_000);
+});
 afterAll(() => server.stop());
 
 const quote = (id: string, text: string) => ({ ...newPart('quote', id), text }) as Part;
