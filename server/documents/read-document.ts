@@ -1,5 +1,4 @@
 import { readFile } from 'node:fs/promises';
-import mammoth from 'mammoth';
 import { marked } from 'marked';
 import sharp from 'sharp';
 import {
@@ -91,6 +90,8 @@ async function readDocx(bytes: Buffer, blobs: BlobStore): Promise<DocumentConten
   // The archive is looked through before the reader that unpacks all of it gets it.
   openArchive(bytes, () => false);
   const pictures: Uint8Array[] = [];
+  // A tenth of a second to load, of which nothing else that is read here has any use.
+  const { default: mammoth } = await import('mammoth');
   const { value } = await mammoth.convertToHtml(
     { buffer: bytes },
     {

@@ -1,4 +1,4 @@
-import { ALL_FORMATS, EncodedPacketSink, FilePathSource, Input, type InputTrack } from 'mediabunny';
+import type { InputTrack } from 'mediabunny';
 import type { ClipFacts, SoundFacts } from '#core/materials/material.ts';
 import { Problem } from '../http/problem.ts';
 
@@ -13,6 +13,7 @@ export type ReadRecording = { kind: 'sound'; facts: SoundFacts } | { kind: 'clip
  * @throws Problem when it is not there
  */
 async function expectItsEnd(track: InputTrack): Promise<void> {
+  const { EncodedPacketSink } = await import('mediabunny');
   const last = await new EncodedPacketSink(track).getPacket(await track.computeDuration());
   if (!last)
     throw new Problem(
@@ -28,6 +29,8 @@ async function expectItsEnd(track: InputTrack): Promise<void> {
  * @throws Problem with a sentence: broken, or of a codec that browsers do not play
  */
 export async function readRecording(path: string): Promise<ReadRecording> {
+  // Loaded when there is a recording: most of what is brought is pictures, and a process that reads them starts sooner.
+  const { ALL_FORMATS, FilePathSource, Input } = await import('mediabunny');
   const input = new Input({ source: new FilePathSource(path), formats: ALL_FORMATS });
   try {
     const seconds = Math.round((await input.computeDuration()) * 1000) / 1000;

@@ -7,7 +7,7 @@ import { isWebVtt } from '#core/words/web-vtt.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import type { Database } from '../db/connect.ts';
 import { contentsOf } from '../documents/document-contents.ts';
-import { knownDerivatives, rememberDerivatives } from '../media/derive.ts';
+import { knownDerivatives, rememberDerivatives } from '../media/known-derivatives.ts';
 import type { Reading } from '../reading/reading.ts';
 import { mediaType } from '../media/media-type.ts';
 import { storeText } from './store-text.ts';

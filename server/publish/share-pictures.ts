@@ -12,7 +12,8 @@ import type { Picture } from '#site/render/picture.ts';
 import pLimit from 'p-limit';
 import { decodingWidth } from '../media/decoding-width.ts';
 import type { ShareInput } from '../media/draw-share.ts';
-import { type Derivative, knownDerivatives, rememberDerivatives } from '../media/derive.ts';
+import type { Derivative } from '../media/derive.ts';
+import { knownDerivatives, rememberDerivatives } from '../media/known-derivatives.ts';
 import type { Reading } from '../reading/reading.ts';
 import type { RenderDeps } from './render-entrance.ts';
 
