@@ -111,7 +111,15 @@ export async function benchPassesPublish(): Promise<Row> {
   await publishNow(server);
   const without = await afterWords(server, pages, 'Without passes');
   const wanted = Array.from({ length: 100 }, (_, at) => ({
-    ...{ label: `Pass ${at}`, forWhom: '', from: null, until: null, timeZone: 'UTC', mayDownload: true },
+    ...{
+      label: `Pass ${at}`,
+      forWhom: '',
+      from: null,
+      until: null,
+      timeZone: 'UTC',
+      mayDownload: true,
+      mayComment: false,
+    },
     opens: [pages[at % 30]?.id ?? '', pages[(at * 7 + 3) % 30]?.id ?? ''],
     password: null,
   }));

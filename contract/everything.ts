@@ -6,6 +6,7 @@ import { messageSchema } from '#core/messages/message.ts';
 import { pageSchema } from '#core/pages/page.ts';
 import { setTimeTermsSchema } from '#core/release/set-time.ts';
 import { siteSchema } from '#core/sites/site.ts';
+import { receivedCommentSchema } from './comments.ts';
 import { passSchema } from './passes.ts';
 
 const instant = z.iso.datetime();
@@ -25,6 +26,7 @@ const siteWithAll = z.object({
   passes: z.array(passSchema),
   handIns: z.array(handInTermsSchema.extend({ handedInAt: instant.nullable() })),
   setTimes: z.array(setTimeTermsSchema.extend({ doneAt: instant.nullable() })),
+  comments: z.array(receivedCommentSchema.omit({ site: true, blocked: true, deleted: true })),
   messages: z.array(messageSchema.extend({ at: instant, page: z.string() })),
   releases: z.array(
     z.object({

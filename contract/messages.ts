@@ -36,7 +36,7 @@ export const openBox = route({
   reply: boxSchema,
 });
 
-/** How many messages nobody has read yet: asked for often, so nothing else is told. */
+/** How many messages nobody has read yet, and comments wait for a word: asked for often, so nothing else is told. */
 export const countUnread = route({
   method: 'GET',
   path: '/api/messages/unread',

@@ -38,6 +38,8 @@ import type { Reading } from './reading/reading.ts';
 import { Mailing } from './mail/mailing.ts';
 import { healthRoute } from './operation/health-route.ts';
 import type { Measures } from './operation/measures.ts';
+import { commentRoutes } from './comments/routes.ts';
+import { SiteComments } from './comments/site-comments.ts';
 import { boxRoutes } from './messages/routes.ts';
 import { writeForms, writing } from './messages/write-plugin.ts';
 import { mediaRoutes } from './media/routes.ts';
@@ -151,9 +153,11 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   };
   const trees = new PassTrees(publishing, app.log);
   app.addHook('preClose', async () => trees.stop());
+  const comments = new SiteComments(db, blobs);
   const open: PublicSites = new PublicSites(
     db,
     async (sites) => {
+      comments.forget(sites);
       ready.clear(sites);
       await deps.readers?.clear(sites, ready.age);
     },
@@ -207,6 +211,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     behindReaders: Boolean(deps.readers),
     publicOrigin: deps.config.publicOrigin,
     secure: config.secureCookies,
+    comments,
     onSeen,
   });
 
@@ -258,6 +263,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     planRoutes(maker, { db, publicOrigin: config.publicOrigin });
     mediaRoutes(maker, { ...gathering, looking });
     linkRoutes(maker, { ...gathering, outgoing });
+    commentRoutes(maker, { db, changed: (site) => open.forget([site]), now });
     boxRoutes(maker, { db, sendsMail: mailing.sends });
     quickLinkRoutes(maker, { db, outgoing });
     resumeLinesRoute(maker, { db, blobs, reading, maxPixels: config.maxPixels });
@@ -299,6 +305,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     const { secret } = deps;
     await readers.register(async (door) =>
       passDoor(door, {
+        ...{ db, blobs, comments },
         open,
         answer,
         write,

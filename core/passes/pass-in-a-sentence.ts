@@ -8,7 +8,7 @@ import { localTimeInWords } from '../dates/local-time-in-words.ts';
  * @param pages how many it opens with the next publish
  */
 export function passInASentence(
-  { from, until, mayDownload }: Pick<PassTerms, 'from' | 'until' | 'mayDownload'>,
+  { from, until, mayDownload, mayComment }: Pick<PassTerms, 'from' | 'until' | 'mayDownload' | 'mayComment'>,
   { pages, password }: { pages: number; password: boolean },
 ): string {
   if (pages === 0) return 'Whoever has this link can read nothing: all that it would open is Private.';
@@ -18,5 +18,6 @@ export function passInASentence(
   ].join('');
   const open = until === null ? ', until you switch it off' : '';
   const files = mayDownload ? '' : ' They can download no files.';
-  return `Whoever has this link${password ? ' and the password' : ''} can read ${plural(pages, 'page')}${when}${open}.${files}`;
+  const comments = mayComment ? ' They can comment; nobody sees it before you show it.' : '';
+  return `Whoever has this link${password ? ' and the password' : ''} can read ${plural(pages, 'page')}${when}${open}.${files}${comments}`;
 }

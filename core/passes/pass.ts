@@ -30,5 +30,7 @@ export const passTermsSchema = z.object({
   timeZone: timeZoneSchema,
   /** Files that pages offer for download can be downloaded. */
   mayDownload: z.boolean().default(true),
+  /** Its readers can say something of what they read. */
+  mayComment: z.boolean().default(false),
 });
 export type PassTerms = z.output<typeof passTermsSchema>;

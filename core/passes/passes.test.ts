@@ -100,7 +100,10 @@ describe('a made-up password', () => {
 
 describe('what a pass does is said in a sentence', () => {
   const said = (more: object, pages = 2, password = false) =>
-    passInASentence({ from: null, until: null, mayDownload: true, ...more }, { pages, password });
+    passInASentence(
+      { from: null, until: null, mayDownload: true, mayComment: false, ...more },
+      { pages, password },
+    );
 
   test.each([
     [said({}), 'Whoever has this link can read 2 pages, until you switch it off.'],

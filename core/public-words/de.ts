@@ -142,6 +142,38 @@ export const de: PublicWords = {
     card: 'Als Kontaktkarte behalten',
   },
 
+  comments: {
+    title: 'Kommentare',
+    on: 'Zu',
+    answer: 'Antwort',
+    resolved: 'Aufgegriffen.',
+    waiting: 'Bisher siehst ihn nur du und wer das hier gemacht hat.',
+    kept: 'Das bleibt zwischen dir und der Person, die das hier gemacht hat.',
+    refused: 'Wer das hier gemacht hat, zeigt ihn nicht.',
+    write: 'Einen Kommentar schreiben',
+    about: 'Worüber',
+    wholePage: 'Die ganze Seite',
+    words: 'Kommentar',
+    send: 'Kommentar absenden',
+    why: 'Wer das hier gemacht hat, liest ihn zuerst. Bis er gezeigt wird, sieht ihn sonst niemand.',
+    faults: {
+      name: {
+        missing: 'Schreib einen Namen. Ein Spitzname genügt.',
+        long: 'Ein Name darf höchstens 60 Zeichen lang sein.',
+        links: 'Ein Name enthält keine Links.',
+      },
+      words: {
+        missing: 'Schreib, was du sagen möchtest.',
+        long: 'Ein Kommentar darf höchstens 2000 Zeichen lang sein.',
+        links: 'Ein Kommentar darf höchstens zwei Links enthalten. Nimm einen heraus.',
+      },
+    },
+    tooMany:
+      'Von deinem Anschluss oder über diesen Link wurde in der letzten Stunde viel gesendet. Hier geht nichts verloren: warte eine Stunde und sende es noch einmal.',
+    full: 'Diese Website nimmt gerade keine Kommentare mehr an. Behalte deinen Text und versuch es in ein paar Tagen wieder.',
+    blocked: 'Von diesem Gerät werden keine Kommentare mehr angenommen. Behalte deinen Text.',
+  },
+
   resume: {
     sections: {
       goals: 'Ich suche',

@@ -141,6 +141,38 @@ export const en: PublicWords = {
     card: 'Keep as a contact card',
   },
 
+  comments: {
+    title: 'Comments',
+    on: 'On',
+    answer: 'Answer',
+    resolved: 'Taken up.',
+    waiting: 'Only you and whoever made this see it so far.',
+    kept: 'This stays between you and whoever made this.',
+    refused: 'Whoever made this does not show it.',
+    write: 'Write a comment',
+    about: 'About',
+    wholePage: 'The whole page',
+    words: 'Comment',
+    send: 'Send the comment',
+    why: 'Whoever made this reads it first. Nobody else sees it before they show it.',
+    faults: {
+      name: {
+        missing: 'Write a name. A nickname is enough.',
+        long: 'A name can be at most 60 characters long.',
+        links: 'A name has no links.',
+      },
+      words: {
+        missing: 'Write what you want to say.',
+        long: 'A comment can be at most 2000 characters long.',
+        links: 'A comment can have at most two links. Take one out.',
+      },
+    },
+    tooMany:
+      'Much was sent from where you are, or with this link, in the last hour. Nothing is lost here: wait an hour, then send it again.',
+    full: 'This site takes no more comments at the moment. Keep what you wrote, and try again in a few days.',
+    blocked: 'Whoever made this takes no more comments from this device. Keep what you wrote.',
+  },
+
   resume: {
     sections: {
       goals: 'Looking for',

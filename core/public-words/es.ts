@@ -141,6 +141,38 @@ export const es: PublicWords = {
     card: 'Guardar como tarjeta de contacto',
   },
 
+  comments: {
+    title: 'Comentarios',
+    on: 'Sobre',
+    answer: 'Respuesta',
+    resolved: 'Tenido en cuenta.',
+    waiting: 'Por ahora solo lo ven tú y quien hizo esto.',
+    kept: 'Esto queda entre tú y quien hizo esto.',
+    refused: 'Quien hizo esto no lo muestra.',
+    write: 'Escribir un comentario',
+    about: 'Sobre qué',
+    wholePage: 'Toda la página',
+    words: 'Comentario',
+    send: 'Enviar el comentario',
+    why: 'Quien hizo esto lo lee primero. Nadie más lo ve antes de que se muestre.',
+    faults: {
+      name: {
+        missing: 'Escribe un nombre. Basta con un apodo.',
+        long: 'Un nombre puede tener como máximo 60 caracteres.',
+        links: 'Un nombre no lleva enlaces.',
+      },
+      words: {
+        missing: 'Escribe lo que quieres decir.',
+        long: 'Un comentario puede tener como máximo 2000 caracteres.',
+        links: 'Un comentario puede llevar como máximo dos enlaces. Quita uno.',
+      },
+    },
+    tooMany:
+      'En la última hora se ha enviado mucho desde tu conexión o con este enlace. Aquí no se pierde nada: espera una hora y envíalo otra vez.',
+    full: 'Este sitio no admite más comentarios por ahora. Guarda lo que escribiste e inténtalo dentro de unos días.',
+    blocked: 'No se admiten más comentarios de este dispositivo. Guarda lo que escribiste.',
+  },
+
   resume: {
     sections: {
       goals: 'Busco',

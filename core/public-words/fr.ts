@@ -144,6 +144,38 @@ export const fr: PublicWords = {
     card: 'Garder comme carte de contact',
   },
 
+  comments: {
+    title: 'Commentaires',
+    on: 'Sur',
+    answer: 'Réponse',
+    resolved: 'Pris en compte.',
+    waiting: 'Pour l’instant, seuls vous et la personne qui a fait ceci le voyez.',
+    kept: 'Cela reste entre vous et la personne qui a fait ceci.',
+    refused: 'La personne qui a fait ceci ne l’affiche pas.',
+    write: 'Écrire un commentaire',
+    about: 'À propos de',
+    wholePage: 'Toute la page',
+    words: 'Commentaire',
+    send: 'Envoyer le commentaire',
+    why: 'La personne qui a fait ceci le lit d’abord. Personne d’autre ne le voit avant qu’il soit affiché.',
+    faults: {
+      name: {
+        missing: 'Écrivez un nom. Un surnom suffit.',
+        long: 'Un nom peut avoir 60 caractères au plus.',
+        links: 'Un nom ne contient pas de liens.',
+      },
+      words: {
+        missing: 'Écrivez ce que vous voulez dire.',
+        long: 'Un commentaire peut avoir 2000 caractères au plus.',
+        links: 'Un commentaire peut contenir deux liens au plus. Retirez-en un.',
+      },
+    },
+    tooMany:
+      'Beaucoup a été envoyé de chez vous ou avec ce lien depuis une heure. Rien n’est perdu ici : attendez une heure, puis envoyez-le à nouveau.',
+    full: 'Ce site ne prend plus de commentaires pour le moment. Gardez ce que vous avez écrit et réessayez dans quelques jours.',
+    blocked: 'Les commentaires de cet appareil ne sont plus acceptés. Gardez ce que vous avez écrit.',
+  },
+
   resume: {
     sections: {
       goals: 'Je cherche',

@@ -1,6 +1,7 @@
 import type { PhaseWord } from '../moments/phases.ts';
 import type { ProfileKind } from '../about/profile-kinds.ts';
 import type { ResumeSection } from '../resume/sections.ts';
+import type { CommentFault } from '../comments/typed-comment.ts';
 import type { MessageFault, MessageField } from '../messages/message.ts';
 
 /**
@@ -112,6 +113,30 @@ export interface PublicWords {
   shownIn: [string, string];
   /** What can be found behind a link, as it stands after its name. */
   profiles: Record<ProfileKind, string>;
+
+  /** What holders of a pass say of a page, and the form by which they say it. */
+  comments: {
+    title: string;
+    /** Before the name of the part that is spoken of. */
+    on: string;
+    /** Over what the maker says to it. */
+    answer: string;
+    /** The maker has done what it asks for. */
+    resolved: string;
+    waiting: string;
+    kept: string;
+    refused: string;
+    write: string;
+    about: string;
+    wholePage: string;
+    words: string;
+    send: string;
+    why: string;
+    faults: Record<'name' | 'words', Record<CommentFault, string>>;
+    tooMany: string;
+    full: string;
+    blocked: string;
+  };
 
   /** On the form by which readers write to the maker. */
   write: {

@@ -23,6 +23,8 @@ export const manifestFileSchema = z.object({
   styleHash: z.string().optional(),
   /** For pages: origins of what readers may ask to see in place, for the content security policy. */
   frames: z.array(z.string()).optional(),
+  /** For pages: the page's id. Pages of releases made before comments have none. */
+  page: idSchema.optional(),
   /** For pages: readers can write to the maker on it. */
   writes: z.literal(true).optional(),
 });

@@ -6,6 +6,7 @@ import { handInTermsSchema } from '#core/hand-ins/hand-in.ts';
 import type { Material } from '#core/materials/material.ts';
 import { setTimeTermsSchema } from '#core/release/set-time.ts';
 import type { Draft } from '#core/sites/site.ts';
+import { receivedBy } from '../comments/comment-rows.ts';
 import type { Database } from '../db/connect.ts';
 import { sourceOf } from '../db/release-source.ts';
 import { materialOf } from '../db/rows/material-row.ts';
@@ -32,6 +33,7 @@ async function siteWithAll(db: Database, row: SiteRow, secret: Buffer): Promise<
     .from(messages)
     .where(eq(messages.siteId, row.id))
     .orderBy(messages.createdAt);
+  const said = await receivedBy(db, row.accountId);
   const made = await db
     .select({ id: releases.id, number: releases.number, name: releases.name, createdAt: releases.createdAt })
     .from(releases)
@@ -45,6 +47,9 @@ async function siteWithAll(db: Database, row: SiteRow, secret: Buffer): Promise<
     passes: (await passRows(db, row.id)).map((pass) => passOf(pass, secret)),
     handIns: handed.map((one) => ({ ...handInTermsSchema.parse(one), handedInAt: iso(one.handedAt) })),
     setTimes: times.map((one) => ({ ...setTimeTermsSchema.parse(one), doneAt: iso(one.doneAt) })),
+    comments: said
+      .filter(({ site: on, deleted }) => on.id === row.id && !deleted)
+      .map(({ site: _site, blocked: _blocked, deleted: _deleted, ...comment }) => comment),
     messages: written
       .filter(({ deletedAt }) => deletedAt === null)
       .map(({ name, from, words, page, createdAt }) => ({

@@ -15,6 +15,7 @@ import {
 import { lookAtPictures } from '#contract/pictures.ts';
 import { findInWords } from '#contract/materials.ts';
 import { changePage, createPage } from '#contract/pages.ts';
+import { changeComment, listComments } from '#contract/comments.ts';
 import { changeMessage, countUnread, openBox, sendCopies } from '#contract/messages.ts';
 import { getFolder } from '#contract/folder.ts';
 import { countVisits, forgetVisits, getVisits } from '#contract/visits.ts';
@@ -24,6 +25,7 @@ import { makeToken } from '../accounts/account-tokens.ts';
 import { dropThoseWhoLeft } from '../accounts/leaving-rows.ts';
 import { lettersDue, putOnItsWay } from '../mail/letter-rows.ts';
 import { Mailing } from '../mail/mailing.ts';
+import { commentsOf, dropDeletedComments, nameOf, takeIn } from '../comments/comment-rows.ts';
 import { dropDeleted, putIn } from '../messages/box.ts';
 import { changePass, listPasses, makePasses, removePass, renewPass, restorePass } from '#contract/passes.ts';
 import {
@@ -119,6 +121,9 @@ const others = `
   insert into message (id, account_id, site_id, page, name, "from", words, mail_next, deleted_at)
     select 'm' || n, 'a' || (n % 2000 + 1), 's' || (n % 2000 + 1), '', 'Ada', 'ada@reader.example', 'Hello',
       case when n % 400 = 0 then now() end, case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
+  insert into comment (id, site_id, page, about, writer, name, words, blocked_at, deleted_at)
+    select 'c' || n, 's' || (n % 2000 + 1), 'p' || n, '', 'w' || n, 'Ada', 'Hello',
+      case when n % 400 = 0 then now() end, case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
   insert into visit (site_id, day, link, path, visits, visitors)
     select 's' || (n % 2000 + 1), '2098-12-0' || (n % 9 + 1), 'address', 'p-' || n, 1, 1 from generate_series(1, 8000) n;
   insert into page_time (site_id, page_id, told, published_at, changed_at)
@@ -160,7 +165,7 @@ beforeAll(async () => {
       listen(tx);
       return work(tx);
     });
-}, 120_000);
+});
 afterAll(() => server.stop());
 
 async function aDayOfReaders(site: string): Promise<void> {
@@ -234,6 +239,15 @@ async function aDay(): Promise<void> {
   await maker.call(removePass, { params: ofPass });
   await maker.call(restorePass, { params: ofPass });
   await maker.call(listPasses, { params });
+  await commentsOf(server.database.db, site.id);
+  await takeIn(server.database.db, {
+    ...{ id: 'comment-one', site: site.id, pass: pass?.id ?? '', page, part: null, writer: 'w', name: 'Ada' },
+    ...{ words: 'Hello', about: '', at: new Date() },
+  });
+  await nameOf(server.database.db, site.id, 'w');
+  await maker.call(listComments);
+  await maker.call(changeComment, { params: { comment: 'comment-one' }, body: { state: 'page' } });
+  await dropDeletedComments(server.database.db, new Date());
   await maker.call(openBox);
   await maker.call(countUnread);
   await maker.call(sendCopies, { body: { on: false } });

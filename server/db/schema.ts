@@ -13,6 +13,7 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
+import type { CommentState } from '#core/comments/comment.ts';
 import type { Fixes } from '#core/materials/fixes.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
 import type { LinkState } from '#core/materials/link.ts';
@@ -594,6 +595,7 @@ export const passes = pgTable(
     opensAt: when('opens_at'),
     closesAt: when('closes_at'),
     mayDownload: boolean('may_download').notNull(),
+    mayComment: boolean('may_comment').notNull().default(false),
     on: boolean('on').notNull().default(true),
     /** SHA-256 of the key: a stolen table opens nothing. */
     keyHash: text('key_hash').notNull(),
@@ -610,6 +612,44 @@ export const passes = pgTable(
     uniqueIndex('pass_key_hash').on(table.keyHash),
     index('pass_site').on(table.siteId),
     index('pass_deleted')
+      .on(table.deletedAt)
+      .where(sql`deleted_at is not null`),
+  ],
+);
+
+/** What holders of passes say of pages. Never part of a release. */
+export const comments = pgTable(
+  'comment',
+  {
+    id: text('id').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** Null once the pass is gone for good. */
+    passId: text('pass_id').references(() => passes.id, { onDelete: 'set null' }),
+    /** Ids of a page and a part of it; what was said outlives them. */
+    page: text('page').notNull(),
+    part: text('part'),
+    /** What the part was called as its writer saw it; empty for a comment on the page. */
+    about: text('about').notNull(),
+    /** Knows a device again, and tells nothing of it; see `writerOf`. */
+    writer: text('writer').notNull(),
+    name: text('name').notNull(),
+    words: text('words').notNull(),
+    state: text('state').$type<CommentState>().notNull().default('waiting'),
+    answer: text('answer'),
+    createdAt: createdAt(),
+    resolvedAt: when('resolved_at'),
+    /** Nothing more is taken from its writer. */
+    blockedAt: when('blocked_at'),
+    /** Can be had back for a while. */
+    deletedAt: when('deleted_at'),
+  },
+  (table) => [
+    index('comment_site').on(table.siteId, table.createdAt),
+    index('comment_writer').on(table.siteId, table.writer),
+    index('comment_pass').on(table.passId),
+    index('comment_deleted')
       .on(table.deletedAt)
       .where(sql`deleted_at is not null`),
   ],

@@ -1,5 +1,6 @@
 import type { FastifyBaseLogger } from 'fastify';
 import { vacuum } from '../db/vacuum.ts';
+import { dropDeletedComments } from '../comments/comment-rows.ts';
 import { dropDeleted } from '../messages/box.ts';
 import { sweep, type SweepDeps } from './sweep.ts';
 
@@ -23,6 +24,7 @@ export class Sweeping {
     this.#timer = setTimeout(() => {
       this.#running = sweep(this.#deps)
         .then(() => dropDeleted(this.#deps.db))
+        .then(() => dropDeletedComments(this.#deps.db, new Date()))
         .then(() => vacuum(this.#deps.db))
         .catch((error: unknown) => this.#log.error({ err: error }, 'sweeping'));
       void this.#running.then(() => this.start(everyMs));

@@ -1,6 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import { changeMessage, countUnread, openBox, sendCopies } from '#contract/messages.ts';
 import { makerOf } from '../accounts/sessions.ts';
+import { waitingFor } from '../comments/comment-rows.ts';
 import type { Database } from '../db/connect.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
@@ -13,7 +14,10 @@ export function boxRoutes(
 ): void {
   handle(app, openBox, (_, request) => boxOf(db, makerOf(request).id, sendsMail));
 
-  handle(app, countUnread, async (_, request) => ({ unread: await unreadIn(db, makerOf(request).id) }));
+  handle(app, countUnread, async (_, request) => {
+    const { id } = makerOf(request);
+    return { unread: (await unreadIn(db, id)) + (await waitingFor(db, id)) };
+  });
 
   handle(app, changeMessage, async ({ params, body }, request) => {
     const { id } = makerOf(request);

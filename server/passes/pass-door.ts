@@ -6,7 +6,11 @@ import { passState } from '#core/passes/pass-state.ts';
 import { doorWords } from '#core/public-words/door-words.ts';
 import { doorPageStyle, passwordField, renderDoorPage, renderMakingPage } from '#site/render/door-page.tsx';
 import { isPassword } from '../accounts/password-hash.ts';
+import { commenting } from '../comments/commenting.ts';
+import type { SiteComments } from '../comments/site-comments.ts';
+import type { Database } from '../db/connect.ts';
 import { limited } from '../http/limited.ts';
+import type { BlobStore } from '../media/blob-store.ts';
 import { type Answer, closed } from '../serve/answering.ts';
 import type { Entrance, FoundPass, PublicSites } from '../serve/public-sites.ts';
 import { DoorTokens } from './door-tokens.ts';
@@ -33,13 +37,16 @@ interface PassDoorDeps {
   answer: Answer;
   /** What answers what is sent by the forms on its pages. */
   write: Answer;
+  db: Database;
+  blobs: BlobStore;
+  comments: SiteComments;
   secret: Buffer;
   /** Cookies go over HTTPS only. */
   secureCookies: boolean;
   now?: () => Date;
 }
 
-type AtDoor = { open: Entrance } | 'closed' | 'making' | { asks: FoundPass };
+type AtDoor = { open: Entrance; pass: FoundPass } | 'closed' | 'making' | { asks: FoundPass };
 
 /**
  * The door of passes: `/p/<key>/`. What is switched off, over, not open yet or never was gets the page that everything closed gets. Of
@@ -48,7 +55,7 @@ type AtDoor = { open: Entrance } | 'closed' | 'making' | { asks: FoundPass };
  */
 export async function passDoor(
   app: FastifyInstance,
-  { open, answer, write, secret, secureCookies, now = () => new Date() }: PassDoorDeps,
+  { open, answer, write, db, blobs, comments, secret, secureCookies, now = () => new Date() }: PassDoorDeps,
 ): Promise<void> {
   await app.register(cookie);
   const cookieName = secureCookies ? '__Secure-kite_wall_pass' : 'kite_wall_pass';
@@ -56,6 +63,15 @@ export async function passDoor(
   const mayTryHere = limited(app, limits.fromPlace);
   const mayTryAtAll = limited(app, limits.atAll);
   const base = (key: string) => `/p/${key}/`;
+  const changed = (site: string) => open.forget([site]);
+  const said = commenting(app, { db, blobs, comments, changed, secureCookies, now });
+  const pageOf = (
+    { open: entrance, pass }: Extract<AtDoor, { open: Entrance }>,
+    key: string,
+    path: string,
+  ) => ({
+    ...{ entrance, pass: pass.id, mayComment: pass.mayComment, base: base(key), path },
+  });
 
   async function at(request: FastifyRequest, key: string): Promise<AtDoor> {
     const pass = looksLikeKey(key) ? await open.atPass(key) : null;
@@ -67,7 +83,7 @@ export async function passDoor(
       after(patienceMs, 'making' as const, { signal: waiting.signal, ref: false }),
     ]).finally(() => waiting.abort());
     if (entrance === 'making') return 'making';
-    return entrance ? { open: entrance } : 'closed';
+    return entrance ? { open: entrance, pass } : 'closed';
   }
 
   const asks = (
@@ -115,7 +131,10 @@ export async function passDoor(
     if (door === 'closed') return closed(reply);
     if (door === 'making') return making(request, reply);
     if ('asks' in door) return asks(request, reply, 200, null);
-    return answer(request, reply, Promise.resolve({ entrance: door.open }), base(key), path);
+    return (
+      (await said.reads(request, reply, pageOf(door, key, path))) ??
+      answer(request, reply, Promise.resolve({ entrance: door.open }), base(key), path)
+    );
   });
   app.get<{ Params: { key: string } }>('/p/:key', async (request, reply) => {
     const { key } = request.params;
@@ -127,6 +146,9 @@ export async function passDoor(
     if (door === 'closed') return closed(reply);
     if (door === 'making') return making(request, reply);
     if ('asks' in door) return tries(request, reply, key, door.asks);
-    return write(request, reply, Promise.resolve({ entrance: door.open }), base(key), path);
+    return (
+      (await said.writes(request, reply, pageOf(door, key, path))) ??
+      write(request, reply, Promise.resolve({ entrance: door.open }), base(key), path)
+    );
   });
 }

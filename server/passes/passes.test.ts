@@ -45,7 +45,7 @@ const words = (id: string, text: string, height: Height = 'public'): Part =>
 
 const terms: PassTerms = {
   ...{ label: 'Tutors', forWhom: 'P. Lunn', opens: 'site', from: null, until: null },
-  ...{ timeZone: 'Europe/Berlin', mayDownload: true },
+  ...{ timeZone: 'Europe/Berlin', mayDownload: true, mayComment: false },
 };
 
 /** A published site with a page for everybody, one for people with a pass, and one for nobody. */
@@ -397,7 +397,7 @@ describe('a password', () => {
     // At another pass nobody notices.
     const other = await site.pass({ password: 'reed-lamp-tide' });
     expect((await send(other, 'reed-lamp-tide')).statusCode).toBe(303);
-  }, 60_000);
+  });
 
   test('is refused where it is no password, and kept as argon2id', async () => {
     const site = await Shown.start();

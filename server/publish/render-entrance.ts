@@ -25,12 +25,22 @@ const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
  * stands in the input where it is said.
  */
 function wordsAsText(language: string): string {
-  const { kinds: _, profiles, write, resume, seasons, process, agenda, ...words } = wordsFor(language);
+  const {
+    kinds: _,
+    profiles,
+    write,
+    comments,
+    resume,
+    seasons,
+    process,
+    agenda,
+    ...words
+  } = wordsFor(language);
   const { quiet, later, moments } = process;
   return [
     ...Object.values({ ...words, quiet, later, moments }),
     Object.values(profiles),
-    JSON.stringify([write, resume, seasons, process, agenda]),
+    JSON.stringify([write, comments, resume, seasons, process, agenda]),
   ]
     .map((value: string | readonly string[] | ((...of: never[]) => string)) =>
       typeof value === 'function' ? (value as (...of: unknown[]) => string)('', '') : value.toString(),
@@ -64,6 +74,7 @@ export async function renderEntrance(
   onPage: (rendered: boolean) => void,
 ): Promise<FileTree> {
   const { db, blobs } = deps;
+  const pages = new Set(view.pages.map(({ id }) => id));
   const wanted = pageInputs(view, sources, base).map(({ path, input }) => {
     const text = JSON.stringify(input);
     // Equal keys mean equal bytes.
@@ -103,7 +114,8 @@ export async function renderEntrance(
       };
       await db.insert(renderedPages).values({ input: key, file }).onConflictDoNothing();
     }
-    tree[`${path}index.html`] = file;
+    // Beside the maker's own pages there is one of the site's, with the form by which readers write.
+    tree[`${path}index.html`] = pages.has(input.page.id) ? { ...file, page: input.page.id } : file;
     onPage(!known.has(key));
   }
   for (const { path, input } of wanted) {

@@ -3,6 +3,7 @@ import type { IncomingMessage } from 'node:http';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { closedPageStyle, renderClosedPage } from '#site/render/closed-page.tsx';
+import type { SiteComments } from '../comments/site-comments.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { strictTransport } from '../http/strict-transport.ts';
 import { sendRanged } from '../http/send-ranged.ts';
@@ -59,6 +60,8 @@ export interface AnsweringDeps {
   publicOrigin: string;
   /** Behind HTTPS. */
   secure?: boolean;
+  /** What readers say of pages. */
+  comments?: Pick<SiteComments, 'onPage'>;
   /** Told of each page that is answered here and counted. */
   onSeen?: (seen: Seen, request: IncomingMessage) => void;
 }
@@ -70,6 +73,7 @@ export function answering({
   behindReaders,
   publicOrigin,
   secure = false,
+  comments,
   onSeen = () => {},
 }: AnsweringDeps): Answer {
   const cache = new ByteCache(blobs, 96 * 1024 * 1024);
@@ -81,9 +85,13 @@ export function answering({
     entrance: Entrance,
     age: number,
     path: string,
+    /** The page with what is said of it; null: as it is. */
+    said: Buffer | null = null,
   ): Promise<FastifyReply> {
     const coding = acceptedCoding(request.headers['accept-encoding']);
-    const form = formFor(file, coding);
+    const form = said
+      ? { hash: createHash('sha256').update(said).digest('hex'), encoding: null }
+      : formFor(file, coding);
     const etag = `"${form.hash.slice(0, 24)}"`;
     const scope = entrance.secret ? 'private' : 'public';
     const headers: Record<string, string> = {
@@ -114,9 +122,9 @@ export function answering({
     if (/^(audio|video)\//.test(file.type))
       return sendRanged(request, reply.headers(headers), blobs, { ...file, hash: form.hash });
     if (form.encoding) headers['content-encoding'] = form.encoding;
-    if (file.bytes > keptUpTo)
+    if (!said && file.bytes > keptUpTo)
       return reply.headers({ ...headers, 'content-length': file.bytes }).send(blobs.stream(form.hash));
-    const body = await cache.read(form.hash);
+    const body = said ?? (await cache.read(form.hash));
     headers['content-length'] = String(body.byteLength);
     if (!entrance.asked) {
       // What is kept in front of this process says to that what it counts.
@@ -125,6 +133,14 @@ export function answering({
       if (behindReaders) headers[keepHeader] = writeKeep({ age, site: entrance.site, seen });
     }
     return reply.headers(headers).send(body);
+  }
+
+  /** The page with what everybody who opens it gets of what is said of it; null where that is nothing. */
+  async function said(file: ManifestFile, { site }: Entrance): Promise<Buffer | null> {
+    if (!comments || file.page === undefined) return null;
+    const opened = { site, file: { ...file, page: file.page }, reader: { pass: null, writer: null } };
+    const html = await comments.onPage(opened, null);
+    return html === null ? null : Buffer.from(html);
   }
 
   async function answer(
@@ -145,7 +161,8 @@ export function answering({
     if (path === '' || path.endsWith('/')) {
       const index = `${path}index.html`;
       const page = Object.hasOwn(tree, index) ? tree[index] : undefined;
-      if (page) return sendFile(request, reply, page, found.entrance, age, path);
+      if (page)
+        return sendFile(request, reply, page, found.entrance, age, path, await said(page, found.entrance));
     } else if (Object.hasOwn(tree, `${path}/index.html`)) return reply.redirect(`${base}${path}/`, 301);
     const former = await found.entrance.former(path);
     // Not for good: the page may have its old address again, and a browser that kept both would go in a circle.

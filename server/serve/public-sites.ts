@@ -50,6 +50,7 @@ const countedBy = ({ site }: Pick<LiveRow, 'site'>, link: GivenLink): Pick<Entra
 export interface FoundPass extends PassWindow {
   id: string;
   passwordHash: string | null;
+  mayComment: boolean;
   /** What it opens; null where that is nothing. Made when it is first asked for. */
   enter(): Promise<Entrance | null>;
 }
@@ -235,7 +236,7 @@ export class PublicSites {
       .where(and(eq(passes.keyHash, hash), eq(passes.on, true), isNull(passes.deletedAt), isOfOneWhoStays));
     if (!found) return null;
     const { pass } = found;
-    const { id, siteId, opensAt, closesAt, passwordHash } = pass;
+    const { id, siteId, opensAt, closesAt, passwordHash, mayComment } = pass;
     isOf(siteId);
     let entering: Promise<Entrance | null> | null = null;
     const enter = () => {
@@ -244,7 +245,7 @@ export class PublicSites {
       mine.catch(() => (entering = null));
       return mine;
     };
-    return { id, opensAt, closesAt, passwordHash, enter };
+    return { id, opensAt, closesAt, passwordHash, mayComment, enter };
   }
 
   async #enterPass(id: string, pass: typeof passes.$inferSelect): Promise<Entrance | null> {

@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import { commentLimits, commentStateSchema } from '#core/comments/comment.ts';
+import { idSchema } from '#core/id.ts';
+import { nothing } from './at-site.ts';
+import { route } from './route.ts';
+
+/** What a reader wrote about a page, as its maker has it. */
+export const receivedCommentSchema = z.object({
+  id: idSchema,
+  site: z.object({ id: idSchema, title: z.string() }),
+  /** The page it was written on, by its name now; empty where it is gone. */
+  page: z.object({ id: idSchema, title: z.string() }),
+  part: idSchema.nullable(),
+  /** What the part was called as its writer saw it; empty for a comment on the page. */
+  about: z.string(),
+  /** Label of the pass it was written with; empty where that is gone. */
+  pass: z.string(),
+  name: z.string(),
+  words: z.string(),
+  at: z.iso.datetime(),
+  state: commentStateSchema,
+  answer: z.string().nullable(),
+  resolved: z.boolean(),
+  /** Nothing more is taken from the device it came from. */
+  blocked: z.boolean(),
+  deleted: z.boolean(),
+});
+export type ReceivedComment = z.infer<typeof receivedCommentSchema>;
+
+const commentListSchema = z.object({
+  /** The newest first. */
+  comments: z.array(receivedCommentSchema),
+});
+export type CommentList = z.infer<typeof commentListSchema>;
+
+export const listComments = route({
+  method: 'GET',
+  path: '/api/comments',
+  params: nothing,
+  body: nothing,
+  reply: commentListSchema,
+});
+
+export const commentChangeSchema = z.object({
+  state: commentStateSchema.optional(),
+  answer: z
+    .string()
+    .trim()
+    .min(1)
+    .max(commentLimits.answer, `An answer can be at most ${commentLimits.answer} characters long.`)
+    .nullable()
+    .optional(),
+  resolved: z.boolean().optional(),
+  blocked: z.boolean().optional(),
+  deleted: z.boolean().optional(),
+});
+export type CommentChange = z.input<typeof commentChangeSchema>;
+
+/** Changes who sees a comment, from the next request of any reader on; or what is said to it. */
+export const changeComment = route({
+  method: 'PATCH',
+  path: '/api/comments/:comment',
+  params: z.object({ comment: idSchema }),
+  body: commentChangeSchema,
+  reply: commentListSchema,
+});

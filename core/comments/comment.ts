@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { idSchema, type Id } from '../id.ts';
+
+/** What somebody writes about a page at most: characters, and links among them. */
+export const commentLimits = { name: 60, words: 2000, answer: 2000, links: 2 } as const;
+
+/**
+ * Who sees a comment beside its maker. `waiting`: nobody yet. `kept`: whoever wrote it, and nobody else, for good. `pass`: whoever holds
+ * the pass it was written with. `page`: whoever can open the page. `refused`: nobody; whoever wrote it is told so.
+ */
+export const commentStates = ['waiting', 'kept', 'pass', 'page', 'refused'] as const;
+export const commentStateSchema = z.enum(commentStates);
+export type CommentState = z.infer<typeof commentStateSchema>;
+
+/** A comment as its site has it. */
+export interface Comment {
+  id: Id;
+  /** The page it was written on. */
+  page: Id;
+  /** The part of it that it is about; null: the page. */
+  part: Id | null;
+  /** The pass of whoever wrote it; null once that is gone for good. */
+  pass: Id | null;
+  /** The same for all that came from one device; tells nothing else about it. */
+  writer: string;
+  name: string;
+  words: string;
+  at: Date;
+  state: CommentState;
+  /** What the maker says to it; null: nothing. */
+  answer: string | null;
+  /** The maker has done what it asks for. */
+  resolved: boolean;
+}
+
+export const commentFieldSchemas = {
+  name: z.string().min(1).max(commentLimits.name),
+  words: z.string().min(1).max(commentLimits.words),
+  part: idSchema.nullable(),
+};

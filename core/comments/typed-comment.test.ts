@@ -1,0 +1,32 @@
+import { describe, expect, test } from '@jest/globals';
+import { commentLimits } from './comment.ts';
+import { typedComment } from './typed-comment.ts';
+
+describe('what a form sent as a comment', () => {
+  test('is tidied: one line for a name, line ends of one kind', () => {
+    expect(typedComment({ name: ' Tess \n Odum ', words: ' One.\r\nTwo. ', part: 'part1111' })).toEqual({
+      typed: { name: 'Tess Odum', words: 'One.\nTwo.', part: 'part1111' },
+      faults: {},
+    });
+  });
+
+  test.each([
+    [{}, { name: 'missing', words: 'missing' }],
+    [null, { name: 'missing', words: 'missing' }],
+    [
+      { name: ['Tess'], words: { a: 1 } },
+      { name: 'missing', words: 'missing' },
+    ],
+    [{ name: 'T'.repeat(commentLimits.name + 1), words: 'Good.' }, { name: 'long' }],
+    [{ name: 'Tess', words: 'a'.repeat(commentLimits.words + 1) }, { words: 'long' }],
+    [{ name: 'Tess', words: 'See https://a.example and www.b.example.' }, {}],
+    [{ name: 'Tess', words: 'https://a.example http://b.example WWW.c.example' }, { words: 'links' }],
+  ])('%j is told what is wrong with it', (fields, faults) => {
+    expect(typedComment(fields).faults).toEqual(faults);
+  });
+
+  test('a part that is none is the page', () => {
+    expect(typedComment({ name: 'Tess', words: 'Good.', part: '../../etc' }).typed.part).toBeNull();
+    expect(typedComment({ name: 'Tess', words: 'Good.', part: '' }).typed.part).toBeNull();
+  });
+});

@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { type Id, idSchema } from '../id.ts';
+import { wellFormed } from '../words/well-formed.ts';
+import { commentLimits } from './comment.ts';
+
+/** What is wrong with one field; `links`: more of them than a comment has. */
+export type CommentFault = 'missing' | 'long' | 'links';
+
+/** A comment as it was typed, and what is wrong with it; nothing is wrong where `faults` is empty. */
+export interface TypedComment {
+  typed: { name: string; words: string; part: Id | null };
+  faults: Partial<Record<'name' | 'words', CommentFault>>;
+}
+
+const fieldsSchema = z.object({
+  name: z.string().catch(''),
+  words: z.string().catch(''),
+  part: idSchema.nullable().catch(null),
+});
+
+/** Addresses of web pages, and what mail programs and browsers make one of. */
+const linksIn = (words: string): number => words.match(/https?:\/\/|\bwww\./gi)?.length ?? 0;
+
+/**
+ * What a form sent, as a comment. What was typed is given back whole, so that nobody has to type it twice.
+ *
+ * @param fields as they came: anything
+ */
+export function typedComment(fields: unknown): TypedComment {
+  const given = fieldsSchema.parse(typeof fields === 'object' && fields !== null ? fields : {});
+  const typed = {
+    name: wellFormed(given.name).replace(/\s+/g, ' ').trim(),
+    words: wellFormed(given.words).replace(/\r\n?/g, '\n').trim(),
+    part: given.part,
+  };
+  const faults: TypedComment['faults'] = {};
+  if (typed.name === '') faults.name = 'missing';
+  else if (typed.name.length > commentLimits.name) faults.name = 'long';
+  if (typed.words === '') faults.words = 'missing';
+  else if (typed.words.length > commentLimits.words) faults.words = 'long';
+  else if (linksIn(typed.words) > commentLimits.links) faults.words = 'links';
+  return { typed, faults };
+}

@@ -1,0 +1,146 @@
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import { typedComment } from '#core/comments/typed-comment.ts';
+import { idSchema } from '#core/id.ts';
+import type { ManifestFile } from '#core/release/manifest.ts';
+import { wordsFor } from '#core/public-words/words-for.ts';
+import { commentField, type CommentForm, tokenField } from '#site/comments/comments-view.tsx';
+import { languageOf } from '#site/comments/with-comments.tsx';
+import { trapField } from '#site/messages/write-form.tsx';
+import type { Database } from '../db/connect.ts';
+import { newId } from '../db/new-id.ts';
+import { limited } from '../http/limited.ts';
+import type { BlobStore } from '../media/blob-store.ts';
+import { pagePolicy } from '../serve/page-policy.ts';
+import type { Entrance } from '../serve/public-sites.ts';
+import { nameOf, takeIn } from './comment-rows.ts';
+import { placesOn } from './places-on.ts';
+import type { SiteComments } from './site-comments.ts';
+import { newWriterToken, writerCookie, writerKeptS, writerOf } from './writer.ts';
+
+/** In an hour: sent with one pass from one place, which may be a whole class behind one address; with one pass at all. */
+const limits = { fromPlace: 60, withPass: 300 } as const;
+
+interface CommentingDeps {
+  db: Database;
+  blobs: BlobStore;
+  comments: SiteComments;
+  /** Told when something came in, so that whoever wrote it finds it. */
+  changed: (site: string) => Promise<void>;
+  secureCookies: boolean;
+  now: () => Date;
+}
+
+/** A page below a pass. */
+export interface PassPage {
+  entrance: Entrance;
+  pass: string;
+  mayComment: boolean;
+  base: string;
+  path: string;
+}
+
+/** What answers holders of a pass who read or write comments; each gives null where it is not theirs to answer. */
+export interface Commenting {
+  reads(request: FastifyRequest, reply: FastifyReply, at: PassPage): Promise<FastifyReply | null>;
+  writes(request: FastifyRequest, reply: FastifyReply, at: PassPage): Promise<FastifyReply | null>;
+}
+
+type Page = ManifestFile & { page: string };
+const pageAt = ({ entrance: { tree }, path }: PassPage): Page | null => {
+  const index = `${path}index.html`;
+  const file = (path === '' || path.endsWith('/')) && Object.hasOwn(tree, index) ? tree[index] : undefined;
+  return file?.page === undefined ? null : { ...file, page: file.page };
+};
+const text = (fields: unknown, name: string): string => {
+  const value = (fields as Record<string, unknown> | null)?.[name];
+  return typeof value === 'string' ? value : '';
+};
+
+/**
+ * Comments by holders of a pass: without an account, by a name they choose, without script. They are sent to the page they are about,
+ * so whoever cannot open it now cannot say anything of it.
+ *
+ * @param app with the packages of limits, cookies and forms registered
+ */
+export function commenting(
+  app: FastifyInstance,
+  { db, blobs, comments, changed, secureCookies, now }: CommentingDeps,
+): Commenting {
+  const mayFromPlace = limited(app, limits.fromPlace);
+  const mayWithPass = limited(app, limits.withPass);
+
+  async function show(
+    request: FastifyRequest,
+    reply: FastifyReply,
+    at: PassPage,
+    page: Page,
+    status: number,
+    form: CommentForm | null,
+  ): Promise<FastifyReply | null> {
+    const { entrance, pass } = at;
+    const writer = writerOf(request.cookies[writerCookie], pass);
+    const html = await comments.onPage({ site: entrance.site, file: page, reader: { pass, writer } }, form);
+    if (html === null) return null;
+    return reply
+      .code(status)
+      .headers({
+        'content-type': 'text/html; charset=utf-8',
+        'content-security-policy': pagePolicy({ ...page, writes: true }),
+        'x-content-type-options': 'nosniff',
+        'x-robots-tag': 'noindex',
+        'referrer-policy': 'no-referrer',
+        'cache-control': 'no-store',
+      })
+      .send(html);
+  }
+
+  return {
+    async reads(request, reply, at) {
+      const page = pageAt(at);
+      if (!page) return null;
+      const writer = writerOf(request.cookies[writerCookie], at.pass);
+      const name = at.mayComment && writer !== null ? await nameOf(db, at.entrance.site, writer) : '';
+      const form: CommentForm = {
+        ...{ typed: { name, words: '', part: null }, faults: {}, problem: null },
+        token: newId(),
+      };
+      return show(request, reply, at, page, 200, at.mayComment ? form : null);
+    },
+
+    async writes(request, reply, at) {
+      const fields = request.body;
+      if (text(fields, commentField) === '') return null;
+      const page = pageAt(at);
+      if (!page || !at.mayComment) return null;
+      const { site } = at.entrance;
+      const { typed, faults } = typedComment(fields);
+      const html = (await blobs.read(page.hash)).toString();
+      const words = wordsFor(languageOf(html)).comments;
+      const token = idSchema.safeParse(text(fields, tokenField)).data ?? newId();
+      const again = (status: number, problem: string | null = null) =>
+        show(request, reply, at, page, status, { typed, faults, problem, token });
+      if (!(await mayFromPlace(request, `${at.pass} comments from ${request.ip}`)))
+        return again(429, words.tooMany);
+      if (!(await mayWithPass(request, `${at.pass} comments`))) return again(429, words.tooMany);
+      if (text(fields, trapField) !== '') return again(422, wordsFor(languageOf(html)).write.trapped);
+      if (Object.keys(faults).length > 0) return again(422);
+      // What stood there when it was begun and is gone now: what is said is not lost, it is of the page.
+      const place = placesOn(page.hash, html).find(({ part }) => part === typed.part);
+      const known = request.cookies[writerCookie];
+      const device = known !== undefined && writerOf(known, at.pass) !== null ? known : newWriterToken();
+      const taken = await takeIn(db, {
+        ...{ id: token, site, pass: at.pass, page: page.page, part: place?.part ?? null },
+        ...{ writer: writerOf(device, at.pass) ?? '', name: typed.name, words: typed.words },
+        ...{ about: place?.title ?? '', at: now() },
+      });
+      if (taken !== 'there') return again(507, words[taken]);
+      await changed(site);
+      return reply
+        .setCookie(writerCookie, device, {
+          ...{ path: at.base, httpOnly: true, sameSite: 'lax', secure: secureCookies, maxAge: writerKeptS },
+        })
+        .header('cache-control', 'no-store')
+        .redirect(`${at.base}${at.path}#comment-${token}`, 303);
+    },
+  };
+}

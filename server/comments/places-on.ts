@@ -1,0 +1,44 @@
+import { LRUCache } from 'lru-cache';
+import { type Element, isTag } from 'domhandler';
+import { DomUtils, parseDocument } from 'htmlparser2';
+import { cut } from '#core/words/cut.ts';
+import { partAnchor } from '#core/parts/part-anchor.ts';
+import type { PlaceOnPage } from '#site/comments/comments-view.tsx';
+
+/** So much of what stands in a part names it, where nothing stands over it; in characters. */
+const nameLength = 48;
+const anchor = partAnchor('');
+const { findAll, findOne, textContent } = DomUtils;
+
+const plain = (text: string): string => text.replace(/\s+/g, ' ').trim();
+
+function titleOf(place: Element): string {
+  const heading = findOne(({ name }) => /^h[2-4]$/.test(name), place.children, true);
+  const words = plain(textContent(heading ?? place));
+  if (words !== '') return cut(words, nameLength);
+  const picture = findOne(
+    ({ name, attribs }) => name === 'img' && Boolean(attribs['alt']),
+    place.children,
+    true,
+  );
+  return cut(plain(picture?.attribs['alt'] ?? ''), nameLength);
+}
+
+const known = new LRUCache<string, readonly PlaceOnPage[]>({ max: 500 });
+
+/**
+ * The parts on a released page by name, as its reader sees them, in their order. One that says nothing is called by nothing.
+ *
+ * @param hash of the page
+ */
+export function placesOn(hash: string, html: string): readonly PlaceOnPage[] {
+  const before = known.get(hash);
+  if (before) return before;
+  const places = findAll(
+    (element) =>
+      isTag(element) && element.name === 'section' && Boolean(element.attribs['id']?.startsWith(anchor)),
+    parseDocument(html).children,
+  ).map((place) => ({ part: (place.attribs['id'] ?? '').slice(anchor.length), title: titleOf(place) }));
+  known.set(hash, places);
+  return places;
+}
