@@ -8,6 +8,7 @@ interface DemoPass {
   from: string | null;
   until: string | null;
   mayDownload: boolean;
+  mayComment: boolean;
   on: boolean;
 }
 
@@ -16,20 +17,32 @@ export const demoTimeZone = 'Europe/London';
 export const demoPasses: readonly DemoPass[] = [
   {
     ...{ label: 'Tutors', forWhom: 'P. Lunn, M. Ebbing', opens: null, password: null },
-    ...{ from: null, until: null, mayDownload: true, on: true },
+    ...{ from: null, until: null, mayDownload: true, mayComment: true, on: true },
   },
   {
     ...{ label: 'Boatyard', forWhom: 'the yard manager', password: 'heron-rope-window-kiln' },
     opens: ['Tide clock', 'Fold-flat bee hotel', 'Sailcloth satchel'],
-    ...{ from: null, until: null, mayDownload: false, on: true },
+    ...{ from: null, until: null, mayDownload: false, mayComment: false, on: true },
   },
   {
     ...{ label: 'Open evening', forWhom: 'families and first-years', password: null },
     opens: ['Tide clock', 'Float lamp'],
-    ...{ from: '2035-12-03T16:00', until: '2035-12-04T20:00', mayDownload: false, on: true },
+    ...{
+      from: '2035-12-03T16:00',
+      until: '2035-12-04T20:00',
+      mayDownload: false,
+      mayComment: false,
+      on: true,
+    },
   },
   {
     ...{ label: 'Quay Lane', forWhom: 'plot holders', opens: ['Fold-flat bee hotel'], password: null },
-    ...{ from: '2026-03-01T09:00', until: '2026-10-31T18:00', mayDownload: true, on: false },
+    ...{
+      from: '2026-03-01T09:00',
+      until: '2026-10-31T18:00',
+      mayDownload: true,
+      mayComment: false,
+      on: false,
+    },
   },
 ];

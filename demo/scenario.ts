@@ -1,3 +1,4 @@
+import type { CommentState } from '#core/comments/comment.ts';
 import type { Half } from '#core/about/halves.ts';
 import type { Profile } from '#core/parts/profiles.ts';
 import type { Spoken } from '#core/parts/languages.ts';
@@ -105,6 +106,40 @@ export const readersWrote = [
     from: 'jory@quay-lane.example',
     words: 'Eleven tubes are sealed now. I can send you pictures, if you tell me where to.',
     read: false,
+  },
+];
+
+/** What holders of a pass said of pages, and what the maker made of it. */
+export const readersSaid: readonly {
+  pass: string;
+  on: string;
+  name: string;
+  words: string;
+  state: CommentState;
+  answer: string | null;
+  resolved: boolean;
+}[] = [
+  {
+    ...{ pass: 'Tutors', on: 'Tide clock', name: 'P. Lunn' },
+    words:
+      'The second dial convinces me, and I can see why from your first one. Say in a sentence what the ferry crew said when they tried it.',
+    ...{ state: 'waiting', answer: null, resolved: false },
+  },
+  {
+    ...{ pass: 'Tutors', on: 'Fold-flat bee hotel', name: 'Mette' },
+    words:
+      'Could the sheet be cut from offcuts as well? The yard throws away strips of that width every week.',
+    ...{
+      state: 'pass',
+      answer: 'It can, from 180 mm up. I will add the size to the cutting plan.',
+      resolved: false,
+    },
+  },
+  {
+    ...{ pass: 'Tutors', on: 'Sailcloth satchel', name: 'P. Lunn' },
+    words:
+      'The strap is shown from one side only. A picture of the seam from inside would answer my question.',
+    ...{ state: 'kept', answer: 'Added.', resolved: true },
   },
 ];
 

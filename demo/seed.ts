@@ -24,7 +24,8 @@ import { changeIn, putIn } from '#server/messages/box.ts';
 import { addLink } from '#server/links/link-material.ts';
 import { addNote } from '#server/links/note-material.ts';
 import type { LinkDeps } from '#server/links/read-link.ts';
-import { addPasses, changePassRow } from '#server/passes/pass-rows.ts';
+import { changeComment, takeIn } from '#server/comments/comment-rows.ts';
+import { addPasses, changePassRow, passRows } from '#server/passes/pass-rows.ts';
 import { importMaterial, type ImportDeps } from '#server/media/import-material.ts';
 import { emptyPage } from '#server/pages/new-page.ts';
 import type { PublishDeps } from '#server/publish/made-files.ts';
@@ -48,6 +49,7 @@ import {
   front,
   gatheredFor,
   groups,
+  readersSaid,
   readersWrote,
   live,
   loose,
@@ -479,6 +481,16 @@ export async function seedDemo(
     const id = newId();
     await putIn(db, { ...message, id, site, place: place?.id ?? '' }, false);
     await changeIn(db, account, id, { read });
+  }
+  const held = await passRows(db, site);
+  for (const { pass, on, name, words, ...state } of readersSaid) {
+    const page = made.find(({ title }) => title === on)?.id ?? '';
+    const id = newId();
+    const from = held.find(({ label }) => label === pass)?.id ?? '';
+    await takeIn(db, {
+      ...{ id, site, pass: from, page, part: null, writer: newId(), name, words, about: '', at: new Date() },
+    });
+    await changeComment(db, account, id, state, new Date());
   }
   return true;
 }

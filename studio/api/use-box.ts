@@ -6,7 +6,7 @@ import { call, Refusal } from './call.ts';
 /** How often is looked for what came; in ms. */
 const everyMs = 60_000;
 const key = ['messages', 'all'];
-const unreadKey = ['messages', 'unread'];
+export const unreadKey = ['messages', 'unread'];
 
 /** What readers wrote to the maker, kept fresh while somebody looks. */
 export const useBox = () =>
@@ -26,7 +26,8 @@ export function useBoxChanges() {
   const said = {
     onSuccess: (box: Box) => {
       client.setQueryData(key, box);
-      client.setQueryData(unreadKey, { unread: unreadIn(box) });
+      // Comments that wait count as well; both are known to the server alone.
+      void client.invalidateQueries({ queryKey: unreadKey });
     },
     onError: (error: Error) =>
       problemNotice(error instanceof Refusal ? error.message : 'This did not work. Try again.'),

@@ -1,15 +1,17 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useParams } from 'react-router';
 import type { Received } from '#contract/messages.ts';
 import { unreadIn, useBox, useBoxChanges } from '../../api/use-box.ts';
 import { notice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
 import { Loading, Trouble } from '../../ui/states.tsx';
+import { Comments } from './comments.tsx';
 import { MessageRow } from './message-row.tsx';
 
 /** What readers wrote to the maker. */
 export function Feedback() {
+  const { site = '' } = useParams();
   const box = useBox();
   const { change, sendCopies } = useBoxChanges();
   const [open, setOpen] = useState<string | null>(null);
@@ -31,10 +33,12 @@ export function Feedback() {
     });
   };
   return (
-    <div className="mx-auto grid max-w-4xl content-start gap-6 px-6 py-8 md:px-10">
-      <header className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
+    <div className="mx-auto grid max-w-4xl grid-cols-[minmax(0,1fr)] content-start gap-6 px-6 py-8 pb-28 md:px-10">
+      <h1>What readers say</h1>
+      <Comments site={site} />
+      <header className="mt-6 flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
         <div className="grid gap-1">
-          <h1>{showDeleted ? 'Deleted messages' : 'What readers wrote to you'}</h1>
+          <h2 className="text-l">{showDeleted ? 'Deleted messages' : 'What readers wrote to you'}</h2>
           <p className="note" role="status">
             {showDeleted
               ? 'They can be put back for 30 days after they were deleted.'

@@ -22,7 +22,7 @@ export interface PassDraft {
 export const newPassDraft = (): PassDraft => ({
   terms: {
     ...{ label: '', forWhom: '', opens: 'site', from: null, until: null },
-    ...{ timeZone: ownTimeZone(), mayDownload: true },
+    ...{ timeZone: ownTimeZone(), mayDownload: true, mayComment: false },
   },
   password: { kind: 'none' },
 });
@@ -54,7 +54,7 @@ export function PassForm({
   const { state } = useSite();
   const heard = useId();
   const { terms, password } = draft;
-  const { opens, mayDownload } = terms;
+  const { opens, mayDownload, mayComment } = terms;
   const [tried, setTried] = useState(false);
   const set = (change: Partial<PassTerms>) => onChange({ ...draft, terms: { ...terms, ...change } });
   const pages = useMemo(() => {
@@ -112,6 +112,11 @@ export function PassForm({
         name="Files that pages offer can be downloaded"
         checked={mayDownload}
         onChange={(on) => set({ mayDownload: on })}
+      />
+      <CheckField
+        name="They may comment, by a name they choose"
+        checked={mayComment}
+        onChange={(on) => set({ mayComment: on })}
       />
       <p id={heard} className="rounded-m bg-sky-wash p-3" role="status">
         {opensNothing

@@ -106,7 +106,13 @@ export function PassRow({
       <p className="min-w-0 phone:order-last phone:col-span-3">
         <span className="block">{when.line}</span>
         <span className="note block">
-          {[pass.hasPassword && 'password', !pass.mayDownload && 'no downloads'].filter(Boolean).join(', ')}
+          {[
+            pass.hasPassword && 'password',
+            !pass.mayDownload && 'no downloads',
+            pass.mayComment && 'may comment',
+          ]
+            .filter(Boolean)
+            .join(', ')}
         </span>
         {visits && (
           <span className="note block">

@@ -20,9 +20,10 @@ const draftOf = ({
   until,
   timeZone,
   mayDownload,
+  mayComment,
   hasPassword,
 }: Pass): PassDraft => ({
-  terms: { label, forWhom, opens, from, until, timeZone, mayDownload },
+  terms: { label, forWhom, opens, from, until, timeZone, mayDownload, mayComment },
   password: hasPassword ? { kind: 'kept' } : { kind: 'none' },
 });
 

@@ -1,0 +1,151 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { ElementHandle } from 'puppeteer-core';
+import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
+import { Driver } from './support/studio-driver.ts';
+
+/** A tutor with a pass, on a phone and without scripts, says something; its maker shows it, answers, and takes it up. */
+let demo: DemoStudio;
+let tutor: Driver;
+let link = '';
+const clock = 'for-the-harbour/tide-clock/';
+
+/** A browser of somebody else's. */
+async function another(scripts: boolean): Promise<Driver> {
+  const page = await (await demo.browser.createBrowserContext()).newPage();
+  await page.setViewport({ width: 390, height: 844 });
+  await page.setJavaScriptEnabled(scripts);
+  return new Driver(page);
+}
+const open = (reader: Driver, path = link + clock) => reader.page.goto(demo.server.origin + path);
+const send = async (reader: Driver) => {
+  const button = await reader.page.waitForSelector('.remark button');
+  await Promise.all([reader.page.waitForNavigation(), button?.click()]);
+};
+
+beforeAll(async () => {
+  demo = await openDemoStudio();
+  const { studio, rooms } = demo;
+  await studio.page.goto(`${rooms}/share/passes`);
+  await studio.fill(/^Name it/, 'Crit group');
+  await studio.press('checkbox', 'They may comment, by a name they choose');
+  await studio.reads('They can comment; nobody sees it before you show it.');
+  await studio.press('button', 'Make the pass');
+  await studio.reads('“Crit group” is made.');
+  link = await studio.page.$eval(
+    '[aria-label="Just made"] input',
+    (field) => new URL((field as HTMLInputElement).value).pathname,
+  );
+  tutor = await another(false);
+});
+afterAll(() => demo.close());
+
+describe('whoever holds a pass that allows it', () => {
+  test('is told what is missing and keeps what was typed, then sees that it waits', async () => {
+    await open(tutor);
+    await tutor.page.type('.remark [name=words]', 'What did the ferry crew say?');
+    await send(tutor);
+    await tutor.reads('Write a name. A nickname is enough.');
+    expect(await tutor.page.evaluate(() => document.activeElement?.getAttribute('name'))).toBe('name');
+    await tutor.page.type('.remark [name=name]', 'Marlo');
+    await send(tutor);
+    await tutor.reads('Only you and whoever made this see it so far.');
+    expect(new URL(tutor.page.url()).hash).toMatch(/^#comment-/);
+    // A reload sends nothing again.
+    await tutor.page.reload();
+    expect(await tutor.page.$$('.remarks li')).toHaveLength(1);
+    expect(await tutor.page.$eval('.remark [name=name]', (field) => (field as HTMLInputElement).value)).toBe(
+      'Marlo',
+    );
+  });
+
+  test('speaks of a part by its name', async () => {
+    const select = (await tutor.page.waitForSelector('.remark select')) as ElementHandle<HTMLSelectElement>;
+    const [value, name] = await select.evaluate(({ options }) => [
+      options[1]?.value ?? '',
+      options[1]?.textContent ?? '',
+    ]);
+    await select.select(value ?? '');
+    await tutor.page.type('.remark [name=words]', 'This is where it begins to convince me.');
+    await send(tutor);
+    await tutor.reads('This is where it begins to convince me.');
+    expect(
+      await tutor.page.$$eval('.remarks li a', (links) => links.map(({ textContent }) => textContent)),
+    ).toEqual([name]);
+  });
+
+  test('is the only one who sees it', async () => {
+    const friend = await another(true);
+    await open(friend);
+    await friend.reads('Write a comment');
+    expect(await friend.axe()).toEqual([]);
+    const stranger = await another(true);
+    await open(stranger, `/wren-makes/${clock}`);
+    for (const reader of [friend, stranger])
+      expect(await reader.page.content()).not.toMatch(/ferry crew say|convince me/);
+    expect(await stranger.page.$('#remarks')).toBeNull();
+  });
+});
+
+describe('its maker, by keyboard', () => {
+  test('reads what waits, shows it to whoever holds the pass, and answers', async () => {
+    const { studio, rooms } = demo;
+    await studio.page.goto(`${rooms}/feedback`);
+    await studio.reads('3 comments wait for you. Nobody else sees them.');
+    expect(await studio.axe()).toEqual([]);
+    const row = await studio.page.waitForSelector('li ::-p-text(What did the ferry crew say?)');
+    const list = await row?.evaluateHandle((words) => words.closest('li')?.querySelector('select'));
+    await (list?.asElement() as ElementHandle<HTMLSelectElement>).focus();
+    // On a list of choices, keys go from one to the next.
+    await studio.page.keyboard.type('Who');
+    await studio.reads('2 comments wait for you.');
+    await studio.press('button', /^Open/);
+    await studio.reads('What did the ferry crew say?');
+    await studio.reads('with the pass “Crit group”');
+    await studio.press('button', 'Answer');
+    await studio.fill(/^Answer/, 'That they stopped looking at the sheet.');
+    await studio.page.keyboard.press('Tab');
+    await studio.page.keyboard.press('Enter');
+    await studio.reads('Your answer. Whoever sees the comment sees it.');
+    await open(tutor);
+    await tutor.reads('That they stopped looking at the sheet.');
+    const friend = await another(true);
+    await open(friend);
+    await friend.reads('That they stopped looking at the sheet.');
+    expect(await friend.axe()).toEqual([]);
+    await open(friend, `/wren-makes/${clock}`);
+    expect(await friend.page.content()).not.toContain('ferry crew say');
+  });
+
+  test('shows one to everybody, takes it up, and takes it away for all at once', async () => {
+    const { studio } = demo;
+    await studio.take('Who sees it', 'Everybody who can open the page');
+    await studio.press('button', 'Mark as taken up');
+    await studio.reads('Taken up 2');
+    const stranger = await another(true);
+    await open(stranger, `/wren-makes/${clock}`);
+    await stranger.reads('What did the ferry crew say?');
+    await stranger.reads('Taken up.');
+    expect(await stranger.axe()).toEqual([]);
+    await studio.press('button', /^Taken up 2/);
+    const row = await studio.page.waitForSelector('li ::-p-text(What did the ferry crew say?)');
+    await row?.evaluate((words) => {
+      const buttons = [...(words.closest('li')?.querySelectorAll('button') ?? [])];
+      buttons.find(({ textContent }) => textContent === 'Delete')?.click();
+    });
+    await studio.reads('What Marlo said is deleted.');
+    await stranger.page.reload();
+    expect(await stranger.page.content()).not.toContain('ferry crew say');
+    await studio.press('button', 'Undo');
+    await studio.reads('Taken up 2');
+    await open(stranger, `/wren-makes/${clock}`);
+    await stranger.reads('What did the ferry crew say?');
+  });
+
+  test('finds room for all of it on a phone', async () => {
+    const { studio } = demo;
+    await studio.page.setViewport({ width: 390, height: 844 });
+    await studio.reads('Comments on pages');
+    expect(await studio.axe()).toEqual([]);
+    expect(await studio.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+});

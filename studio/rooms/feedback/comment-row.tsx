@@ -1,0 +1,131 @@
+import { useId, useState } from 'react';
+import { Link } from 'react-router';
+import type { CommentChange, ReceivedComment } from '#contract/comments.ts';
+import { commentLimits, type CommentState, commentStates } from '#core/comments/comment.ts';
+import { Button } from '../../ui/button.tsx';
+import { SelectField } from '../../ui/select.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+
+const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+
+/** Who sees a comment, as its maker chooses it. */
+const seenBy: Record<CommentState, (pass: string) => string> = {
+  waiting: () => 'Nobody yet',
+  kept: () => 'Only its writer and you',
+  pass: (pass) => (pass ? `Whoever holds the pass “${pass}”` : 'Nobody: its pass is gone'),
+  page: () => 'Everybody who can open the page',
+  refused: () => 'Nobody, and its writer is told so',
+};
+
+interface CommentRowProps {
+  comment: ReceivedComment;
+  busy: boolean;
+  onChange: (change: CommentChange) => void;
+  onRemove: () => void;
+}
+
+function Answer({ comment, busy, onChange }: Omit<CommentRowProps, 'onRemove'>) {
+  const [words, setWords] = useState<string | null>(null);
+  const { answer } = comment;
+  if (words === null)
+    return (
+      <>
+        {answer !== null && (
+          <div className="border-l-3 border-line pl-4">
+            <p className="note">Your answer. Whoever sees the comment sees it.</p>
+            <p className="max-w-prose whitespace-pre-line [overflow-wrap:anywhere]">{answer}</p>
+          </div>
+        )}
+        <Button small className="justify-self-start" onClick={() => setWords(answer ?? '')}>
+          {answer === null ? 'Answer' : 'Change the answer'}
+        </Button>
+      </>
+    );
+  const leave = () => setWords(null);
+  return (
+    <form
+      className="grid max-w-prose gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onChange({ answer: words.trim() || null });
+        leave();
+      }}
+    >
+      <TextField
+        label="Answer"
+        hint="whoever sees the comment sees it"
+        value={words}
+        most={commentLimits.answer}
+        onChange={setWords}
+      />
+      <p className="flex flex-wrap gap-2">
+        <Button type="submit" look="ink" small disabled={busy}>
+          {words.trim() === '' && answer !== null ? 'Take the answer away' : 'Put it there'}
+        </Button>
+        <Button small look="bare" onClick={leave}>
+          Leave it
+        </Button>
+      </p>
+    </form>
+  );
+}
+
+/** What somebody said of a page, who sees it, and what was made of it. */
+export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProps) {
+  const id = useId();
+  const { name, words, site, page, about, pass, at, state, resolved, blocked } = comment;
+  return (
+    <li className="grid gap-3 border-b border-line py-4" aria-labelledby={id}>
+      <div className="grid gap-0.5">
+        <p className="flex flex-wrap items-baseline gap-x-3">
+          <b id={id} className="min-w-0 [overflow-wrap:anywhere]">
+            {name}
+          </b>
+          <time dateTime={at} className="note">
+            {when.format(new Date(at))}
+          </time>
+          {state === 'waiting' && <span className="text-s font-firm text-straw-ink">Waits for you</span>}
+          {resolved && <span className="note">Taken up</span>}
+        </p>
+        <p className="note [overflow-wrap:anywhere]">
+          {page.title ? (
+            <>
+              On{' '}
+              <Link className="link" to={`/${site.id}/projects/${page.id}`}>
+                {page.title}
+              </Link>
+              {about && <>, “{about}”</>}
+            </>
+          ) : (
+            'On a page that is gone'
+          )}
+          , {site.title}
+          {pass && <>, with the pass “{pass}”</>}
+          {blocked && '. Nothing more is taken from this device'}
+        </p>
+      </div>
+      <p className="max-w-prose whitespace-pre-line [overflow-wrap:anywhere] text-base leading-6">{words}</p>
+      <Answer comment={comment} busy={busy} onChange={onChange} />
+      <div className="flex flex-wrap items-end gap-2">
+        <SelectField
+          name="Who sees it"
+          value={state}
+          options={commentStates.map((value) => ({
+            ...{ value, name: seenBy[value](pass) },
+            disabled: value === 'pass' && !pass,
+          }))}
+          onChange={(next) => onChange({ state: next })}
+        />
+        <Button onClick={() => onChange({ resolved: !resolved })}>
+          {resolved ? 'Not taken up yet' : 'Mark as taken up'}
+        </Button>
+        <Button look="bare" onClick={() => onChange({ blocked: !blocked })}>
+          {blocked ? 'Take comments from this device again' : 'Take no more from this device'}
+        </Button>
+        <Button look="danger" onClick={onRemove}>
+          Delete
+        </Button>
+      </div>
+    </li>
+  );
+}
