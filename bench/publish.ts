@@ -119,6 +119,7 @@ export async function benchPassesPublish(): Promise<Row> {
       timeZone: 'UTC',
       mayDownload: true,
       mayComment: false,
+      asks: '',
     },
     opens: [pages[at % 30]?.id ?? '', pages[(at * 7 + 3) % 30]?.id ?? ''],
     password: null,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { commentMailsSchema } from '#core/comments/comment.ts';
 import { idSchema } from '#core/id.ts';
 import { messageSchema } from '#core/messages/message.ts';
 import { nothing } from './at-site.ts';
@@ -22,7 +23,13 @@ export const boxSchema = z.object({
   /** The newest first. */
   messages: z.array(receivedSchema),
   /** Where copies go to, whether they are wanted, and whether somebody showed that the address is theirs: else none goes. */
-  copies: z.object({ to: z.string(), on: z.boolean(), confirmed: z.boolean() }),
+  copies: z.object({
+    to: z.string(),
+    on: z.boolean(),
+    confirmed: z.boolean(),
+    /** How often a mail says that comments wait. */
+    comments: commentMailsSchema,
+  }),
   /** This server sends mail at all. */
   sendsMail: z.boolean(),
 });
@@ -57,6 +64,6 @@ export const sendCopies = route({
   method: 'PUT',
   path: '/api/messages/copies',
   params: nothing,
-  body: z.object({ on: z.boolean() }),
+  body: z.object({ on: z.boolean().optional(), comments: commentMailsSchema.optional() }),
   reply: boxSchema,
 });

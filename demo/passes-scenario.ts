@@ -9,6 +9,7 @@ interface DemoPass {
   until: string | null;
   mayDownload: boolean;
   mayComment: boolean;
+  asks: string;
   on: boolean;
 }
 
@@ -17,12 +18,19 @@ export const demoTimeZone = 'Europe/London';
 export const demoPasses: readonly DemoPass[] = [
   {
     ...{ label: 'Tutors', forWhom: 'P. Lunn, M. Ebbing', opens: null, password: null },
-    ...{ from: null, until: null, mayDownload: true, mayComment: true, on: true },
+    ...{
+      from: null,
+      until: null,
+      mayDownload: true,
+      mayComment: true,
+      asks: 'Please look at the reflections: do you believe what I say I learned, and where would you want to see it?',
+      on: true,
+    },
   },
   {
     ...{ label: 'Boatyard', forWhom: 'the yard manager', password: 'heron-rope-window-kiln' },
     opens: ['Tide clock', 'Fold-flat bee hotel', 'Sailcloth satchel'],
-    ...{ from: null, until: null, mayDownload: false, mayComment: false, on: true },
+    ...{ from: null, until: null, mayDownload: false, mayComment: false, asks: '', on: true },
   },
   {
     ...{ label: 'Open evening', forWhom: 'families and first-years', password: null },
@@ -32,6 +40,7 @@ export const demoPasses: readonly DemoPass[] = [
       until: '2035-12-04T20:00',
       mayDownload: false,
       mayComment: false,
+      asks: '',
       on: true,
     },
   },
@@ -42,6 +51,7 @@ export const demoPasses: readonly DemoPass[] = [
       until: '2026-10-31T18:00',
       mayDownload: true,
       mayComment: false,
+      asks: '',
       on: false,
     },
   },

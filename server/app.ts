@@ -39,6 +39,7 @@ import { Mailing } from './mail/mailing.ts';
 import { healthRoute } from './operation/health-route.ts';
 import type { Measures } from './operation/measures.ts';
 import { commentRoutes } from './comments/routes.ts';
+import { tellMaker } from './comments/tell-maker.ts';
 import { SiteComments } from './comments/site-comments.ts';
 import { boxRoutes } from './messages/routes.ts';
 import { writeForms, writing } from './messages/write-plugin.ts';
@@ -306,6 +307,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     await readers.register(async (door) =>
       passDoor(door, {
         ...{ db, blobs, comments },
+        onComment: (site) => tellMaker(db, mailing, site, now()),
         open,
         answer,
         write,

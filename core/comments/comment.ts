@@ -12,6 +12,10 @@ export const commentStates = ['waiting', 'kept', 'pass', 'page', 'refused'] as c
 export const commentStateSchema = z.enum(commentStates);
 export type CommentState = z.infer<typeof commentStateSchema>;
 
+/** How often a mail says that comments wait: soon after one came, once a day at most, or never. */
+export const commentMailsSchema = z.enum(['each', 'day', 'none']);
+export type CommentMails = z.infer<typeof commentMailsSchema>;
+
 /** A comment as its site has it. */
 export interface Comment {
   id: Id;

@@ -12,9 +12,11 @@ export type LetterAbout =
   | { kind: 'password-changed' }
   /** @property at when all of it goes, ISO 8601 */
   | { kind: 'leaving'; at: string }
+  /** Comments wait for a word of their maker. */
+  | { kind: 'comments' }
   /** The link of a pass, with what its maker adds. */
   | { kind: 'pass'; pass: string; note: string }
   /** It closes soon; asked for when its link was sent. */
   | { kind: 'pass-closing'; pass: string };
 
-export type AccountLetterAbout = Exclude<LetterAbout, { kind: 'pass' | 'pass-closing' }>;
+export type AccountLetterAbout = Exclude<LetterAbout, { kind: 'pass' | 'pass-closing' | 'comments' }>;

@@ -8,6 +8,9 @@ const mostOpened = 100;
 /** So many passes a site has at most. */
 export const mostPasses = 500;
 
+/** What its maker would like to hear is at most this long, in characters. */
+export const mostAsked = 300;
+
 /** What a pass opens: the whole site, or pages with all below them and versions of a résumé. What is Private it never opens. */
 export const passOpensSchema = z.union([
   z.literal('site'),
@@ -32,5 +35,11 @@ export const passTermsSchema = z.object({
   mayDownload: z.boolean().default(true),
   /** Its readers can say something of what they read. */
   mayComment: z.boolean().default(false),
+  /** What its maker would like to hear; stands over the form by which its readers comment. */
+  asks: z
+    .string()
+    .trim()
+    .max(mostAsked, `What you would like to hear can be at most ${mostAsked} characters long.`)
+    .default(''),
 });
 export type PassTerms = z.output<typeof passTermsSchema>;

@@ -151,6 +151,8 @@ export const de: PublicWords = {
     kept: 'Das bleibt zwischen dir und der Person, die das hier gemacht hat.',
     refused: 'Wer das hier gemacht hat, zeigt ihn nicht.',
     write: 'Einen Kommentar schreiben',
+    asks: 'Was gefragt ist',
+    prompts: 'Was war sofort klar? Wo bist du hängen geblieben? Was würdest du als Nächstes versuchen?',
     about: 'Worüber',
     wholePage: 'Die ganze Seite',
     words: 'Kommentar',

@@ -150,6 +150,8 @@ export const en: PublicWords = {
     kept: 'This stays between you and whoever made this.',
     refused: 'Whoever made this does not show it.',
     write: 'Write a comment',
+    asks: 'What the maker would like to hear',
+    prompts: 'What did you understand at once? Where did you stop? What would you try next?',
     about: 'About',
     wholePage: 'The whole page',
     words: 'Comment',

@@ -150,6 +150,8 @@ export const es: PublicWords = {
     kept: 'Esto queda entre tú y quien hizo esto.',
     refused: 'Quien hizo esto no lo muestra.',
     write: 'Escribir un comentario',
+    asks: 'Lo que se quiere saber',
+    prompts: '¿Qué entendiste enseguida? ¿Dónde te detuviste? ¿Qué probarías después?',
     about: 'Sobre qué',
     wholePage: 'Toda la página',
     words: 'Comentario',

@@ -153,6 +153,8 @@ export const fr: PublicWords = {
     kept: 'Cela reste entre vous et la personne qui a fait ceci.',
     refused: 'La personne qui a fait ceci ne l’affiche pas.',
     write: 'Écrire un commentaire',
+    asks: 'Ce que l’on aimerait savoir',
+    prompts: 'Qu’avez-vous compris tout de suite ? Où vous êtes-vous arrêté ? Qu’essaieriez-vous ensuite ?',
     about: 'À propos de',
     wholePage: 'Toute la page',
     words: 'Commentaire',

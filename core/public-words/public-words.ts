@@ -127,6 +127,10 @@ export interface PublicWords {
     kept: string;
     refused: string;
     write: string;
+    /** Over what the maker would like to hear. */
+    asks: string;
+    /** Where they asked for nothing. */
+    prompts: string;
     about: string;
     wholePage: string;
     words: string;

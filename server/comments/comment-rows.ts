@@ -1,5 +1,6 @@
 import { and, asc, count, desc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import type { Comment, CommentState } from '#core/comments/comment.ts';
+import type { WaitingComment } from '#core/letters/comments-letter.ts';
 import type { ReceivedComment } from '#contract/comments.ts';
 import type { Database } from '../db/connect.ts';
 import { comments, pages, passes, sites } from '../db/schema.ts';
@@ -102,6 +103,19 @@ export async function waitingFor(db: Database, account: string): Promise<number>
     .where(and(eq(sites.accountId, account), eq(comments.state, 'waiting'), isNull(comments.deletedAt)));
   return row?.waiting ?? 0;
 }
+
+/** The comments that wait for a word of their maker, the newest first. */
+export const waitingComments = (db: Database, account: string): Promise<WaitingComment[]> =>
+  db
+    .select({
+      ...{ name: comments.name, words: comments.words, site: comments.siteId },
+      page: sql<string>`coalesce(${pages.title}, '')`,
+    })
+    .from(comments)
+    .innerJoin(sites, eq(sites.id, comments.siteId))
+    .leftJoin(pages, and(eq(pages.id, comments.page), eq(pages.siteId, comments.siteId)))
+    .where(and(eq(sites.accountId, account), eq(comments.state, 'waiting'), isNull(comments.deletedAt)))
+    .orderBy(desc(comments.createdAt), asc(comments.id));
 
 /** What a maker may change of a comment. What its writer said is never among it. */
 export interface CommentChange {

@@ -26,6 +26,8 @@ interface CommentingDeps {
   comments: SiteComments;
   /** Told when something came in, so that whoever wrote it finds it. */
   changed: (site: string) => Promise<void>;
+  /** Told behind whoever wrote it, for its maker. */
+  onComment: (site: string) => Promise<void>;
   secureCookies: boolean;
   now: () => Date;
 }
@@ -35,6 +37,8 @@ export interface PassPage {
   entrance: Entrance;
   pass: string;
   mayComment: boolean;
+  /** What its maker would like to hear. */
+  asks: string;
   base: string;
   path: string;
 }
@@ -46,7 +50,8 @@ export interface Commenting {
 }
 
 type Page = ManifestFile & { page: string };
-const pageAt = ({ entrance: { tree }, path }: PassPage): Page | null => {
+const pageAt = ({ entrance: { tree, kept }, path }: PassPage): Page | null => {
+  if (kept) return null;
   const index = `${path}index.html`;
   const file = (path === '' || path.endsWith('/')) && Object.hasOwn(tree, index) ? tree[index] : undefined;
   return file?.page === undefined ? null : { ...file, page: file.page };
@@ -64,8 +69,9 @@ const text = (fields: unknown, name: string): string => {
  */
 export function commenting(
   app: FastifyInstance,
-  { db, blobs, comments, changed, secureCookies, now }: CommentingDeps,
+  { db, blobs, comments, changed, onComment, secureCookies, now }: CommentingDeps,
 ): Commenting {
+  const cookie = writerCookie(secureCookies);
   const mayFromPlace = limited(app, limits.fromPlace);
   const mayWithPass = limited(app, limits.withPass);
 
@@ -78,7 +84,7 @@ export function commenting(
     form: CommentForm | null,
   ): Promise<FastifyReply | null> {
     const { entrance, pass } = at;
-    const writer = writerOf(request.cookies[writerCookie], pass);
+    const writer = writerOf(request.cookies[cookie], pass);
     const html = await comments.onPage({ site: entrance.site, file: page, reader: { pass, writer } }, form);
     if (html === null) return null;
     return reply
@@ -98,11 +104,11 @@ export function commenting(
     async reads(request, reply, at) {
       const page = pageAt(at);
       if (!page) return null;
-      const writer = writerOf(request.cookies[writerCookie], at.pass);
+      const writer = writerOf(request.cookies[cookie], at.pass);
       const name = at.mayComment && writer !== null ? await nameOf(db, at.entrance.site, writer) : '';
       const form: CommentForm = {
         ...{ typed: { name, words: '', part: null }, faults: {}, problem: null },
-        token: newId(),
+        ...{ token: newId(), asks: at.asks },
       };
       return show(request, reply, at, page, 200, at.mayComment ? form : null);
     },
@@ -118,7 +124,7 @@ export function commenting(
       const words = wordsFor(languageOf(html)).comments;
       const token = idSchema.safeParse(text(fields, tokenField)).data ?? newId();
       const again = (status: number, problem: string | null = null) =>
-        show(request, reply, at, page, status, { typed, faults, problem, token });
+        show(request, reply, at, page, status, { typed, faults, problem, token, asks: at.asks });
       if (!(await mayFromPlace(request, `${at.pass} comments from ${request.ip}`)))
         return again(429, words.tooMany);
       if (!(await mayWithPass(request, `${at.pass} comments`))) return again(429, words.tooMany);
@@ -126,7 +132,7 @@ export function commenting(
       if (Object.keys(faults).length > 0) return again(422);
       // What stood there when it was begun and is gone now: what is said is not lost, it is of the page.
       const place = placesOn(page.hash, html).find(({ part }) => part === typed.part);
-      const known = request.cookies[writerCookie];
+      const known = request.cookies[cookie];
       const device = known !== undefined && writerOf(known, at.pass) !== null ? known : newWriterToken();
       const taken = await takeIn(db, {
         ...{ id: token, site, pass: at.pass, page: page.page, part: place?.part ?? null },
@@ -135,8 +141,9 @@ export function commenting(
       });
       if (taken !== 'there') return again(507, words[taken]);
       await changed(site);
+      await onComment(site);
       return reply
-        .setCookie(writerCookie, device, {
+        .setCookie(cookie, device, {
           ...{ path: at.base, httpOnly: true, sameSite: 'lax', secure: secureCookies, maxAge: writerKeptS },
         })
         .header('cache-control', 'no-store')

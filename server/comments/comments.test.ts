@@ -1,9 +1,11 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { eq } from 'drizzle-orm';
 import { changeComment, type CommentChange, listComments } from '#contract/comments.ts';
 import { countUnread } from '#contract/messages.ts';
 import { changePass, makePasses, type Pass, removePass } from '#contract/passes.ts';
 import { commentLimits } from '#core/comments/comment.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
+import { passes, sites } from '../db/schema.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { PublishedSite } from '../testing/published-site.ts';
 import { TestMaker, TestServer } from '../testing/test-server.ts';
@@ -18,7 +20,7 @@ let silent: Pass;
 
 const terms: PassTerms = {
   ...{ label: 'Tutors', forWhom: 'P. Lunn', opens: 'site', from: null, until: null },
-  ...{ timeZone: 'Europe/Berlin', mayDownload: true, mayComment: true },
+  ...{ timeZone: 'Europe/Berlin', mayDownload: true, mayComment: true, asks: '' },
 };
 
 /** One browser of somebody who holds a pass. */
@@ -180,6 +182,23 @@ describe('a comment', () => {
   });
 });
 
+test('what its maker would like to hear stands over the form, and is changed from the next request on', async () => {
+  const { passes } = await maker.call(makePasses, {
+    params: { site: shown.site },
+    body: { passes: [{ ...terms, label: 'Asked', asks: 'Look at <the hinge>.' }] },
+  });
+  const [pass] = passes as [Pass];
+  const holder = new Holder(pass);
+  expect((await holder.get()).body).toContain('Look at &lt;the hinge&gt;.');
+  expect(await publicPage()).not.toContain('the hinge&gt;');
+  await maker.call(changePass, {
+    params: { site: shown.site, pass: pass.id },
+    body: { terms: { ...terms, label: 'Asked', asks: '' } },
+  });
+  expect((await holder.get()).body).not.toContain('the hinge&gt;');
+  expect((await holder.get()).body).toContain('Where did you stop?');
+});
+
 describe('who may write', () => {
   test('a pass that does not say so has no form and takes nothing', async () => {
     const before = (await received()).length;
@@ -265,6 +284,30 @@ describe('who may write', () => {
     await change((await received()).find(({ words }) => words === 'Rude.')?.id ?? '', { blocked: false });
     expect((await tess.says('Sorry.')).statusCode).toBe(303);
   });
+});
+
+test('what was handed in stays as it was: nothing is said on it, and nothing shown', async () => {
+  const tess = new Holder(tutors);
+  await tess.says('Of what is live.');
+  await change(await newest(), { state: 'page' });
+  const { passes: made } = await maker.call(makePasses, {
+    params: { site: shown.site },
+    body: { passes: [{ ...terms, label: 'Handed in' }] },
+  });
+  const [pass] = made as [Pass];
+  const holder = new Holder(pass);
+  expect((await holder.get()).body).toContain('Of what is live.');
+  const { db } = server.database;
+  const [live] = await db.select({ id: sites.liveRelease }).from(sites).where(eq(sites.id, shown.site));
+  await db
+    .update(passes)
+    .set({ pinned: live?.id ?? null })
+    .where(eq(passes.id, pass.id));
+  await maker.call(changePass, { params: { site: shown.site, pass: pass.id }, body: { on: true } });
+  const body = (await holder.get()).body;
+  expect(body).toContain('Other words');
+  expect(body).not.toMatch(/Of what is live|id="remark"/);
+  expect((await holder.says('Late.')).statusCode).toBe(404);
 });
 
 describe('its maker', () => {

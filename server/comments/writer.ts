@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 
-/** The cookie by which a device has what was written on it. */
-export const writerCookie = 'kite_wall_writer';
+/** Name of the cookie by which a device has what was written on it. @param secure it goes over HTTPS only */
+export const writerCookie = (secure: boolean): string => `${secure ? '__Secure-' : ''}kite_wall_writer`;
 /** So long it is kept; in seconds: a year. */
 export const writerKeptS = 365 * 24 * 60 * 60;
 

@@ -25,7 +25,13 @@ import { makeToken } from '../accounts/account-tokens.ts';
 import { dropThoseWhoLeft } from '../accounts/leaving-rows.ts';
 import { lettersDue, putOnItsWay } from '../mail/letter-rows.ts';
 import { Mailing } from '../mail/mailing.ts';
-import { commentsOf, dropDeletedComments, nameOf, takeIn } from '../comments/comment-rows.ts';
+import {
+  commentsOf,
+  dropDeletedComments,
+  nameOf,
+  takeIn,
+  waitingComments,
+} from '../comments/comment-rows.ts';
 import { dropDeleted, putIn } from '../messages/box.ts';
 import { changePass, listPasses, makePasses, removePass, renewPass, restorePass } from '#contract/passes.ts';
 import {
@@ -190,6 +196,7 @@ async function aDayOfAnAccount(): Promise<void> {
   await maker.call(endOtherSessions);
   await maker.call(endOneSession, { params: { session: 'none' } }).catch(() => undefined);
   const account = (await maker.call(getMe)).account?.id ?? '';
+  await waitingComments(db, account);
   await putOnItsWay(db, account, email, { kind: 'reset' }, now);
   await lettersDue(db, now);
   const token = await makeToken(db, 'confirm', { account, email }, now);

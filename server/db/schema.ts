@@ -13,7 +13,7 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import type { CommentState } from '#core/comments/comment.ts';
+import type { CommentMails, CommentState } from '#core/comments/comment.ts';
 import type { Fixes } from '#core/materials/fixes.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
 import type { LinkState } from '#core/materials/link.ts';
@@ -49,6 +49,8 @@ export const accounts = pgTable(
     passwordHash: text('password_hash').notNull(),
     /** What readers write is sent to their e-mail, too. */
     copies: boolean('copies').notNull().default(true),
+    /** How often a mail says that comments wait. */
+    commentMails: text('comment_mails').$type<CommentMails>().notNull().default('each'),
     /** When whoever reads the mails of its address showed so; null: nobody has yet. */
     confirmedAt: when('confirmed_at'),
     /** The address it is to go by once that is confirmed; null: none is awaited. */
@@ -596,6 +598,8 @@ export const passes = pgTable(
     closesAt: when('closes_at'),
     mayDownload: boolean('may_download').notNull(),
     mayComment: boolean('may_comment').notNull().default(false),
+    /** What its maker would like to hear. */
+    asks: text('asks').notNull().default(''),
     on: boolean('on').notNull().default(true),
     /** SHA-256 of the key: a stolen table opens nothing. */
     keyHash: text('key_hash').notNull(),

@@ -1,6 +1,8 @@
 import { eq } from 'drizzle-orm';
 import { accountLetter, type Letter } from '#core/letters/account-letter.ts';
+import { commentsLetter } from '#core/letters/comments-letter.ts';
 import { makeToken } from '../accounts/account-tokens.ts';
+import { waitingComments } from '../comments/comment-rows.ts';
 import type { Database } from '../db/connect.ts';
 import { accounts } from '../db/schema.ts';
 import { passWithSite } from '../passes/pass-rows.ts';
@@ -21,6 +23,11 @@ export async function writeLetter(
   if (about.kind === 'pass' || about.kind === 'pass-closing') {
     const pass = await passWithSite(db, accountId, about.pass);
     return pass && letterOfPass(pass, account, about, { origin, secret, now });
+  }
+  if (about.kind === 'comments') {
+    if (to !== account.email) return null;
+    const waiting = await waitingComments(db, accountId);
+    return waiting.length > 0 ? commentsLetter(waiting, { name: account.name, origin }) : null;
   }
   const of = { account: accountId, email: to };
   const facts = { name: account.name, origin };

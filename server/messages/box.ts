@@ -1,5 +1,6 @@
 import { and, count, desc, eq, isNull, lt, ne, sql } from 'drizzle-orm';
 import type { Box, Received } from '#contract/messages.ts';
+import type { CommentMails } from '#core/comments/comment.ts';
 import type { Message } from '#core/messages/message.ts';
 import type { Database } from '../db/connect.ts';
 import { accounts, messages, pages, parts, sites } from '../db/schema.ts';
@@ -68,6 +69,7 @@ export async function boxOf(db: Database, account: string, sendsMail: boolean): 
     .select({
       to: accounts.email,
       on: accounts.copies,
+      comments: accounts.commentMails,
       confirmed: sql<boolean>`${accounts.confirmedAt} is not null`,
     })
     .from(accounts)
@@ -80,7 +82,7 @@ export async function boxOf(db: Database, account: string, sendsMail: boolean): 
     .orderBy(desc(messages.createdAt), desc(messages.id));
   return {
     sendsMail,
-    copies: maker ?? { to: '', on: false, confirmed: false },
+    copies: maker ?? { to: '', on: false, confirmed: false, comments: 'none' },
     messages: rows.map(({ message, title }) => ({
       id: message.id,
       site: { id: message.siteId, title },
@@ -126,9 +128,21 @@ export async function changeIn(
   return changed.length > 0;
 }
 
-/** Whether a maker gets copies by mail. */
-export async function setCopies(db: Database, account: string, on: boolean): Promise<void> {
-  await db.update(accounts).set({ copies: on }).where(eq(accounts.id, account));
+/** Whether a maker gets copies by mail, and how often one says that comments wait. */
+export async function setCopies(
+  db: Database,
+  account: string,
+  { on, comments }: { on?: boolean | undefined; comments?: CommentMails | undefined },
+): Promise<void> {
+  await db
+    .update(accounts)
+    .set({
+      ...(on !== undefined && { copies: on }),
+      ...(comments !== undefined && { commentMails: comments }),
+      // So that a change of nothing is one, too.
+      id: account,
+    })
+    .where(eq(accounts.id, account));
 }
 
 /** Takes away what was deleted too long ago to be had back. */

@@ -27,7 +27,7 @@ export function boxRoutes(
 
   handle(app, sendCopies, async ({ body }, request) => {
     const { id } = makerOf(request);
-    await setCopies(db, id, body.on);
+    await setCopies(db, id, body);
     return boxOf(db, id, sendsMail);
   });
 }

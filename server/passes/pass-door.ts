@@ -40,6 +40,8 @@ interface PassDoorDeps {
   db: Database;
   blobs: BlobStore;
   comments: SiteComments;
+  /** Told of a site that somebody has commented on. */
+  onComment: (site: string) => Promise<void>;
   secret: Buffer;
   /** Cookies go over HTTPS only. */
   secureCookies: boolean;
@@ -55,7 +57,18 @@ type AtDoor = { open: Entrance; pass: FoundPass } | 'closed' | 'making' | { asks
  */
 export async function passDoor(
   app: FastifyInstance,
-  { open, answer, write, db, blobs, comments, secret, secureCookies, now = () => new Date() }: PassDoorDeps,
+  {
+    open,
+    answer,
+    write,
+    db,
+    blobs,
+    comments,
+    onComment,
+    secret,
+    secureCookies,
+    now = () => new Date(),
+  }: PassDoorDeps,
 ): Promise<void> {
   await app.register(cookie);
   const cookieName = secureCookies ? '__Secure-kite_wall_pass' : 'kite_wall_pass';
@@ -64,13 +77,13 @@ export async function passDoor(
   const mayTryAtAll = limited(app, limits.atAll);
   const base = (key: string) => `/p/${key}/`;
   const changed = (site: string) => open.forget([site]);
-  const said = commenting(app, { db, blobs, comments, changed, secureCookies, now });
+  const said = commenting(app, { db, blobs, comments, changed, onComment, secureCookies, now });
   const pageOf = (
     { open: entrance, pass }: Extract<AtDoor, { open: Entrance }>,
     key: string,
     path: string,
   ) => ({
-    ...{ entrance, pass: pass.id, mayComment: pass.mayComment, base: base(key), path },
+    ...{ entrance, pass: pass.id, mayComment: pass.mayComment, asks: pass.asks, base: base(key), path },
   });
 
   async function at(request: FastifyRequest, key: string): Promise<AtDoor> {

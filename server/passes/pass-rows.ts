@@ -15,11 +15,21 @@ export type PassRow = typeof passes.$inferSelect;
 const keptMs = 30 * 24 * 60 * 60 * 1000;
 
 /** Columns of what a maker says of a pass, with the instants that come of it. */
-function columnsOf({ label, forWhom, opens, from, until, timeZone, mayDownload, mayComment }: PassTerms) {
+function columnsOf({
+  label,
+  forWhom,
+  opens,
+  from,
+  until,
+  timeZone,
+  mayDownload,
+  mayComment,
+  asks,
+}: PassTerms) {
   const window = passWindow({ from, until, timeZone });
   const fault = windowFault(window);
   if (fault) throw new Problem(422, 'no-window', fault, { field: 'until' });
-  return { label, forWhom, opens, from, until, timeZone, mayDownload, mayComment, ...window };
+  return { label, forWhom, opens, from, until, timeZone, mayDownload, mayComment, asks, ...window };
 }
 
 /** A pass as its maker has it. */

@@ -45,7 +45,7 @@ const words = (id: string, text: string, height: Height = 'public'): Part =>
 
 const terms: PassTerms = {
   ...{ label: 'Tutors', forWhom: 'P. Lunn', opens: 'site', from: null, until: null },
-  ...{ timeZone: 'Europe/Berlin', mayDownload: true, mayComment: false },
+  ...{ timeZone: 'Europe/Berlin', mayDownload: true, mayComment: false, asks: '' },
 };
 
 /** A published site with a page for everybody, one for people with a pass, and one for nobody. */

@@ -136,8 +136,8 @@ export function answering({
   }
 
   /** The page with what everybody who opens it gets of what is said of it; null where that is nothing. */
-  async function said(file: ManifestFile, { site }: Entrance): Promise<Buffer | null> {
-    if (!comments || file.page === undefined) return null;
+  async function said(file: ManifestFile, { site, kept }: Entrance): Promise<Buffer | null> {
+    if (!comments || kept || file.page === undefined) return null;
     const opened = { site, file: { ...file, page: file.page }, reader: { pass: null, writer: null } };
     const html = await comments.onPage(opened, null);
     return html === null ? null : Buffer.from(html);

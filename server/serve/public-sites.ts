@@ -34,6 +34,8 @@ export interface Entrance {
   framing?: Framing;
   /** Whether it is open is asked anew by each request: no answer is kept in front of this server. */
   asked?: true;
+  /** A release that is kept as it was when it was handed in: nothing is said on it. */
+  kept?: true;
   /** Where a page stands that readers had at a path that leads nowhere now; see `formerPath`. */
   former: (path: string) => Promise<string | null>;
 }
@@ -51,6 +53,8 @@ export interface FoundPass extends PassWindow {
   id: string;
   passwordHash: string | null;
   mayComment: boolean;
+  /** What its maker would like to hear. */
+  asks: string;
   /** What it opens; null where that is nothing. Made when it is first asked for. */
   enter(): Promise<Entrance | null>;
 }
@@ -236,7 +240,7 @@ export class PublicSites {
       .where(and(eq(passes.keyHash, hash), eq(passes.on, true), isNull(passes.deletedAt), isOfOneWhoStays));
     if (!found) return null;
     const { pass } = found;
-    const { id, siteId, opensAt, closesAt, passwordHash, mayComment } = pass;
+    const { id, siteId, opensAt, closesAt, passwordHash, mayComment, asks } = pass;
     isOf(siteId);
     let entering: Promise<Entrance | null> | null = null;
     const enter = () => {
@@ -245,7 +249,7 @@ export class PublicSites {
       mine.catch(() => (entering = null));
       return mine;
     };
-    return { id, opensAt, closesAt, passwordHash, mayComment, enter };
+    return { id, opensAt, closesAt, passwordHash, mayComment, asks, enter };
   }
 
   async #enterPass(id: string, pass: typeof passes.$inferSelect): Promise<Entrance | null> {
@@ -273,6 +277,7 @@ export class PublicSites {
       if (!tree) return null;
       return {
         ...{ site: id, tree, indexable: false, secret: true, asked: true },
+        ...(pass.pinned !== null && { kept: true }),
         ...countedBy(row, { kind: 'pass', pass: pass.id }),
         // Of ways in to chosen pages nobody wrote down where things stood.
         former:

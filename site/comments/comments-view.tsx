@@ -18,6 +18,8 @@ export interface PlaceOnPage {
 export interface CommentForm extends TypedComment {
   /** Names what is sent, so that it arrives once however often it is sent. */
   token: string;
+  /** What the maker would like to hear; empty for nothing of their own. */
+  asks: string;
   /** Why nothing was taken, where it is not for a fault of a field. */
   problem: string | null;
 }
@@ -75,7 +77,7 @@ function OneComment({ comment, place }: { comment: SeenComment; place: PlaceOnPa
 function Form({ form, places }: { form: CommentForm; places: readonly PlaceOnPage[] }) {
   const { words, lang } = useSpoken();
   const { comments } = words;
-  const { typed, faults, problem, token } = form;
+  const { typed, faults, problem, token, asks } = form;
   const first = (['name', 'words'] as const).find((field) => faults[field]);
   const field = (name: 'name' | 'words') => ({
     id: `remark-${name}`,
@@ -98,6 +100,16 @@ function Form({ form, places }: { form: CommentForm; places: readonly PlaceOnPag
   return (
     <form className="write remark" id="remark" method="post" noValidate {...lang}>
       <h3>{comments.write}</h3>
+      {asks === '' ? (
+        <p className="why">{comments.prompts}</p>
+      ) : (
+        <div className="back asks">
+          <p className="who">
+            <b>{comments.asks}</b>
+          </p>
+          <Paragraphs text={asks} />
+        </div>
+      )}
       {(problem || first) && (
         <div className="not-yet" role="alert">
           <h4>{words.write.notYet}</h4>

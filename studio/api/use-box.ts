@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type Box, changeMessage, countUnread, openBox, sendCopies } from '#contract/messages.ts';
+import type { CommentMails } from '#core/comments/comment.ts';
 import { problemNotice } from '../ui/notice.ts';
 import { call, Refusal } from './call.ts';
 
@@ -38,7 +39,7 @@ export function useBoxChanges() {
     ...said,
   });
   const copies = useMutation({
-    mutationFn: (on: boolean) => call(sendCopies, { body: { on } }),
+    mutationFn: (body: { on?: boolean; comments?: CommentMails }) => call(sendCopies, { body }),
     ...said,
   });
   return { change: message.mutate, sendCopies: copies.mutate };

@@ -5,6 +5,7 @@ import { unreadIn, useBox, useBoxChanges } from '../../api/use-box.ts';
 import { notice } from '../../ui/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
+import { SelectField } from '../../ui/select.tsx';
 import { Loading, Trouble } from '../../ui/states.tsx';
 import { Comments } from './comments.tsx';
 import { MessageRow } from './message-row.tsx';
@@ -81,7 +82,23 @@ export function Feedback() {
           </h2>
           {sendsMail ? (
             <>
-              <CheckField name={`Send a copy to ${copies.to}`} checked={copies.on} onChange={sendCopies} />
+              <CheckField
+                name={`Send a copy of messages to ${copies.to}`}
+                checked={copies.on}
+                onChange={(on) => sendCopies({ on })}
+              />
+              <div className="max-w-xs">
+                <SelectField
+                  name="When comments wait"
+                  value={copies.comments}
+                  options={[
+                    { value: 'each', name: 'A mail soon after' },
+                    { value: 'day', name: 'One mail a day at most' },
+                    { value: 'none', name: 'No mail' },
+                  ]}
+                  onChange={(comments) => sendCopies({ comments })}
+                />
+              </div>
               {!copies.confirmed && (
                 <p className="note">
                   None is sent yet: this address has to be confirmed first, in{' '}

@@ -2,12 +2,13 @@ import { useId, useMemo, useState } from 'react';
 import { seenBy } from '#core/access/seen-by.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { passInASentence } from '#core/passes/pass-in-a-sentence.ts';
-import type { PassTerms } from '#core/passes/pass.ts';
+import { mostAsked, type PassTerms } from '#core/passes/pass.ts';
 import { passViewer } from '#core/passes/pass-viewer.ts';
 import { ownTimeZone } from '../../api/own-time-zone.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
+import { TextField } from '../../ui/text-field.tsx';
 import { Field } from '../../ui/field.tsx';
 import { TimeField } from '../../ui/time-field.tsx';
 import { OpensField } from './opens-field.tsx';
@@ -22,7 +23,7 @@ export interface PassDraft {
 export const newPassDraft = (): PassDraft => ({
   terms: {
     ...{ label: '', forWhom: '', opens: 'site', from: null, until: null },
-    ...{ timeZone: ownTimeZone(), mayDownload: true, mayComment: false },
+    ...{ timeZone: ownTimeZone(), mayDownload: true, mayComment: false, asks: '' },
   },
   password: { kind: 'none' },
 });
@@ -54,7 +55,7 @@ export function PassForm({
   const { state } = useSite();
   const heard = useId();
   const { terms, password } = draft;
-  const { opens, mayDownload, mayComment } = terms;
+  const { opens, mayDownload, mayComment, asks } = terms;
   const [tried, setTried] = useState(false);
   const set = (change: Partial<PassTerms>) => onChange({ ...draft, terms: { ...terms, ...change } });
   const pages = useMemo(() => {
@@ -118,6 +119,15 @@ export function PassForm({
         checked={mayComment}
         onChange={(on) => set({ mayComment: on })}
       />
+      {mayComment && (
+        <TextField
+          label="What you would like to hear"
+          hint="stands over their form"
+          value={asks}
+          most={mostAsked}
+          onChange={(next) => set({ asks: next })}
+        />
+      )}
       <p id={heard} className="rounded-m bg-sky-wash p-3" role="status">
         {opensNothing
           ? 'It opens nothing yet.'

@@ -21,9 +21,10 @@ const draftOf = ({
   timeZone,
   mayDownload,
   mayComment,
+  asks,
   hasPassword,
 }: Pass): PassDraft => ({
-  terms: { label, forWhom, opens, from, until, timeZone, mayDownload, mayComment },
+  terms: { label, forWhom, opens, from, until, timeZone, mayDownload, mayComment, asks },
   password: hasPassword ? { kind: 'kept' } : { kind: 'none' },
 });
 
