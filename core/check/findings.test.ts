@@ -314,6 +314,43 @@ describe('plans for a year that has passed', () => {
   });
 });
 
+describe('words in another language than their page', () => {
+  const german =
+    'Die Uhr zeigt, wie hoch das Wasser steht. Sie hat nur einen Zeiger, und der dreht sich einmal mit jeder Flut. Gebaut ist sie aus dem Holz eines alten Bootes, das im Hafen lag.';
+  const english =
+    'The clock shows how high the water stands. It has one hand only, which turns once with every tide. It is built of the wood of an old boat that lay in the harbour for years.';
+  const told = (texts: readonly string[], language: string | null) => {
+    const parts = texts.map((text, at) => ({ ...words(paragraph(plain(text))), id: `words-${at}` }));
+    return of('language', checked(project({ language, parts })));
+  };
+
+  test('are told where they stand, in both directions', () => {
+    expect(told([english, german], null)).toMatchObject([
+      { part: 'words-1', weight: 'nice', says: 'These words read as German; the page is in English.' },
+    ]);
+    expect(told([english, german], 'de')).toMatchObject([{ part: 'words-0' }]);
+  });
+
+  test('once of a page that is all in one, with where that is mended', () => {
+    expect(told([german, german], 'en')).toMatchObject([
+      {
+        part: null,
+        says: 'This page reads as German, and says of itself that it is in English.',
+        why: expect.stringContaining('in Arrange'),
+      },
+    ]);
+    expect(told([german, german], 'de')).toEqual([]);
+  });
+
+  test('and not of what somebody else said, nor of a few words', () => {
+    const quote = part('quote', { text: german });
+    expect(says('language', checked(project({ parts: [quote, words(paragraph(plain(english)))] })))).toEqual(
+      [],
+    );
+    expect(told(['Gezeiten, Ebbe und Flut.', english], null)).toEqual([]);
+  });
+});
+
 describe('what somebody can be found by', () => {
   test('in the title, the facts, a part of any kind, and what is said of what stands there', () => {
     const page = project({

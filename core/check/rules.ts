@@ -9,6 +9,7 @@ import { evidenceWanted } from './findings/evidence-wanted.ts';
 import { factsMissing } from './findings/facts-missing.ts';
 import { hardWords } from './findings/hard-words.ts';
 import { headingOrder } from './findings/heading-order.ts';
+import { languageMixed } from './findings/language-mixed.ts';
 import { leftOverWords } from './findings/left-over-words.ts';
 import { licenceForbids } from './findings/licence-forbids.ts';
 import { linkBroken } from './findings/link-broken.ts';
@@ -46,6 +47,7 @@ export const rules = {
   headings: headingOrder,
   'hard-words': hardWords,
   stale: staleWords,
+  language: languageMixed,
 } as const satisfies Record<string, (checked: CheckedPage) => Noticed[]>;
 export type RuleKey = keyof typeof rules;
 

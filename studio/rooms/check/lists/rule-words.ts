@@ -22,6 +22,7 @@ export const ruleWords: Readonly<Record<RuleKey | SiteRuleKey, string>> = {
   headings: 'Order of headings',
   'hard-words': 'Words that are hard to read',
   stale: 'Plans for a time that has passed',
+  language: 'Words in another language than their page',
   'said-otherwise': 'About, résumé and projects that differ',
   'off-the-way': 'Pages that nothing leads to',
 };
