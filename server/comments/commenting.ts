@@ -43,18 +43,22 @@ export interface PassPage {
   path: string;
 }
 
-/** What answers holders of a pass who read or write comments; each gives null where it is not theirs to answer. */
+/** Reading and writing comments behind the door of a pass. */
 export interface Commenting {
-  reads(request: FastifyRequest, reply: FastifyReply, at: PassPage): Promise<FastifyReply | null>;
+  /** What a page says to whoever asks. */
+  reads(request: FastifyRequest, at: PassPage): NonNullable<Entrance['said']>;
+  /** Takes what was sent; null where it is no comment, or none can be made there. */
   writes(request: FastifyRequest, reply: FastifyReply, at: PassPage): Promise<FastifyReply | null>;
 }
 
 type Page = ManifestFile & { page: string };
+const withId = (file: ManifestFile): Page | null =>
+  file.page === undefined ? null : { ...file, page: file.page };
 const pageAt = ({ entrance: { tree, kept }, path }: PassPage): Page | null => {
   if (kept) return null;
   const index = `${path}index.html`;
   const file = (path === '' || path.endsWith('/')) && Object.hasOwn(tree, index) ? tree[index] : undefined;
-  return file?.page === undefined ? null : { ...file, page: file.page };
+  return file ? withId(file) : null;
 };
 const text = (fields: unknown, name: string): string => {
   const value = (fields as Record<string, unknown> | null)?.[name];
@@ -101,8 +105,8 @@ export function commenting(
   }
 
   return {
-    async reads(request, reply, at) {
-      const page = pageAt(at);
+    reads: (request, at) => async (file) => {
+      const page = withId(file);
       if (!page) return null;
       const writer = writerOf(request.cookies[cookie], at.pass);
       const name = at.mayComment && writer !== null ? await nameOf(db, at.entrance.site, writer) : '';
@@ -110,7 +114,8 @@ export function commenting(
         ...{ typed: { name, words: '', part: null }, faults: {}, problem: null },
         ...{ token: newId(), asks: at.asks },
       };
-      return show(request, reply, at, page, 200, at.mayComment ? form : null);
+      const opened = { site: at.entrance.site, file: page, reader: { pass: at.pass, writer } };
+      return comments.onPage(opened, at.mayComment ? form : null);
     },
 
     async writes(request, reply, at) {

@@ -144,10 +144,8 @@ export async function passDoor(
     if (door === 'closed') return closed(reply);
     if (door === 'making') return making(request, reply);
     if ('asks' in door) return asks(request, reply, 200, null);
-    return (
-      (await said.reads(request, reply, pageOf(door, key, path))) ??
-      answer(request, reply, Promise.resolve({ entrance: door.open }), base(key), path)
-    );
+    const entrance = { ...door.open, said: said.reads(request, pageOf(door, key, path)) };
+    return answer(request, reply, Promise.resolve({ entrance }), base(key), path);
   });
   app.get<{ Params: { key: string } }>('/p/:key', async (request, reply) => {
     const { key } = request.params;

@@ -107,6 +107,7 @@ export function answering({
     if (file.type.startsWith('text/html'))
       headers['content-security-policy'] = pagePolicy({
         ...file,
+        ...(said && entrance.said ? { writes: true } : {}),
         ...(entrance.framing ? { framing: entrance.framing } : {}),
         ...(entrance.indexable ? { robots: `${publicOrigin}/robots.txt` } : {}),
       });
@@ -135,12 +136,15 @@ export function answering({
     return reply.headers(headers).send(body);
   }
 
-  /** The page with what everybody who opens it gets of what is said of it; null where that is nothing. */
-  async function said(file: ManifestFile, { site, kept }: Entrance): Promise<Buffer | null> {
-    if (!comments || kept || file.page === undefined) return null;
-    const opened = { site, file: { ...file, page: file.page }, reader: { pass: null, writer: null } };
-    const html = await comments.onPage(opened, null);
-    return html === null ? null : Buffer.from(html);
+  /** The page with what its reader gets of what is said of it; null where that is nothing. */
+  async function said(file: ManifestFile, entrance: Entrance): Promise<Buffer | null> {
+    if (entrance.kept || file.page === undefined) return null;
+    const opened = {
+      ...{ site: entrance.site, file: { ...file, page: file.page } },
+      reader: { pass: null, writer: null },
+    };
+    const html = entrance.said ? await entrance.said(file) : await comments?.onPage(opened, null);
+    return html ? Buffer.from(html) : null;
   }
 
   async function answer(

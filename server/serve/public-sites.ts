@@ -6,7 +6,7 @@ import type { Viewer } from '#core/access/viewer.ts';
 import { type Height, lowest, reaches } from '#core/access/height.ts';
 import { passViewer } from '#core/passes/pass-viewer.ts';
 import type { PassWindow } from '#core/passes/pass-window.ts';
-import type { FileTree } from '#core/release/manifest.ts';
+import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 import type { Draft } from '#core/sites/site.ts';
 import type { Database } from '../db/connect.ts';
 import { ceilings, formerAddresses, linkKeys, passes, releases, sites } from '../db/schema.ts';
@@ -34,6 +34,8 @@ export interface Entrance {
   framing?: Framing;
   /** Whether it is open is asked anew by each request: no answer is kept in front of this server. */
   asked?: true;
+  /** A page with what whoever asks now gets of what is said of it, and may say; left out where all get the same. */
+  said?: (file: ManifestFile) => Promise<string | null>;
   /** A release that is kept as it was when it was handed in: nothing is said on it. */
   kept?: true;
   /** Where a page stands that readers had at a path that leads nowhere now; see `formerPath`. */
