@@ -47,8 +47,10 @@ export interface PassPage {
 export interface Commenting {
   /** What a page says to whoever asks. */
   reads(request: FastifyRequest, at: PassPage): NonNullable<Entrance['said']>;
-  /** Takes what was sent; null where it is no comment, or none can be made there. */
-  writes(request: FastifyRequest, reply: FastifyReply, at: PassPage): Promise<FastifyReply | null>;
+  /**
+   * Takes what was sent, and answers. @returns false where it is no comment, or none can be made there; a reply is none to wait for
+   */
+  writes(request: FastifyRequest, reply: FastifyReply, at: PassPage): Promise<boolean>;
 }
 
 type Page = ManifestFile & { page: string };
@@ -86,12 +88,12 @@ export function commenting(
     page: Page,
     status: number,
     form: CommentForm | null,
-  ): Promise<FastifyReply | null> {
+  ): Promise<boolean> {
     const { entrance, pass } = at;
     const writer = writerOf(request.cookies[cookie], pass);
     const html = await comments.onPage({ site: entrance.site, file: page, reader: { pass, writer } }, form);
-    if (html === null) return null;
-    return reply
+    if (html === null) return false;
+    void reply
       .code(status)
       .headers({
         'content-type': 'text/html; charset=utf-8',
@@ -102,6 +104,7 @@ export function commenting(
         'cache-control': 'no-store',
       })
       .send(html);
+    return true;
   }
 
   return {
@@ -120,9 +123,9 @@ export function commenting(
 
     async writes(request, reply, at) {
       const fields = request.body;
-      if (text(fields, commentField) === '') return null;
+      if (text(fields, commentField) === '') return false;
       const page = pageAt(at);
-      if (!page || !at.mayComment) return null;
+      if (!page || !at.mayComment) return false;
       const { site } = at.entrance;
       const { typed, faults } = typedComment(fields);
       const html = (await blobs.read(page.hash)).toString();
@@ -147,12 +150,13 @@ export function commenting(
       if (taken !== 'there') return again(507, words[taken]);
       await changed(site);
       await onComment(site);
-      return reply
+      void reply
         .setCookie(cookie, device, {
           ...{ path: at.base, httpOnly: true, sameSite: 'lax', secure: secureCookies, maxAge: writerKeptS },
         })
         .header('cache-control', 'no-store')
         .redirect(`${at.base}${at.path}#comment-${token}`, 303);
+      return true;
     },
   };
 }

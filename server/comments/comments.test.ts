@@ -1,8 +1,10 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { Writable } from 'node:stream';
 import { eq } from 'drizzle-orm';
 import { changeComment, type CommentChange, listComments } from '#contract/comments.ts';
 import { countUnread } from '#contract/messages.ts';
-import { changePass, makePasses, type Pass, removePass } from '#contract/passes.ts';
+import { changePass, listPasses, makePasses, type Pass, removePass } from '#contract/passes.ts';
+import { countVisits } from '#contract/visits.ts';
 import { commentLimits } from '#core/comments/comment.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
 import { passes, sites } from '../db/schema.ts';
@@ -67,8 +69,17 @@ const change = (comment: string, body: CommentChange, by = maker) =>
 const newest = async () => (await received())[0]?.id ?? '';
 const publicPage = async () => (await server.get(`/${shown.address}/tide-clock/`)).body;
 
+/** What the server warned of. */
+let warned = '';
+const log = new Writable({
+  write: (chunk, _, done) => {
+    warned += String(chunk);
+    done();
+  },
+});
+
 beforeAll(async () => {
-  server = await TestServer.start();
+  server = await TestServer.start({}, {}, log);
   maker = await server.maker();
   shown = await PublishedSite.open(server, maker);
   const { passes } = await maker.call(makePasses, {
@@ -310,6 +321,18 @@ test('what was handed in stays as it was: nothing is said on it, and nothing sho
   expect((await holder.says('Late.')).statusCode).toBe(404);
 });
 
+test('a page with what is said on it is counted as opened, like any other', async () => {
+  const params = { site: shown.site };
+  await maker.call(countVisits, { params, body: { on: true } });
+  const { passes: made } = await maker.call(makePasses, { params, body: { passes: [terms] } });
+  const [pass] = made as [Pass];
+  const reply = await server.get(`${pass.link ?? ''}tide-clock/`, {
+    'user-agent': 'Mozilla/5.0 (X11; Linux x86_64; rv:140.0) Gecko/20100101 Firefox/140.0',
+  });
+  expect(reply.body).toContain('id="remark"');
+  expect((await maker.call(listPasses, { params })).visits[pass.id]?.visits).toBe(1);
+});
+
 describe('its maker', () => {
   test('alone lists, shows and answers it', async () => {
     await new Holder(tutors).says('For Wren.');
@@ -343,4 +366,9 @@ describe('its maker', () => {
     });
     expect(long.statusCode).toBe(400);
   });
+});
+
+test('each of all these requests was answered once', () => {
+  // A refusal or two is meant.
+  expect(warned).not.toMatch(/already sent/i);
 });

@@ -157,9 +157,7 @@ export async function passDoor(
     if (door === 'closed') return closed(reply);
     if (door === 'making') return making(request, reply);
     if ('asks' in door) return tries(request, reply, key, door.asks);
-    return (
-      (await said.writes(request, reply, pageOf(door, key, path))) ??
-      write(request, reply, Promise.resolve({ entrance: door.open }), base(key), path)
-    );
+    if (await said.writes(request, reply, pageOf(door, key, path))) return reply;
+    return write(request, reply, Promise.resolve({ entrance: door.open }), base(key), path);
   });
 }

@@ -57,13 +57,7 @@ describe('visits', () => {
   });
 
   test('are told by page and by link, each pass with the day it was opened last', async () => {
-    const terms = {
-      label: 'Tutors',
-      opens: 'site' as const,
-      timeZone: 'Europe/Berlin',
-      password: null,
-      mayComment: true,
-    };
+    const terms = { label: 'Tutors', opens: 'site' as const, timeZone: 'Europe/Berlin', password: null };
     const { passes } = await maker.call(makePasses, { ...at(), body: { passes: [terms] } });
     const [pass] = passes;
     await open(pass?.link ?? '');
