@@ -136,9 +136,9 @@ export const readersSaid: readonly {
     },
   },
   {
-    ...{ pass: 'Tutors', on: 'Sailcloth satchel', name: 'P. Lunn' },
+    ...{ pass: 'Tutors', on: 'Float lamp', name: 'P. Lunn' },
     words:
-      'The strap is shown from one side only. A picture of the seam from inside would answer my question.',
+      'How is it sealed where the cable goes in? A picture from below would answer my question.',
     ...{ state: 'kept', answer: 'Added.', resolved: true },
   },
 ];
