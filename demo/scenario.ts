@@ -137,8 +137,7 @@ export const readersSaid: readonly {
   },
   {
     ...{ pass: 'Tutors', on: 'Float lamp', name: 'P. Lunn' },
-    words:
-      'How is it sealed where the cable goes in? A picture from below would answer my question.',
+    words: 'How is it sealed where the cable goes in? A picture from below would answer my question.',
     ...{ state: 'kept', answer: 'Added.', resolved: true },
   },
 ];
