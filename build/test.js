@@ -94,16 +94,17 @@ step('build', run(process.execPath, ['--import', 'tsx', 'build/build.ts']));
 const fileOf = (project) => join(results, `${project}.json`);
 
 /**
- * Runs the tests of a project in one process, and files what came of it.
+ * Runs the tests of a project, and files what came of it.
  *
- * @param nice how far it steps back behind other processes
+ * @param workers how many run at once, as Jest is told
+ * @param nice how far they step back behind other processes
  */
-const tests = (project, nice) =>
+const tests = (project, workers, nice) =>
   new Promise((resolve) => {
     rmSync(fileOf(project), { force: true });
     const child = spawn(
       bin('jest'),
-      ['--selectProjects', project, '--json', '--outputFile', fileOf(project), '--maxWorkers=1'],
+      ['--selectProjects', project, '--json', '--outputFile', fileOf(project), `--maxWorkers=${workers}`],
       {
         cwd: root,
         stdio: 'inherit',
@@ -118,7 +119,7 @@ const tests = (project, nice) =>
 
 // A browser draws with one processor while the others wait; what needs no browser uses those, and steps back for it. Browser tests
 // each start a server and a browser of their own: one after the other.
-await Promise.all([tests('browser', 0), tests('unit', 10)]);
+await Promise.all([tests('browser', '1', 0), tests('unit', '100%', 10)]);
 for (const project of ['unit', 'browser']) {
   if (!existsSync(fileOf(project))) {
     step(`${project} tests ran`, false);
