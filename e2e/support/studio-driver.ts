@@ -50,8 +50,10 @@ export class Driver {
     try {
       this.#browser ??= await this.page.createCDPSession();
       const browser = this.#browser;
-      const { root } = await browser.send('DOM.getDocument', { depth: 0 });
-      const { nodes } = await browser.send('Accessibility.queryAXTree', { nodeId: root.nodeId, role });
+      // Not by the browser's own tree of nodes: once that is asked for, every change of the page is told from then on.
+      const { result } = await browser.send('Runtime.evaluate', { expression: 'document' });
+      if (result.objectId === undefined) return null;
+      const { nodes } = await browser.send('Accessibility.queryAXTree', { objectId: result.objectId, role });
       const node = nodes.find((one) => !one.ignored && fits(String(one.name?.value ?? '').trim()));
       if (node?.backendDOMNodeId === undefined) return null;
       const { object } = await browser.send('DOM.resolveNode', { backendNodeId: node.backendDOMNodeId });
