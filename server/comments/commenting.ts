@@ -8,6 +8,7 @@ import { languageOf } from '#site/comments/with-comments.tsx';
 import { trapField } from '#site/messages/write-form.tsx';
 import type { Database } from '../db/connect.ts';
 import { newId } from '../db/new-id.ts';
+import { formField } from '../http/form-field.ts';
 import { limited } from '../http/limited.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { pagePolicy } from '../serve/page-policy.ts';
@@ -62,11 +63,6 @@ const pageAt = ({ entrance: { tree, kept }, path }: PassPage): Page | null => {
   const file = (path === '' || path.endsWith('/')) && Object.hasOwn(tree, index) ? tree[index] : undefined;
   return file ? withId(file) : null;
 };
-const text = (fields: unknown, name: string): string => {
-  const value = (fields as Record<string, unknown> | null)?.[name];
-  return typeof value === 'string' ? value : '';
-};
-
 /**
  * Comments by holders of a pass: without an account, by a name they choose, without script. They are sent to the page they are about,
  * so whoever cannot open it now cannot say anything of it.
@@ -123,20 +119,20 @@ export function commenting(
 
     async writes(request, reply, at) {
       const fields = request.body;
-      if (text(fields, commentField) === '') return false;
+      if (formField(fields, commentField) === '') return false;
       const page = pageAt(at);
       if (!page || !at.mayComment) return false;
       const { site } = at.entrance;
       const { typed, faults } = typedComment(fields);
       const html = (await blobs.read(page.hash)).toString();
       const words = wordsFor(languageOf(html)).comments;
-      const token = idSchema.safeParse(text(fields, tokenField)).data ?? newId();
+      const token = idSchema.safeParse(formField(fields, tokenField)).data ?? newId();
       const again = (status: number, problem: string | null = null) =>
         show(request, reply, at, page, status, { typed, faults, problem, token, asks: at.asks });
       if (!(await mayFromPlace(request, `${at.pass} comments from ${request.ip}`)))
         return again(429, words.tooMany);
       if (!(await mayWithPass(request, `${at.pass} comments`))) return again(429, words.tooMany);
-      if (text(fields, trapField) !== '') return again(422, wordsFor(languageOf(html)).write.trapped);
+      if (formField(fields, trapField) !== '') return again(422, wordsFor(languageOf(html)).write.trapped);
       if (Object.keys(faults).length > 0) return again(422);
       // What stood there when it was begun and is gone now: what is said is not lost, it is of the page.
       const place = placesOn(page.hash, html).find(({ part }) => part === typed.part);

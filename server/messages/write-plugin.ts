@@ -7,6 +7,7 @@ import { wordsFor } from '#core/public-words/words-for.ts';
 import { type Answer, answered } from '#site/messages/answered.tsx';
 import { placeField, trapField } from '#site/messages/write-form.tsx';
 import type { Database } from '../db/connect.ts';
+import { formField } from '../http/form-field.ts';
 import { limited } from '../http/limited.ts';
 import type { Mailing } from '../mail/mailing.ts';
 import type { BlobStore } from '../media/blob-store.ts';
@@ -20,11 +21,6 @@ import { ReadOverTokens } from './read-over.ts';
 const mostBytes = 64 * 1024;
 /** In an hour: looked over from one place, sent from one place, sent to one site. */
 const limits = { over: 120, sent: 10, toSite: 100 } as const;
-
-const text = (fields: unknown, name: string): string => {
-  const value = (fields as Record<string, unknown> | null)?.[name];
-  return typeof value === 'string' ? value : '';
-};
 
 /**
  * The forms by which readers write to a maker. They stand on released pages and are sent to the very page they stand on: whoever
@@ -53,19 +49,19 @@ export async function writing(
     words: PublicWords['write'],
   ): Promise<[status: number, answer: Answer]> {
     const fields = request.body;
-    const place = text(fields, placeField);
+    const place = formField(fields, placeField);
     const { typed, faults } = typedMessage(fields);
     const again = (status: number, problem: string | null = null): [number, Answer] => [
       status,
       { kind: 'again', typed, faults, problem },
     ];
     if (!(await mayLook(request, request.ip))) return again(429, words.tooMany);
-    if (text(fields, trapField) !== '') return again(422, words.trapped);
+    if (formField(fields, trapField) !== '') return again(422, words.trapped);
     if (Object.keys(faults).length > 0) return again(422);
     const of = { ...typed, entrance, place };
     const over = (message: Message): Answer => ({ kind: 'over', message, token: tokens.sign(of) });
-    const token = text(fields, 'token');
-    switch (text(fields, 'do')) {
+    const token = formField(fields, 'token');
+    switch (formField(fields, 'do')) {
       case 'change':
         return again(200);
       case 'send': {
@@ -93,7 +89,7 @@ export async function writing(
     const html = (await blobs.read(page.hash)).toString();
     const language = /<html lang="([^"]*)"/.exec(html)?.[1] ?? 'en';
     const [status, what] = await happens(request, site, base, wordsFor(language).write);
-    const body = answered(html, text(request.body, placeField), what);
+    const body = answered(html, formField(request.body, placeField), what);
     if (body === null) return closed(reply);
     return reply
       .code(status)

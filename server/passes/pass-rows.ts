@@ -15,21 +15,12 @@ export type PassRow = typeof passes.$inferSelect;
 const keptMs = 30 * 24 * 60 * 60 * 1000;
 
 /** Columns of what a maker says of a pass, with the instants that come of it. */
-function columnsOf({
-  label,
-  forWhom,
-  opens,
-  from,
-  until,
-  timeZone,
-  mayDownload,
-  mayComment,
-  asks,
-}: PassTerms) {
-  const window = passWindow({ from, until, timeZone });
+function columnsOf(terms: PassTerms) {
+  const said = passTermsSchema.parse(terms);
+  const window = passWindow(said);
   const fault = windowFault(window);
   if (fault) throw new Problem(422, 'no-window', fault, { field: 'until' });
-  return { label, forWhom, opens, from, until, timeZone, mayDownload, mayComment, asks, ...window };
+  return { ...said, ...window };
 }
 
 /** A pass as its maker has it. */

@@ -1,6 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { mostMadeAtOnce, type Pass } from '#contract/passes.ts';
+import { passTermsSchema } from '#core/passes/pass.ts';
 import { peopleFromText } from '#core/passes/people-from-text.ts';
 import { Segments } from '../../ui/segments.tsx';
 import { Loading, Trouble } from '../../ui/states.tsx';
@@ -12,20 +13,9 @@ import { PassRow } from './pass-row.tsx';
 import { SendDialog } from './send-dialog.tsx';
 import { usePasses } from './use-passes.ts';
 
-const draftOf = ({
-  label,
-  forWhom,
-  opens,
-  from,
-  until,
-  timeZone,
-  mayDownload,
-  mayComment,
-  asks,
-  hasPassword,
-}: Pass): PassDraft => ({
-  terms: { label, forWhom, opens, from, until, timeZone, mayDownload, mayComment, asks },
-  password: hasPassword ? { kind: 'kept' } : { kind: 'none' },
+const draftOf = (pass: Pass): PassDraft => ({
+  terms: passTermsSchema.parse(pass),
+  password: pass.hasPassword ? { kind: 'kept' } : { kind: 'none' },
 });
 
 /** Links made for somebody: who has one, what each opens and when; and the next one. */
