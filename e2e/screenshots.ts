@@ -103,6 +103,8 @@ await settle(1500);
 await shot('evidence');
 await page.goto(`${rooms}/feedback`, { waitUntil: 'networkidle0' });
 await driver.press('button', /Marit Soll/);
+// What comes first is what a maker sees first.
+await page.evaluate(() => document.querySelector('h1')?.scrollIntoView({ block: 'center' }));
 await shot('feedback');
 await page.goto(`${rooms}/check`, { waitUntil: 'networkidle0' });
 await driver.reads('It says “TODO”.');

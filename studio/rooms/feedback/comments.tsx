@@ -51,7 +51,7 @@ export function Comments({ site }: { site: string }) {
               ? 'Nobody has said anything yet'
               : of('waiting').length === 0
                 ? 'None waits for you'
-                : `${plural(of('waiting').length, 'comment waits', 'comments wait')} for you. Nobody else sees them.`}
+                : `${plural(of('waiting').length, 'comment waits', 'comments wait')} for you. Nobody else sees ${of('waiting').length === 1 ? 'it' : 'them'}.`}
           </p>
         </div>
         {comments.length > 0 && (
