@@ -208,7 +208,7 @@ describe('who gets what', () => {
     const heads = await studio.page.$$eval('thead th', (all) => all.map(({ innerText }) => innerText));
     expect(heads.join()).toMatch(/^Page,Stranger,Link,Tutors,Boatyard,/);
     const said = await studio.page.$$eval('tbody tr', (all) =>
-      all.map((row) => [...row.querySelectorAll('td .sr-only')].slice(0, 4).map((one) => one.textContent)),
+      all.map((row) => [...row.querySelectorAll('td [aria-label]')].slice(0, 4).map((one) => one.ariaLabel)),
     );
     expect(said).toContainEqual([
       'Stranger cannot open: Sailcloth satchel',

@@ -81,9 +81,9 @@ describe('files that are made to stop a server', () => {
   });
 
   test('an ordinary file is read while one of them is', async () => {
-    // Time enough for a busy machine to start what reads: what is asked here is not how fast that is. The other file is
-    // one that is read for as long as it may be, and ends by no limit of memory.
-    const patient = await TestServer.start({ READING_SECONDS: '50' });
+    // Far more time than any machine needs to start what reads: what is asked here is not how fast that is. The other
+    // file is one that is read for as long as it may be, and ends by no limit of memory; closing ends it at once.
+    const patient = await TestServer.start({ READING_SECONDS: '800' });
     const other = await patient.maker();
     const to = `/api/sites/${(await other.site()).site.id}/materials`;
     const send = (name: string, contents: Buffer) =>

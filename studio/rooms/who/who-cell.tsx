@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Gets } from '#core/access/who-gets-what.ts';
 import type { Column } from './columns.ts';
 
@@ -24,22 +25,23 @@ const Diamond = ({ hollow }: { hollow: boolean }) => (
   </svg>
 );
 
-/** Whether one kind of reader gets something. */
-export function WhoCell({ gets, column, of, href }: WhoCellProps) {
+/**
+ * Whether one kind of reader gets something. Drawn once, however often columns beside it come into sight; it is named by an attribute and
+ * not by hidden words, of which each would be a piece of its own to the browser.
+ */
+export const WhoCell = memo(function WhoCell({ gets, column, of, href }: WhoCellProps) {
   const { name, shut } = column;
-  const said = <span className="sr-only">{`${name} ${mark[gets]}: ${of}`}</span>;
+  const said = `${name} ${mark[gets]}: ${of}`;
   if (gets === 'no')
     return (
-      <span className="text-ink-3">
-        <span aria-hidden="true">–</span>
-        {said}
+      <span className="text-ink-3" role="img" aria-label={said}>
+        –
       </span>
     );
   const sign = <Diamond hollow={shut || gets === 'by-its-own-link'} />;
   return href === null ? (
-    <span className={`inline-grid ${shut ? 'text-ink-3' : ''}`}>
+    <span className={`inline-grid ${shut ? 'text-ink-3' : ''}`} role="img" aria-label={said}>
       {sign}
-      {said}
     </span>
   ) : (
     <a
@@ -47,10 +49,10 @@ export function WhoCell({ gets, column, of, href }: WhoCellProps) {
       href={href}
       target="_blank"
       rel="noreferrer"
+      aria-label={said}
       title={`${of}, as ${name} gets it`}
     >
       {sign}
-      {said}
     </a>
   );
-}
+});

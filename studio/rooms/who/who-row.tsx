@@ -44,7 +44,7 @@ export const WhoRow = memo(function WhoRow({ row, index, columns, from, to, open
       <th
         scope="row"
         aria-colindex={1}
-        className="sticky left-0 z-1 max-w-80 border-t border-line bg-paper p-1 pr-3 text-start font-normal phone:max-w-40"
+        className="z-1 max-w-80 group-data-aside/who:sticky group-data-aside/who:left-0 border-t border-line bg-paper p-1 pr-3 text-start font-normal phone:max-w-40"
         style={{ paddingInlineStart: 4 + row.depth * 18, height: rowPx }}
       >
         <span className="flex items-center gap-2">

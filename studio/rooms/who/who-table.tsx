@@ -11,6 +11,14 @@ const columnsWhole = 14;
 /** In pixels, as the widths of columns below say. */
 const columnPx = 96;
 const namesPx = 320;
+/** Columns come into sight so many at a time: each time, every row that is in sight is drawn again. */
+const atATime = 4;
+
+/** The range in whole steps. @returns its first and the one after its last */
+const wholeSteps = (first: number, end: number, count: number): [from: number, to: number] => [
+  Math.floor(first / atATime) * atATime,
+  Math.min(count, Math.ceil(end / atATime) * atATime),
+];
 
 const Gap = ({ px }: { px: number }) =>
   px > 0 ? (
@@ -24,6 +32,8 @@ export function WhoTable({ columns }: { columns: readonly Column[] }) {
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
   const rows = useWhoRows(columns, opened);
   const frame = useRef<HTMLDivElement>(null);
+  // Names that stay in sight are a layer of the browser each; until somebody goes sideways none is needed.
+  const [aside, setAside] = useState(false);
   const whole = rows.length <= drawnWhole;
   // eslint-disable-next-line react-hooks/incompatible-library -- this component is small and may draw as often as it likes
   const virtual = useVirtualizer({
@@ -42,11 +52,12 @@ export function WhoTable({ columns }: { columns: readonly Column[] }) {
     getScrollElement: () => frame.current,
     estimateSize: () => columnPx,
     paddingStart: namesPx,
-    overscan: 3,
+    overscan: 1,
   });
   const seen = across.getVirtualItems();
-  const from = wide ? (seen[0]?.index ?? 0) : 0;
-  const to = wide ? (seen.at(-1)?.index ?? -1) + 1 : columns.length;
+  const [from, to] = wide
+    ? wholeSteps(seen[0]?.index ?? 0, (seen.at(-1)?.index ?? -1) + 1, columns.length)
+    : [0, columns.length];
   const items = virtual.getVirtualItems();
   const drawn = whole ? rows.map((_, at) => at) : items.map(({ index }) => index);
   const toggle = useCallback(
@@ -61,7 +72,9 @@ export function WhoTable({ columns }: { columns: readonly Column[] }) {
   return (
     <div
       ref={frame}
-      className="relative min-h-0 overflow-auto pb-28 focus-visible:outline-3 focus-visible:outline-sky"
+      onScroll={({ currentTarget }) => setAside(currentTarget.scrollLeft !== 0)}
+      data-aside={aside || undefined}
+      className="group/who relative min-h-0 overflow-auto pb-28 focus-visible:outline-3 focus-visible:outline-sky"
       role="region"
       aria-label="Who gets what"
       // A table that is wider or longer than the room is scrolled by keys as well.
