@@ -89,7 +89,7 @@ describe('the maker', () => {
     await studio.reads('1 not read yet');
     await studio.reads('Tide clock, Wren');
     expect(await studio.axe()).toEqual([]);
-    await studio.press('button', 'Delete');
+    await studio.press('button', 'Delete what Old Ada Quill wrote');
     await studio.reads('What Old Ada Quill wrote is deleted.');
     await studio.press('button', 'Undo');
     await studio.reads('May I come on Friday?');

@@ -123,7 +123,7 @@ export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProp
           {blocked ? 'Take comments from this device again' : 'Take no more from this device'}
         </Button>
         <Button look="danger" onClick={onRemove}>
-          Delete
+          Delete<span className="sr-only"> what {name} said</span>
         </Button>
       </div>
     </li>

@@ -80,7 +80,7 @@ export function MessageRow({ message, open, onToggle, onRead, onRemove, onPutBac
                 </Button>
                 <Button onClick={() => onRead(!read)}>{read ? 'Mark as not read' : 'Mark as read'}</Button>
                 <Button look="danger" onClick={onRemove}>
-                  Delete
+                  Delete<span className="sr-only"> what {name} wrote</span>
                 </Button>
               </>
             )}
