@@ -7,6 +7,7 @@ import { pageSchema } from '#core/pages/page.ts';
 import { setTimeTermsSchema } from '#core/release/set-time.ts';
 import { siteSchema } from '#core/sites/site.ts';
 import { receivedCommentSchema } from './comments.ts';
+import { secondLookSchema } from './second-looks.ts';
 import { passSchema } from './passes.ts';
 
 const instant = z.iso.datetime();
@@ -27,6 +28,7 @@ const siteWithAll = z.object({
   handIns: z.array(handInTermsSchema.extend({ handedInAt: instant.nullable() })),
   setTimes: z.array(setTimeTermsSchema.extend({ doneAt: instant.nullable() })),
   comments: z.array(receivedCommentSchema.omit({ site: true, blocked: true, deleted: true })),
+  secondLooks: z.array(secondLookSchema),
   messages: z.array(messageSchema.extend({ at: instant, page: z.string() })),
   releases: z.array(
     z.object({

@@ -66,6 +66,9 @@ import { Outsider } from './outsider/outsider.ts';
 import { outsiderRoutes } from './outsider/routes.ts';
 import { passDoor } from './passes/pass-door.ts';
 import { PassTrees } from './passes/pass-trees.ts';
+import { lookDoor } from './second-look/look-door.ts';
+import { LookTrees } from './second-look/look-trees.ts';
+import { secondLookRoutes } from './second-look/routes.ts';
 import { sendPassRoutes } from './passes/send-routes.ts';
 import { passRoutes } from './passes/routes.ts';
 import { visitRoutes } from './visits/routes.ts';
@@ -154,6 +157,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   };
   const trees = new PassTrees(publishing, app.log);
   app.addHook('preClose', async () => trees.stop());
+  const looks = new LookTrees(publishing);
+  app.addHook('preClose', async () => looks.stop());
   const comments = new SiteComments(db, blobs);
   const open: PublicSites = new PublicSites(
     db,
@@ -272,6 +277,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     publishRoutes(maker, { ...publishing, open, published, jobs, now });
     visitRoutes(maker, { db, open, visits, now });
     passRoutes(maker, { db, open, trees, secret: deps.secret, visits, now });
+    secondLookRoutes(maker, { db, secret: deps.secret, now });
     sendPassRoutes(maker, { db, mailing, secret: deps.secret, publicOrigin: config.publicOrigin, now });
     previewRoutes(maker, { db, assets, blobs, reading, publicOrigin: config.publicOrigin });
 
@@ -303,6 +309,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     const write = await writing(readers, { db, blobs, mailing });
     writeForms(readers, { open, answer: write });
     shortDoor(readers, { db, secret: deps.secret, open, now });
+    lookDoor(readers, { db, blobs, trees: looks, answer, now });
     const { secret } = deps;
     await readers.register(async (door) =>
       passDoor(door, {

@@ -176,6 +176,25 @@ export const de: PublicWords = {
     blocked: 'Von diesem Gerät werden keine Kommentare mehr angenommen. Behalte deinen Text.',
   },
 
+  secondLook: {
+    draft: (who, until) =>
+      `Ein Entwurf, gezeigt für ${who} bis ${until}. Er ist nicht veröffentlicht: Behalte ihn bitte für dich.`,
+    toList: 'Zu deiner Liste',
+    title: (who) => `Was sagst du, ${who}?`,
+    why: 'Was du abhakst und fragst, sieht nur, wer das gemacht hat. Mach weiter, wann du willst; was behalten ist, bleibt.',
+    yes: 'Ja',
+    unsure: 'Eine Frage',
+    words: 'Was fragst du?',
+    where: 'Wo',
+    here: 'Diese Seite',
+    save: 'Behalten',
+    kept: (answered, of) => `Behalten: ${answered} von ${of} Zeilen.`,
+    tooLong: 'Eine Frage hat höchstens 500 Zeichen. Noch ist nichts behalten: Mach sie kürzer.',
+    tooMany:
+      'In der letzten Stunde wurde zu viel gesendet. Hier geht nichts verloren: Warte eine Weile und behalte es dann noch einmal.',
+    nothing: 'Es gibt keine Liste. Sieh dich um und erzähle, was du gesehen hast.',
+  },
+
   resume: {
     sections: {
       goals: 'Ich suche',

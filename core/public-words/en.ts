@@ -175,6 +175,24 @@ export const en: PublicWords = {
     blocked: 'Whoever made this takes no more comments from this device. Keep what you wrote.',
   },
 
+  secondLook: {
+    draft: (who, until) =>
+      `A draft, shown to ${who} until ${until}. It is not published: please keep it to yourself.`,
+    toList: 'To your list',
+    title: (who) => `What do you say, ${who}?`,
+    why: 'Only whoever made this sees what you tick and ask. Go on whenever you like; what is kept stays.',
+    yes: 'Yes',
+    unsure: 'A question',
+    words: 'What do you ask?',
+    where: 'Where',
+    here: 'This page',
+    save: 'Keep it',
+    kept: (answered, of) => `Kept: ${answered} of ${of} lines.`,
+    tooLong: 'A question can be at most 500 characters long. Nothing is kept yet: make it shorter.',
+    tooMany: 'Too much was sent in the last hour. Nothing is lost here: wait a while, then keep it again.',
+    nothing: 'There is no list. Look around, and tell whoever made this what you saw.',
+  },
+
   resume: {
     sections: {
       goals: 'Looking for',

@@ -175,6 +175,25 @@ export const es: PublicWords = {
     blocked: 'No se admiten más comentarios de este dispositivo. Guarda lo que escribiste.',
   },
 
+  secondLook: {
+    draft: (who, until) =>
+      `Un borrador, mostrado a ${who} hasta el ${until}. No está publicado: por favor, no lo pases a nadie.`,
+    toList: 'A tu lista',
+    title: (who) => `¿Qué dices, ${who}?`,
+    why: 'Lo que marcas y preguntas solo lo ve quien ha hecho esto. Sigue cuando quieras; lo guardado se queda.',
+    yes: 'Sí',
+    unsure: 'Una pregunta',
+    words: '¿Qué preguntas?',
+    where: 'Dónde',
+    here: 'Esta página',
+    save: 'Guardar',
+    kept: (answered, of) => `Guardado: ${answered} de ${of} líneas.`,
+    tooLong: 'Una pregunta tiene como mucho 500 caracteres. Aún no se ha guardado nada: hazla más corta.',
+    tooMany:
+      'Se ha enviado demasiado en la última hora. Aquí no se pierde nada: espera un rato y guarda otra vez.',
+    nothing: 'No hay lista. Mira lo que hay y cuenta lo que has visto.',
+  },
+
   resume: {
     sections: {
       goals: 'Busco',

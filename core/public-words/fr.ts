@@ -178,6 +178,25 @@ export const fr: PublicWords = {
     blocked: 'Les commentaires de cet appareil ne sont plus acceptés. Gardez ce que vous avez écrit.',
   },
 
+  secondLook: {
+    draft: (who, until) =>
+      `Un brouillon, montré à ${who} jusqu’au ${until}. Il n’est pas publié : merci de le garder pour vous.`,
+    toList: 'Vers votre liste',
+    title: (who) => `Qu’en dites-vous, ${who} ?`,
+    why: 'Seule la personne qui a fait ce site voit ce que vous cochez et demandez. Continuez quand vous voulez ; ce qui est gardé reste.',
+    yes: 'Oui',
+    unsure: 'Une question',
+    words: 'Que demandez-vous ?',
+    where: 'Où',
+    here: 'Cette page',
+    save: 'Garder',
+    kept: (answered, of) => `Gardé : ${answered} lignes sur ${of}.`,
+    tooLong: 'Une question compte au plus 500 caractères. Rien n’est encore gardé : raccourcissez-la.',
+    tooMany:
+      'Trop d’envois dans la dernière heure. Rien n’est perdu ici : attendez un moment, puis gardez de nouveau.',
+    nothing: 'Il n’y a pas de liste. Regardez, puis racontez ce que vous avez vu.',
+  },
+
   resume: {
     sections: {
       goals: 'Je cherche',

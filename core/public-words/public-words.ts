@@ -142,6 +142,27 @@ export interface PublicWords {
     blocked: string;
   };
 
+  /** Around a draft that somebody looks at for its maker, and on the list they tick. */
+  secondLook: {
+    /** Above it. Both as they stand there: a name, a day. */
+    draft: (who: string, until: string) => string;
+    toList: string;
+    title: (who: string) => string;
+    why: string;
+    yes: string;
+    unsure: string;
+    words: string;
+    /** Before the part that is asked about. */
+    where: string;
+    here: string;
+    save: string;
+    kept: (answered: number, of: number) => string;
+    tooLong: string;
+    tooMany: string;
+    /** Where there is no list. */
+    nothing: string;
+  };
+
   /** On the form by which readers write to the maker. */
   write: {
     /** Where a form would stand, in a copy of the site that lies on a disk. */

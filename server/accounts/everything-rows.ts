@@ -12,6 +12,7 @@ import { sourceOf } from '../db/release-source.ts';
 import { materialOf } from '../db/rows/material-row.ts';
 import { accounts, handIns, linkKeys, materials, messages, releases, setTimes, sites } from '../db/schema.ts';
 import { passOf, passRows } from '../passes/pass-rows.ts';
+import { lookOf, lookRows } from '../second-look/look-rows.ts';
 import { loadDraft, type SiteRow } from '../sites/load-draft.ts';
 import { formerAddressesOf } from '../sites/site-rows.ts';
 
@@ -50,6 +51,7 @@ async function siteWithAll(db: Database, row: SiteRow, secret: Buffer): Promise<
     comments: said
       .filter(({ site: on, deleted }) => on.id === row.id && !deleted)
       .map(({ site: _site, blocked: _blocked, deleted: _deleted, ...comment }) => comment),
+    secondLooks: (await lookRows(db, row.id)).map((look) => lookOf(look, secret, new Date())),
     messages: written
       .filter(({ deletedAt }) => deletedAt === null)
       .map(({ name, from, words, page, createdAt }) => ({

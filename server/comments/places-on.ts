@@ -42,3 +42,11 @@ export function placesOn(hash: string, html: string): readonly PlaceOnPage[] {
   known.set(hash, places);
   return places;
 }
+
+/** What a released page is called: the heading above all of it, else what its window says. */
+export function pageTitleIn(html: string): string {
+  const { children } = parseDocument(html);
+  const named = (tag: string) => findOne(({ name }) => name === tag, children, true);
+  const heading = named('h1') ?? named('title');
+  return cut(plain(heading ? textContent(heading) : ''), nameLength);
+}

@@ -16,6 +16,13 @@ import { lookAtPictures } from '#contract/pictures.ts';
 import { findInWords } from '#contract/materials.ts';
 import { changePage, createPage } from '#contract/pages.ts';
 import { changeComment, listComments } from '#contract/comments.ts';
+import {
+  askForSecondLook,
+  endSecondLook,
+  listSecondLooks,
+  removeSecondLook,
+} from '#contract/second-looks.ts';
+import { keepAnswers } from '../second-look/look-rows.ts';
 import { changeMessage, countUnread, openBox, sendCopies } from '#contract/messages.ts';
 import { getFolder } from '#contract/folder.ts';
 import { countVisits, forgetVisits, getVisits } from '#contract/visits.ts';
@@ -130,6 +137,9 @@ const others = `
   insert into comment (id, site_id, page, about, writer, name, words, blocked_at, deleted_at)
     select 'c' || n, 's' || (n % 2000 + 1), 'p' || n, '', 'w' || n, 'Ada', 'Hello',
       case when n % 400 = 0 then now() end, case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
+  insert into second_look (id, site_id, who, "as", lines, key_hash, ends_at)
+    select 'look' || n, 's' || (n % 2000 + 1), 'Juno', '{"kind":"whole"}', '[]', md5('l' || n), now()
+      from generate_series(1, 8000) n;
   insert into visit (site_id, day, link, path, visits, visitors)
     select 's' || (n % 2000 + 1), '2098-12-0' || (n % 9 + 1), 'address', 'p-' || n, 1, 1 from generate_series(1, 8000) n;
   insert into page_time (site_id, page_id, told, published_at, changed_at)
@@ -246,6 +256,16 @@ async function aDay(): Promise<void> {
   await maker.call(removePass, { params: ofPass });
   await maker.call(restorePass, { params: ofPass });
   await maker.call(listPasses, { params });
+  const { looks } = await maker.call(askForSecondLook, {
+    params,
+    body: { who: 'Juno', as: { kind: 'pass', pass: pass?.id ?? '' }, lines: [], days: 3 },
+  });
+  const ofLook = { ...params, look: looks[0]?.id ?? '' };
+  await server.get(looks[0]?.link ?? '');
+  await keepAnswers(server.database.db, ofLook.look, new Date(), () => ({}));
+  await maker.call(listSecondLooks, { params });
+  await maker.call(endSecondLook, { params: ofLook });
+  await maker.call(removeSecondLook, { params: ofLook });
   await commentsOf(server.database.db, site.id);
   await takeIn(server.database.db, {
     ...{ id: 'comment-one', site: site.id, pass: pass?.id ?? '', page, part: null, writer: 'w', name: 'Ada' },

@@ -29,6 +29,7 @@ import type { Finding, OutsiderWhy } from '#core/outsider/outsider-test.ts';
 import type { LetterAbout } from '#core/letters/letter-about.ts';
 import type { GivenLink } from '#core/access/given-link.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
+import type { AskedLine, LookAnswers, LookedAtAs } from '#core/second-look/second-look.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
 
 const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
@@ -618,6 +619,34 @@ export const passes = pgTable(
     index('pass_deleted')
       .on(table.deletedAt)
       .where(sql`deleted_at is not null`),
+  ],
+);
+
+/** Drafts that somebody looks at for their maker, with the list they tick. */
+export const secondLooks = pgTable(
+  'second_look',
+  {
+    id: text('id').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    who: text('who').notNull(),
+    as: jsonb('as').$type<LookedAtAs>().notNull(),
+    lines: jsonb('lines').$type<AskedLine[]>().notNull(),
+    answers: jsonb('answers').$type<LookAnswers>().notNull().default({}),
+    /** SHA-256 of the key: a stolen table opens nothing. */
+    keyHash: text('key_hash').notNull(),
+    endsAt: when('ends_at').notNull(),
+    endedAt: when('ended_at'),
+    answeredAt: when('answered_at'),
+    createdAt: createdAt(),
+    /** The files of the draft as it was last looked at, and what it was made of; see `draftStamp`. */
+    stamp: text('stamp'),
+    tree: jsonb('tree').$type<FileTree>(),
+  },
+  (table) => [
+    uniqueIndex('second_look_key_hash').on(table.keyHash),
+    index('second_look_site').on(table.siteId, table.createdAt),
   ],
 );
 

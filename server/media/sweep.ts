@@ -16,6 +16,7 @@ import {
   releasePieces,
   releases,
   renderedPages,
+  secondLooks,
 } from '../db/schema.ts';
 import type { StoredAssets } from '../publish/site-assets.ts';
 import { forgetOldDeletions } from './allowance.ts';
@@ -101,6 +102,7 @@ async function publishedIn(db: Executor): Promise<Set<string>> {
     }
   }
   for (const { tree } of await db.select({ tree: passTrees.tree }).from(passTrees)) nameTree(tree);
+  for (const { tree } of await db.select({ tree: secondLooks.tree }).from(secondLooks)) nameTree(tree);
   return named;
 }
 

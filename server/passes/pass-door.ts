@@ -1,10 +1,9 @@
 import cookie from '@fastify/cookie';
-import { createHash } from 'node:crypto';
 import { setTimeout as after } from 'node:timers/promises';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { passState } from '#core/passes/pass-state.ts';
 import { doorWords } from '#core/public-words/door-words.ts';
-import { doorPageStyle, passwordField, renderDoorPage, renderMakingPage } from '#site/render/door-page.tsx';
+import { passwordField, renderDoorPage, renderMakingPage } from '#site/render/door-page.tsx';
 import { isPassword } from '../accounts/password-hash.ts';
 import { commenting } from '../comments/commenting.ts';
 import type { SiteComments } from '../comments/site-comments.ts';
@@ -13,6 +12,7 @@ import { limited } from '../http/limited.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { type Answer, closed } from '../serve/answering.ts';
 import type { Entrance, FoundPass, PublicSites } from '../serve/public-sites.ts';
+import { doorHeaders } from './door-headers.ts';
 import { DoorTokens } from './door-tokens.ts';
 import { looksLikeKey } from './pass-key.ts';
 
@@ -20,16 +20,6 @@ import { looksLikeKey } from './pass-key.ts';
 const limits = { fromPlace: 60, atAll: 200 } as const;
 /** So long somebody waits for what is made for the first time, before they are told so; in ms. */
 const patienceMs = 8000;
-
-const styleHash = createHash('sha256').update(doorPageStyle).digest('base64');
-const doorHeaders = {
-  'content-type': 'text/html; charset=utf-8',
-  'content-security-policy': `default-src 'none'; style-src 'sha256-${styleHash}'; font-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'self'`,
-  'x-content-type-options': 'nosniff',
-  'referrer-policy': 'no-referrer',
-  'x-robots-tag': 'noindex',
-  'cache-control': 'no-store',
-};
 
 interface PassDoorDeps {
   open: PublicSites;

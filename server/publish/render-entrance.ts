@@ -27,6 +27,8 @@ const sha256 = (text: string, encoding: 'hex' | 'base64'): string =>
 function wordsAsText(language: string): string {
   const {
     kinds: _,
+    // Never on a page of a release.
+    secondLook: __,
     profiles,
     write,
     comments,

@@ -136,14 +136,16 @@ export function answering({
     return reply.headers(headers).send(body);
   }
 
+  async function saidOn(file: ManifestFile, site: string): Promise<string | null> {
+    if (file.page === undefined || !comments) return null;
+    const opened = { site, file: { ...file, page: file.page }, reader: { pass: null, writer: null } };
+    return comments.onPage(opened, null);
+  }
+
   /** The page with what its reader gets of what is said of it; null where that is nothing. */
   async function said(file: ManifestFile, entrance: Entrance): Promise<Buffer | null> {
-    if (entrance.kept || file.page === undefined) return null;
-    const opened = {
-      ...{ site: entrance.site, file: { ...file, page: file.page } },
-      reader: { pass: null, writer: null },
-    };
-    const html = entrance.said ? await entrance.said(file) : await comments?.onPage(opened, null);
+    if (entrance.kept) return null;
+    const html = entrance.said ? await entrance.said(file) : await saidOn(file, entrance.site);
     return html ? Buffer.from(html) : null;
   }
 
