@@ -26,6 +26,9 @@ import { addNote } from '#server/links/note-material.ts';
 import type { LinkDeps } from '#server/links/read-link.ts';
 import { changeComment, takeIn } from '#server/comments/comment-rows.ts';
 import { addPasses, changePassRow, passRows } from '#server/passes/pass-rows.ts';
+import { addLook, keepAnswers, lookRows } from '#server/second-look/look-rows.ts';
+import { partnerList } from '#core/second-look/partner-list.ts';
+import type { LookAnswer } from '#core/second-look/second-look.ts';
 import { importMaterial, type ImportDeps } from '#server/media/import-material.ts';
 import { emptyPage } from '#server/pages/new-page.ts';
 import type { PublishDeps } from '#server/publish/made-files.ts';
@@ -38,6 +41,7 @@ import { partsWithMoments } from './moments-of-pages.ts';
 import { addHandIn, dueHandIns, handedIn } from '#server/hand-ins/hand-in-rows.ts';
 import { demoHandIns } from './hand-ins-scenario.ts';
 import { demoPasses, demoTimeZone } from './passes-scenario.ts';
+import { demoSecondLook } from './second-look-scenario.ts';
 import { partsOfResume } from './resume-of-maker.ts';
 import {
   aboutMaker,
@@ -492,5 +496,18 @@ export async function seedDemo(
     });
     await changeComment(db, account, id, state, new Date());
   }
+  const { who, days, said } = demoSecondLook;
+  const lines = partnerList(newId);
+  await addLook(db, site, secret, { who, as: { kind: 'whole' }, lines }, days, new Date());
+  const [look] = await lookRows(db, site);
+  const answers: Record<string, LookAnswer> = {};
+  for (const [at, line] of lines.entries()) {
+    const answer = said[at];
+    if (answer?.says === 'yes') answers[line.id] = answer;
+    if (answer?.says !== 'unsure') continue;
+    const page = made.find(({ title }) => title === answer.on)?.id ?? '';
+    answers[line.id] = { says: 'unsure', words: answer.words, at: { page, part: null, about: answer.on } };
+  }
+  await keepAnswers(db, look?.id ?? '', new Date(), () => answers);
   return true;
 }

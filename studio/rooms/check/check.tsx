@@ -17,6 +17,7 @@ import { isRule } from './lists/rule-words.ts';
 import { LetStandList, type Stands } from './let-stand-list.tsx';
 import { PageFindings } from './page-findings.tsx';
 import { GoodOrder } from './good-order.tsx';
+import { SecondLooks } from './second-look/second-looks.tsx';
 
 interface Looked {
   page: Page;
@@ -91,12 +92,13 @@ export function Check() {
     if (of.size === 0) return 'unknown';
     return going.reduce((sum, { findings }) => sum + findings.filter((one) => one.rule === rule).length, 0);
   };
+  const looking = of.size === 0 && state.pages.length > 0;
   const keptHas = count(kept, weight);
   return (
     <div className="px-4 pt-5 pb-28 md:px-6">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-3 pb-5">
         <h1>Check</h1>
-        <GoodOrder good={good} of={going.length} />
+        {!looking && !failed && <GoodOrder good={good} of={going.length} />}
         <SaveWords />
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-8 gap-y-10 min-[1100px]:grid-cols-[minmax(0,1fr)_20rem]">
@@ -122,7 +124,11 @@ export function Check() {
               </h2>
               {count(going, weight) === 0 && (
                 <p className="text-base leading-6 text-ink-2">
-                  {going.length === 0 ? 'No page is meant for readers yet.' : none[weight]}
+                  {looking
+                    ? 'Your pages are being looked at.'
+                    : going.length === 0
+                      ? 'No page is meant for readers yet.'
+                      : none[weight]}
                 </p>
               )}
               <List looked={going} weight={weight} onWaive={waive} />
@@ -147,7 +153,10 @@ export function Check() {
             />
           </div>
         )}
-        <Lists leftOf={leftOf} />
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-10">
+          <SecondLooks />
+          <Lists leftOf={leftOf} />
+        </div>
       </div>
     </div>
   );

@@ -8,18 +8,12 @@ import { AltField } from '../../materials/alt-field.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { Button } from '../../ui/button.tsx';
 import { LetStand } from './let-stand.tsx';
+import { wayTo } from './way-to.ts';
 
 const signs = {
   needed: { Icon: TriangleAlert, look: 'text-clay', heard: 'Needed' },
   nice: { Icon: Circle, look: 'text-sky', heard: 'Nice to have' },
 } as const;
-
-/** Where a finding leads: the very part, in the room in which its page is made. */
-function wayTo({ page, part }: Finding, kind: PageKind, base: string): string {
-  if (kind === 'about') return `${base}/about`;
-  if (kind === 'resume') return `${base}/about/resume`;
-  return `${base}/projects/${page}${part === null ? '' : `?part=${part}`}`;
-}
 
 interface FindingItemProps {
   finding: Finding;

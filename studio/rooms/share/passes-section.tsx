@@ -6,6 +6,7 @@ import { call } from '../../api/call.ts';
 import { passStateAt } from '../../api/pass-state-now.ts';
 import { passesKey } from '../../api/passes-key.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useSecondLooks } from '../../api/use-second-looks.ts';
 import { Button } from '../../ui/button.tsx';
 
 /** Links made for somebody, in short: the room behind it has each. */
@@ -16,6 +17,8 @@ export function PassesSection() {
     queryKey: passesKey(site),
     queryFn: () => call(listPasses, { params: { site } }),
   });
+  const { data: looked } = useSecondLooks(site);
+  const lookers = looked?.looks.filter(({ link }) => link !== null).map(({ who }) => who) ?? [];
   const now = new Date();
   const passes = data?.passes ?? [];
   const open = passes.filter((pass) => passStateAt(pass, now) === 'open');
@@ -37,6 +40,14 @@ export function PassesSection() {
           <Link to="passes">{passes.length === 0 ? 'Make a pass' : 'All passes, and new ones'}</Link>
         </Button>
       </p>
+      {lookers.length > 0 && (
+        <p className="note">
+          Your draft is open to {lookers.join(', ')}, for a second look.{' '}
+          <Link className="link" to="../check">
+            Read it in Check
+          </Link>
+        </p>
+      )}
     </section>
   );
 }

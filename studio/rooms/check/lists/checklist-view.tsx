@@ -1,11 +1,20 @@
 import { CircleCheck, CircleDashed } from 'lucide-react';
 import { type Checklist, type ChecklistLine, toldLines } from '#core/check/lists/checklist.ts';
 import { type LeftOf, lineState, progressOf } from '#core/check/lists/progress.ts';
+import type { LookAnswer } from '#core/second-look/second-look.ts';
 import { CheckField } from '../../../ui/check-field.tsx';
+
+/** What somebody who was asked to look said to a line. */
+export interface SaidToLine {
+  who: string;
+  answer: LookAnswer;
+}
 
 interface ChecklistViewProps {
   list: Checklist;
   leftOf: LeftOf;
+  /** What others say to a line, beside its maker's own tick. */
+  saidTo: (line: string) => readonly SaidToLine[];
   onTick: (line: string, done: boolean) => void;
 }
 
@@ -34,8 +43,24 @@ function Line({
   );
 }
 
+/** What others say to a line. */
+function Said({ said }: { said: readonly SaidToLine[] }) {
+  if (said.length === 0) return null;
+  return (
+    <ul className="note ps-8">
+      {said.map(({ who, answer }, at) => (
+        <li key={at} className="[overflow-wrap:anywhere]">
+          {answer.says === 'yes'
+            ? `${who}: yes`
+            : `${who} asks${answer.words === '' ? ' here' : `: “${answer.words}”`}`}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** A list as it is worked through. */
-export function ChecklistView({ list, leftOf, onTick }: ChecklistViewProps) {
+export function ChecklistView({ list, leftOf, saidTo, onTick }: ChecklistViewProps) {
   const progress = progressOf(list, leftOf);
   const groups = [
     { name: 'Essentials', essential: true, ...progress.essentials },
@@ -58,6 +83,7 @@ export function ChecklistView({ list, leftOf, onTick }: ChecklistViewProps) {
               .map((line) => (
                 <li key={line.id}>
                   <Line {...{ line, leftOf, onTick }} />
+                  <Said said={saidTo(line.id)} />
                 </li>
               ))}
           </ul>

@@ -4,6 +4,7 @@ import type { LeftOf } from '#core/check/lists/progress.ts';
 import { readChecklist } from '#core/check/lists/checklist-file.ts';
 import { starterList } from '#core/check/lists/starter-list.ts';
 import { useSite } from '../../../api/site-context.tsx';
+import { useSecondLooks } from '../../../api/use-second-looks.ts';
 import { useUndoNotice } from '../../../api/use-undo-notice.ts';
 import { newId } from '../../../parts/new-id.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -19,6 +20,12 @@ export function Lists({ leftOf }: { leftOf: LeftOf }) {
   const undoNotice = useUndoNotice();
   const id = useId();
   const { lists } = state.site;
+  const { data: asked } = useSecondLooks(state.site.id);
+  const saidTo = (line: string) =>
+    (asked?.looks ?? []).flatMap(({ who, lines, answers }) => {
+      const answer = lines.some(({ id: one }) => one === line) ? answers[line] : undefined;
+      return answer ? [{ who, answer }] : [];
+    });
   const isFull = lists.length >= mostLists;
   const put = (list: Checklist, label: string) =>
     changeSite({ lists: now().site.lists.map((one) => (one.id === list.id ? list : one)) }, label);
@@ -37,12 +44,15 @@ export function Lists({ leftOf }: { leftOf: LeftOf }) {
         <h2 id={`${id}-title`} className="text-l">
           Lists
         </h2>
-        <p className="note">Only you see them and what is ticked. Nothing waits for them.</p>
+        <p className="note">
+          Only you see them and what is ticked, unless you ask for a second look with one. Nothing waits for
+          them.
+        </p>
       </div>
       {lists.map((list) => (
         <OneList
           key={list.id}
-          {...{ list, leftOf }}
+          {...{ list, leftOf, saidTo }}
           onChange={put}
           onDelete={() => {
             changeSite({ lists: now().site.lists.filter((one) => one.id !== list.id) }, 'A list deleted');

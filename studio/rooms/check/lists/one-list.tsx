@@ -7,17 +7,18 @@ import { fileNameOf, saveText } from '../../../ui/save-text.ts';
 import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { ChecklistEditor } from './checklist-editor.tsx';
-import { ChecklistView } from './checklist-view.tsx';
+import { ChecklistView, type SaidToLine } from './checklist-view.tsx';
 
 interface OneListProps {
   list: Checklist;
   leftOf: LeftOf;
+  saidTo: (line: string) => readonly SaidToLine[];
   onChange: (list: Checklist, label: string) => void;
   onDelete: () => void;
 }
 
 /** One list, with what can be done with it. */
-export function OneList({ list, leftOf, onChange, onDelete }: OneListProps) {
+export function OneList({ list, leftOf, saidTo, onChange, onDelete }: OneListProps) {
   const id = useId();
   const [writing, setWriting] = useState(list.name === '' && list.lines.length === 0);
   const [printing, setPrinting] = useState(false);
@@ -60,7 +61,7 @@ export function OneList({ list, leftOf, onChange, onDelete }: OneListProps) {
         <ChecklistEditor list={list} onChange={(now) => onChange(now, `Words of the list ${name}`)} />
       ) : (
         <ChecklistView
-          {...{ list, leftOf }}
+          {...{ list, leftOf, saidTo }}
           onTick={(line, done) =>
             onChange(
               { ...list, lines: list.lines.map((one) => (one.id === line ? { ...one, done } : one)) },
