@@ -73,7 +73,7 @@ describe('files that are made to stop a server', () => {
   });
 
   test('after all of them an ordinary file is read as ever', async () => {
-    // This server reads for seconds only, in which a busy machine may not even have begun: then it is asked again.
+    // This server reads for seconds only, which a busy machine may need for a note as well: then it is asked again.
     const tries: number[] = [];
     while (tries.at(-1) !== 200 && tries.length < 12)
       tries.push((await upload('note.md', Buffer.from('# A stool\n\nFrom one board.'))).statusCode);
@@ -84,14 +84,19 @@ describe('files that are made to stop a server', () => {
     // Far more time than any machine needs to start what reads: what is asked here is not how fast that is. The other
     // file is one that is read for as long as it may be, and ends by no limit of memory; closing ends it at once.
     const patient = await TestServer.start({ READING_SECONDS: '800' });
-    const other = await patient.maker();
-    const to = `/api/sites/${(await other.site()).site.id}/materials`;
-    const send = (name: string, contents: Buffer) =>
-      other.raw('POST', `${to}?name=${name}`, contents, 'application/octet-stream');
+    const [one, other] = [await patient.maker(), await patient.maker()];
+    // Of one maker's files only so many are read at once that a process is left for somebody else's.
+    const send = async (by: TestMaker, name: string, contents: Buffer) =>
+      by.raw(
+        'POST',
+        `/api/sites/${(await by.site()).site.id}/materials?name=${name}`,
+        contents,
+        'application/octet-stream',
+      );
     const hostile = hostileFiles.find(({ name }) => name === 'paths.pdf');
     let ended = false;
-    const slow = send('slow.pdf', hostile?.make() ?? Buffer.alloc(0)).then(() => (ended = true));
-    const note = await send('note.md', Buffer.from('# A stool\n\nFrom one board.'));
+    const slow = send(one, 'slow.pdf', hostile?.make() ?? Buffer.alloc(0)).then(() => (ended = true));
+    const note = await send(other, 'note.md', Buffer.from('# A stool\n\nFrom one board.'));
     expect([note.statusCode, ended]).toEqual([200, false]);
     patient.reading.close();
     await slow;

@@ -24,6 +24,8 @@ export const readingLimits = (cores: number): ReadingLimits => ({
 
 /** A process that holds more than this after a task is replaced, so that the next task finds the whole limit free. */
 const replacedAt = 0.45;
+/** One that has not begun after this long is ended, in ms: no ordinary machine takes a tenth of it. */
+const startMs = 60_000;
 /** One that had nothing to do for this long is ended, in ms. */
 const idleMs = 20_000;
 
@@ -46,6 +48,8 @@ const quietMs = 1500;
 interface Process {
   child: ChildProcess;
   job: Job | null;
+  /** Has begun; until then it reads nothing, and what it is given has all its time. */
+  ready: boolean;
   /** Has done something already. */
   used: boolean;
   slow: boolean;
@@ -164,7 +168,15 @@ export class Reading {
       // What a reader prints of a broken file is nobody's business.
       stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
     });
-    const one: Process = { child, job: null, used: false, slow: false, stopped: false, timer: undefined };
+    const one: Process = {
+      child,
+      job: null,
+      ready: false,
+      used: false,
+      slow: false,
+      stopped: false,
+      timer: undefined,
+    };
     this.#processes.add(one);
     child.on('message', (raw) => this.#answered(one, raw));
     child.on('error', () => this.#ended(one));
@@ -173,23 +185,33 @@ export class Reading {
   }
 
   #give(one: Process, job: Job): void {
-    const { readMs, makeMs } = this.#limits;
     one.job = job;
+    this.#time(one, job);
+    one.child.send({ name: job.name, input: job.input }, () => {});
+  }
+
+  /** Ends a process that takes too long for what it was given. A machine that starts it slowly takes nothing from that time. */
+  #time(one: Process, { name }: Job): void {
+    const { readMs, makeMs } = this.#limits;
     clearTimeout(one.timer);
     one.timer = setTimeout(
       () => {
         one.slow = true;
         one.child.kill('SIGKILL');
       },
-      job.name === 'file' || job.name === 'picture' ? readMs : makeMs,
+      one.ready ? (name === 'file' || name === 'picture' ? readMs : makeMs) : Math.max(startMs, readMs),
     );
-    one.child.send({ name: job.name, input: job.input }, () => {});
   }
 
   #answered(one: Process, raw: unknown): void {
     const answer = answerSchema.parse(raw);
     const { job } = one;
-    if (answer.kind === 'ready' || !job) return;
+    if (answer.kind === 'ready') {
+      one.ready = true;
+      if (job) this.#time(one, job);
+      return;
+    }
+    if (!job) return;
     clearTimeout(one.timer);
     one.job = null;
     one.used = true;
