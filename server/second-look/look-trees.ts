@@ -73,8 +73,8 @@ export class LookTrees {
     this.#stopped.abort(new Error('The server is stopping.'));
   }
 
-  /** @returns null where its reader would get nothing */
-  async of(at: LookedAt): Promise<FileTree | null> {
+  /** @returns null where its reader would get nothing; `making` where the draft is written faster than it can be made */
+  async of(at: LookedAt): Promise<FileTree | 'making' | null> {
     const { db, rendererVersion } = this.#deps;
     for (let n = 0; n < tries; n++) {
       const stamp = await draftStamp(db, at, rendererVersion);
@@ -91,7 +91,7 @@ export class LookTrees {
       // Making it may have taken long: whatever was lowered meanwhile is not shown.
       if ((await draftStamp(db, at, rendererVersion)) === stamp) return tree;
     }
-    throw new Error('The draft is being written faster than it can be shown.');
+    return 'making';
   }
 
   async #make({ look, account }: LookedAt, stamp: string): Promise<FileTree | null> {
