@@ -43,7 +43,7 @@ export function PassesSection() {
       {lookers.length > 0 && (
         <p className="note">
           Your draft is open to {lookers.join(', ')}, for a second look.{' '}
-          <Link className="link" to="../check">
+          <Link className="link" to={`/${site}/check`}>
             Read it in Check
           </Link>
         </p>
