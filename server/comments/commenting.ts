@@ -11,8 +11,9 @@ import { newId } from '../db/new-id.ts';
 import { formField } from '../http/form-field.ts';
 import { limited } from '../http/limited.ts';
 import type { BlobStore } from '../media/blob-store.ts';
-import { pagePolicy } from '../serve/page-policy.ts';
+import { pageAt } from '../serve/page-at.ts';
 import type { Entrance } from '../serve/public-sites.ts';
+import { sendWrittenPage } from '../serve/send-written-page.ts';
 import { nameOf, takeIn } from './comment-rows.ts';
 import { placesOn } from './places-on.ts';
 import type { SiteComments } from './site-comments.ts';
@@ -57,12 +58,11 @@ export interface Commenting {
 type Page = ManifestFile & { page: string };
 const withId = (file: ManifestFile): Page | null =>
   file.page === undefined ? null : { ...file, page: file.page };
-const pageAt = ({ entrance: { tree, kept }, path }: PassPage): Page | null => {
-  if (kept) return null;
-  const index = `${path}index.html`;
-  const file = (path === '' || path.endsWith('/')) && Object.hasOwn(tree, index) ? tree[index] : undefined;
-  return file ? withId(file) : null;
+const openedPage = ({ entrance: { tree, kept }, path }: PassPage): Page | null => {
+  const file = kept ? null : pageAt(tree, path);
+  return file && withId(file);
 };
+
 /**
  * Comments by holders of a pass: without an account, by a name they choose, without script. They are sent to the page they are about,
  * so whoever cannot open it now cannot say anything of it.
@@ -89,17 +89,7 @@ export function commenting(
     const writer = writerOf(request.cookies[cookie], pass);
     const html = await comments.onPage({ site: entrance.site, file: page, reader: { pass, writer } }, form);
     if (html === null) return false;
-    void reply
-      .code(status)
-      .headers({
-        'content-type': 'text/html; charset=utf-8',
-        'content-security-policy': pagePolicy({ ...page, writes: true }),
-        'x-content-type-options': 'nosniff',
-        'x-robots-tag': 'noindex',
-        'referrer-policy': 'no-referrer',
-        'cache-control': 'no-store',
-      })
-      .send(html);
+    void sendWrittenPage(reply, status, page, html);
     return true;
   }
 
@@ -120,7 +110,7 @@ export function commenting(
     async writes(request, reply, at) {
       const fields = request.body;
       if (formField(fields, commentField) === '') return false;
-      const page = pageAt(at);
+      const page = openedPage(at);
       if (!page || !at.mayComment) return false;
       const { site } = at.entrance;
       const { typed, faults } = typedComment(fields);

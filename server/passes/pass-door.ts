@@ -1,9 +1,8 @@
 import cookie from '@fastify/cookie';
-import { setTimeout as after } from 'node:timers/promises';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { passState } from '#core/passes/pass-state.ts';
 import { doorWords } from '#core/public-words/door-words.ts';
-import { passwordField, renderDoorPage, renderMakingPage } from '#site/render/door-page.tsx';
+import { passwordField, renderDoorPage } from '#site/render/door-page.tsx';
 import { isPassword } from '../accounts/password-hash.ts';
 import { commenting } from '../comments/commenting.ts';
 import type { SiteComments } from '../comments/site-comments.ts';
@@ -11,15 +10,13 @@ import type { Database } from '../db/connect.ts';
 import { limited } from '../http/limited.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { type Answer, closed } from '../serve/answering.ts';
+import { doorHeaders, sayMaking, soonMade } from '../serve/making.ts';
 import type { Entrance, FoundPass, PublicSites } from '../serve/public-sites.ts';
-import { doorHeaders } from './door-headers.ts';
 import { DoorTokens } from './door-tokens.ts';
 import { looksLikeKey } from './pass-key.ts';
 
 /** Passwords tried in an hour: at one pass from one place, which may be a whole class behind one address, and at one pass at all. */
 const limits = { fromPlace: 60, atAll: 200 } as const;
-/** So long somebody waits for what is made for the first time, before they are told so; in ms. */
-const patienceMs = 8000;
 
 interface PassDoorDeps {
   open: PublicSites;
@@ -80,11 +77,7 @@ export async function passDoor(
     const pass = looksLikeKey(key) ? await open.atPass(key) : null;
     if (!pass || passState({ ...pass, on: true }, now()) !== 'open') return 'closed';
     if (pass.passwordHash !== null && !tokens.holds(request.cookies[cookieName], pass)) return { asks: pass };
-    const waiting = new AbortController();
-    const entrance = await Promise.race([
-      pass.enter(),
-      after(patienceMs, 'making' as const, { signal: waiting.signal, ref: false }),
-    ]).finally(() => waiting.abort());
+    const entrance = await soonMade(pass.enter());
     if (entrance === 'making') return 'making';
     return entrance ? { open: entrance, pass } : 'closed';
   }
@@ -101,12 +94,6 @@ export async function passDoor(
       .headers({ ...doorHeaders, vary: 'accept-language' })
       .send(renderDoorPage(words, { fault: fault && words[fault] }));
   };
-
-  const making = (request: FastifyRequest, reply: FastifyReply) =>
-    reply
-      .code(503)
-      .headers({ ...doorHeaders, vary: 'accept-language', 'retry-after': '3', refresh: '3' })
-      .send(renderMakingPage(doorWords(request.headers['accept-language'] ?? '')));
 
   /** Lets somebody in who knows the password. */
   async function tries(request: FastifyRequest, reply: FastifyReply, key: string, pass: FoundPass) {
@@ -132,7 +119,7 @@ export async function passDoor(
     const { key, '*': path } = request.params;
     const door = await at(request, key);
     if (door === 'closed') return closed(reply);
-    if (door === 'making') return making(request, reply);
+    if (door === 'making') return sayMaking(request, reply);
     if ('asks' in door) return asks(request, reply, 200, null);
     const entrance = { ...door.open, said: said.reads(request, pageOf(door, key, path)) };
     return answer(request, reply, Promise.resolve({ entrance }), base(key), path);
@@ -145,7 +132,7 @@ export async function passDoor(
     const { key, '*': path } = request.params;
     const door = await at(request, key);
     if (door === 'closed') return closed(reply);
-    if (door === 'making') return making(request, reply);
+    if (door === 'making') return sayMaking(request, reply);
     if ('asks' in door) return tries(request, reply, key, door.asks);
     if (await said.writes(request, reply, pageOf(door, key, path))) return reply;
     return write(request, reply, Promise.resolve({ entrance: door.open }), base(key), path);

@@ -1,12 +1,9 @@
-import { setTimeout as after } from 'node:timers/promises';
-import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { FastifyInstance, FastifyReply } from 'fastify';
 import { isOpen } from '#core/second-look/look-state.ts';
 import type { LookAnswers } from '#core/second-look/second-look.ts';
 import { typedAnswers } from '#core/second-look/typed-answers.ts';
-import { doorWords } from '#core/public-words/door-words.ts';
 import { wordsFor } from '#core/public-words/words-for.ts';
-import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
-import { renderMakingPage } from '#site/render/door-page.tsx';
+import type { ManifestFile } from '#core/release/manifest.ts';
 import { languageOf } from '#site/comments/with-comments.tsx';
 import { lookAnchor, lookField, type SecondLookOnPage } from '#site/second-look/second-look-view.tsx';
 import { secondLookStyle } from '#site/second-look/second-look-style.ts';
@@ -16,19 +13,18 @@ import type { Database } from '../db/connect.ts';
 import { formField } from '../http/form-field.ts';
 import { limited } from '../http/limited.ts';
 import type { BlobStore } from '../media/blob-store.ts';
-import { doorHeaders } from '../passes/door-headers.ts';
 import { keyHash, looksLikeKey } from '../passes/pass-key.ts';
 import { type Answer, closed } from '../serve/answering.ts';
-import { pagePolicy } from '../serve/page-policy.ts';
+import { sayMaking, soonMade } from '../serve/making.ts';
+import { pageAt } from '../serve/page-at.ts';
 import type { Entrance } from '../serve/public-sites.ts';
+import { sendWrittenPage } from '../serve/send-written-page.ts';
 import { lookPath } from './look-key.ts';
 import { keepAnswers, lookAtKey } from './look-rows.ts';
 import type { LookedAt, LookTrees } from './look-trees.ts';
 
 /** Sent in an hour: with one link from one place, and with one link at all. */
 const limits = { fromPlace: 120, withLink: 400 } as const;
-/** So long somebody waits for a draft to be made, before they are told so; in ms. */
-const patienceMs = 8000;
 const sheet = 'second-look.css';
 
 interface LookDoorDeps {
@@ -62,13 +58,7 @@ export function lookDoor(app: FastifyInstance, { db, blobs, trees, answer, now }
     return found && isOpen(found.look, now()) ? found : null;
   }
 
-  async function enter(found: LookedAt): Promise<FileTree | 'making' | null> {
-    const waiting = new AbortController();
-    return Promise.race([
-      trees.of(found),
-      after(patienceMs, 'making' as const, { signal: waiting.signal, ref: false }),
-    ]).finally(() => waiting.abort());
-  }
+  const enter = (found: LookedAt) => soonMade(trees.of(found));
 
   async function pageOf({ look }: LookedAt, key: string, file: ManifestFile, told: Told): Promise<string> {
     const html = (await blobs.read(file.hash)).toString();
@@ -81,33 +71,21 @@ export function lookDoor(app: FastifyInstance, { db, blobs, trees, answer, now }
     return withSecondLook(html, onPage, `${lookPath(key)}${sheet}`);
   }
 
-  const entranceOf = (found: LookedAt, key: string, tree: FileTree, told: Told): Entrance => ({
+  const entranceOf = (found: LookedAt, key: string, tree: Entrance['tree'], told: Told): Entrance => ({
     ...{ site: found.look.siteId, tree, indexable: false, secret: true, asked: true },
     said: (file) => pageOf(found, key, file, told),
     former: () => Promise.resolve(null),
   });
 
-  const making = (request: FastifyRequest, reply: FastifyReply) =>
-    reply
-      .code(503)
-      .headers({ ...doorHeaders, vary: 'accept-language', 'retry-after': '3', refresh: '3' })
-      .send(renderMakingPage(doorWords(request.headers['accept-language'] ?? '')));
-
   /** The page once more, with what was typed and why nothing is kept. */
-  async function again(reply: FastifyReply, found: LookedAt, key: string, file: ManifestFile, told: Told) {
-    const html = await pageOf(found, key, file, told);
-    return reply
-      .code(told.tooLong ? 422 : 429)
-      .headers({
-        'content-type': 'text/html; charset=utf-8',
-        'content-security-policy': pagePolicy({ ...file, writes: true }),
-        'x-content-type-options': 'nosniff',
-        'x-robots-tag': 'noindex',
-        'referrer-policy': 'no-referrer',
-        'cache-control': 'no-store',
-      })
-      .send(html);
-  }
+  const again = async (
+    reply: FastifyReply,
+    status: number,
+    found: LookedAt,
+    key: string,
+    file: ManifestFile,
+    told: Told,
+  ) => sendWrittenPage(reply, status, file, await pageOf(found, key, file, told));
 
   type Params = { Params: { key: string; '*': string } };
   app.get<{ Params: { key: string } }>('/d/:key', async ({ params: { key } }, reply) =>
@@ -124,7 +102,7 @@ export function lookDoor(app: FastifyInstance, { db, blobs, trees, answer, now }
         .headers({ 'cache-control': 'private, max-age=3600', 'x-robots-tag': 'noindex' })
         .send(secondLookStyle);
     const tree = await enter(found);
-    if (tree === 'making') return making(request, reply);
+    if (tree === 'making') return sayMaking(request, reply);
     if (!tree) return closed(reply);
     const kept = (request.query as Record<string, unknown>)['kept'] === '1';
     const entrance = entranceOf(found, key, tree, { kept });
@@ -134,35 +112,33 @@ export function lookDoor(app: FastifyInstance, { db, blobs, trees, answer, now }
   app.post<Params>('/d/:key/*', async (request, reply) => {
     const { key, '*': path } = request.params;
     const found = await at(key);
-    const tree = found && (await enter(found));
-    if (tree === 'making') return making(request, reply);
-    const index = `${path}index.html`;
-    const file =
-      tree && (path === '' || path.endsWith('/')) && Object.hasOwn(tree, index) ? tree[index] : undefined;
-    if (!found || !file || formField(request.body, lookField) === '') return closed(reply);
+    if (!found || formField(request.body, lookField) === '') return closed(reply);
+    const tree = await enter(found);
+    if (tree === 'making') return sayMaking(request, reply);
     const { look } = found;
-    const html = (await blobs.read(file.hash)).toString();
-    const places = placesOn(file.hash, html);
+    // A page that was taken back while somebody wrote is not shown again, but what they wrote of it is kept.
+    const file = tree && pageAt(tree, path);
+    const html = file ? (await blobs.read(file.hash)).toString() : '';
+    const places = file ? placesOn(file.hash, html) : [];
     const here = {
-      page: file.page ?? null,
-      title: pageTitleIn(html),
+      ...{ page: file?.page ?? null, title: pageTitleIn(html) },
       nameOf: (part: string) => places.find((place) => place.part === part)?.title ?? null,
     };
     const typed = (before: LookAnswers) =>
       typedAnswers(look.lines, before, (name) => formField(request.body, name), here);
-    if (
-      !(await mayFromPlace(request, `${look.id} from ${request.ip}`)) ||
-      !(await mayWithLink(request, look.id))
-    )
-      return again(reply, found, key, file, {
-        answers: typed(look.answers).answers,
+    const { answers, tooLong } = typed(look.answers);
+    const mayGoOn =
+      (await mayFromPlace(request, `${look.id} from ${request.ip}`)) && (await mayWithLink(request, look.id));
+    if (!file && (!mayGoOn || tooLong.length > 0)) return closed(reply);
+    if (file && !mayGoOn)
+      return again(reply, 429, found, key, file, {
+        answers,
         problem: wordsFor(languageOf(html)).secondLook.tooMany,
       });
-    const { answers, tooLong } = typed(look.answers);
-    if (tooLong.length > 0) return again(reply, found, key, file, { answers, tooLong });
+    if (file && tooLong.length > 0) return again(reply, 422, found, key, file, { answers, tooLong });
     await keepAnswers(db, look.id, now(), (before) => typed(before).answers);
     return reply
       .header('cache-control', 'no-store')
-      .redirect(`${lookPath(key)}${path}?kept=1#${lookAnchor}`, 303);
+      .redirect(`${lookPath(key)}${file ? path : ''}?kept=1#${lookAnchor}`, 303);
   });
 }

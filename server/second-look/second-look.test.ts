@@ -242,6 +242,18 @@ describe('the list', () => {
     expect((await listed())[0]?.answers).toEqual({ 'line-what': { says: 'yes' } });
   });
 
+  test('keeps what is sent from a page that was taken back meanwhile, and shows no more of it', async () => {
+    const look = await ask();
+    const form = (await get(look)).body;
+    await shown.page(shown.clock, { height: 'private' });
+    const sent = await says(look, { 'words-line-what': 'Why is it so?' }, { form });
+    expect([sent.statusCode, sent.headers.location]).toEqual([303, `${look.link ?? ''}?kept=1#second-look`]);
+    expect((await listed())[0]?.answers).toEqual({
+      'line-what': { says: 'unsure', words: 'Why is it so?', at: null },
+    });
+    await shown.page(shown.clock, { height: 'public' });
+  });
+
   test('keeps what was typed where it cannot be kept, and takes no line that it does not have', async () => {
     const look = await ask();
     const sent = await says(look, {

@@ -10,6 +10,7 @@ import { sendRanged } from '../http/send-ranged.ts';
 import { keepHeader, writeKeep } from '../readers/messages.ts';
 import { acceptedCoding, type Coding, type ReadyResponses } from './ready-responses.ts';
 import { ByteCache } from './byte-cache.ts';
+import { pageAt } from './page-at.ts';
 import { pagePolicy } from './page-policy.ts';
 import type { Seen } from '../visits/visit-counts.ts';
 import type { Entrance, Found } from './public-sites.ts';
@@ -164,12 +165,11 @@ export function answering({
     const file = Object.hasOwn(tree, path) ? tree[path] : undefined;
     if (file && !path.endsWith('index.html'))
       return sendFile(request, reply, file, found.entrance, age, path);
-    if (path === '' || path.endsWith('/')) {
-      const index = `${path}index.html`;
-      const page = Object.hasOwn(tree, index) ? tree[index] : undefined;
-      if (page)
-        return sendFile(request, reply, page, found.entrance, age, path, await said(page, found.entrance));
-    } else if (Object.hasOwn(tree, `${path}/index.html`)) return reply.redirect(`${base}${path}/`, 301);
+    const page = pageAt(tree, path);
+    if (page)
+      return sendFile(request, reply, page, found.entrance, age, path, await said(page, found.entrance));
+    if (path !== '' && !path.endsWith('/') && Object.hasOwn(tree, `${path}/index.html`))
+      return reply.redirect(`${base}${path}/`, 301);
     const former = await found.entrance.former(path);
     // Not for good: the page may have its old address again, and a browser that kept both would go in a circle.
     if (former !== null) return reply.header('cache-control', 'no-cache').redirect(base + former, 302);
