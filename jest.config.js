@@ -33,6 +33,7 @@ export default {
       testMatch: ['<rootDir>/{build,core,contract,server,site,studio,demo}/**/*.test.{ts,tsx}'],
       globalSetup: '<rootDir>/server/db/template.jest.js',
       setupFiles: ['<rootDir>/build/property-seed.jest.ts'],
+      setupFilesAfterEnv: ['<rootDir>/build/patience.jest.ts'],
     },
     { ...shared, displayName: 'browser', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
   ],

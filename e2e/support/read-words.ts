@@ -86,7 +86,7 @@ export async function readWords(
     );
     document.adoptedStyleSheets = [sheet];
   });
-  const shot = await page.screenshot({ fullPage: true });
+  const shot = await page.screenshot({ fullPage: true, optimizeForSpeed: true });
   await page.evaluate(() => {
     document.adoptedStyleSheets = [];
   });

@@ -74,6 +74,12 @@ export class Driver {
     for (let tries = 1; ; tries++) {
       const handle = await this.named(role, name);
       try {
+        // What cannot be pressed yet is waited for, as a person does.
+        await this.page.waitForFunction(
+          (element) => !element.isConnected || !element.matches(':disabled'),
+          { timeout: patience },
+          handle,
+        );
         await handle.evaluate((element) => {
           element.scrollIntoView({ block: 'center' });
           delete document.documentElement.dataset['missed'];
@@ -81,7 +87,8 @@ export class Driver {
             'pointerdown',
             ({ target }) => {
               const hit =
-                target instanceof Element && target.closest('a, button, input, label, select, [role]');
+                target instanceof Element &&
+                (element.contains(target) || target.closest('a, button, input, label, select, [role]'));
               if (!hit) document.documentElement.dataset['missed'] = '';
             },
             { once: true, capture: true },
@@ -91,8 +98,10 @@ export class Driver {
         const missed = await this.page
           .evaluate(() => 'missed' in document.documentElement.dataset)
           .catch(() => false);
-        // It moved away while the pointer came, and nothing was pressed; a person would press again.
-        if (!missed || tries >= 3) return;
+        if (!missed) return;
+        // It moved away while the pointer came, or a dialog was still going: a person would press again.
+        if (tries >= 25) throw new Error(`The ${role} called “${String(name)}” was never hit.`);
+        await new Promise((resolve) => setTimeout(resolve, 100));
       } catch (error) {
         // Drawn anew between finding and pressing it; a person would press the new one.
         if (tries >= 3 || !/detached/.test(String(error))) throw error;

@@ -20,7 +20,7 @@ export async function wear(page: Page, site: string, look: Look, more: Partial<S
 
 /** A page of the draft as its maker would publish it, without the notice above it, with all its pictures there. */
 export async function openDraft(page: Page, origin: string, site: string, path: string): Promise<void> {
-  await page.goto(`${origin}/studio/see/${site}/maker/${path}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${origin}/studio/see/${site}/maker/${path}`);
   await page.evaluate(async () => {
     document.querySelector('.preview-notice')?.remove();
     const pictures = [...document.images];

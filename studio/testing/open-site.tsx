@@ -1,6 +1,6 @@
 import { jest } from '@jest/globals';
 import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { configure, render, screen } from '@testing-library/react';
+import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
@@ -10,9 +10,6 @@ import { firstLook } from '#core/look/look.ts';
 import { SiteProvider } from '../api/site-context.tsx';
 import { standInForBrowser } from './browser-stand-ins.ts';
 import { firstArrangement } from '#core/sites/arrangement.ts';
-
-// What a screen is to show is waited for as long as a machine takes that does five other things.
-configure({ asyncUtilTimeout: 60_000 });
 
 /** A site without anything on it. */
 export const emptySite: SiteState = {
