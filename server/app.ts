@@ -55,6 +55,7 @@ import { Tidying } from './publish/tidying.ts';
 import { resumeLinesRoute } from './resume/lines-route.ts';
 import { resumeRoutes } from './resume/routes.ts';
 import { previewRoutes } from './serve/preview-plugin.ts';
+import { sharePictureRoute } from './serve/share-picture-route.ts';
 import { releaseViewRoutes } from './serve/release-view-plugin.ts';
 import type { Readers } from './readers/readers.ts';
 import { ReadyResponses } from './serve/ready-responses.ts';
@@ -279,6 +280,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     passRoutes(maker, { db, open, trees, secret: deps.secret, visits, now });
     secondLookRoutes(maker, { db, secret: deps.secret, now });
     sendPassRoutes(maker, { db, mailing, secret: deps.secret, publicOrigin: config.publicOrigin, now });
+    sharePictureRoute(maker, { db, assets, blobs, reading });
     previewRoutes(maker, { db, assets, blobs, reading, publicOrigin: config.publicOrigin });
 
     releaseViewRoutes(maker, { db, answer });

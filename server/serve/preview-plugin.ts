@@ -3,12 +3,11 @@ import type { FastifyInstance } from 'fastify';
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { draftPaths } from '#contract/material-paths.ts';
-import { seenBy, type SiteView } from '#core/access/seen-by.ts';
+import type { SiteView } from '#core/access/seen-by.ts';
 import { picturesOf } from '#core/gallery/picture-source.ts';
 import { picturesUnderWords } from '#site/render/page-covers.ts';
 import { idSchema } from '#core/id.ts';
 import { fontsOf } from '#core/look/fonts-of.ts';
-import type { Draft } from '#core/sites/site.ts';
 import { draftSources } from '#site/render/draft-sources.ts';
 import { pageInputs, pathsOf } from '#site/render/page-inputs.ts';
 import { contactCardPath, resumeFile } from '#site/render/site-paths.ts';
@@ -16,7 +15,7 @@ import { contactCard } from '#core/about/contact-card.ts';
 import { resumeContentOf } from '#core/resume/resume-content-of.ts';
 import { madeResume } from '../resume/made-resume.ts';
 import { renderPage } from '#site/render/render-page.tsx';
-import { passViewer } from '#core/passes/pass-viewer.ts';
+import type { Manner } from '#core/preview/manner.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
 import type { BlobStore } from '../media/blob-store.ts';
@@ -31,55 +30,22 @@ import {
   sheetOfLook,
   type StoredAssets,
 } from '../publish/site-assets.ts';
-import { passRow, type PassRow } from '../passes/pass-rows.ts';
 import { loadDraft, ownSite } from '../sites/load-draft.ts';
 import { nothingToSee } from './nothing-to-see.ts';
 import { pagePolicy } from './page-policy.ts';
+import { policyInManner } from './policy-in-manner.ts';
+import { previewFor, previewNotice, readerInManner } from './preview-reader.ts';
 import { waysTo } from './ways-to.ts';
 import { parsed } from '../http/parsed.ts';
 import { notFound } from '../http/problem.ts';
 
-/** Who looks: the maker, a stranger, somebody with the site's link, with the link of one page, or with a pass. */
-const viewerSchema = z.union([
-  z.enum(['maker', 'link', 'stranger']),
-  z
-    .string()
-    .regex(/^page-./)
-    .transform((text) => ({ page: text.slice('page-'.length) })),
-  z
-    .string()
-    .regex(/^pass-./)
-    .transform((text) => ({ pass: text.slice('pass-'.length) })),
-]);
-type PreviewViewer = z.output<typeof viewerSchema>;
+const paramsSchema = z.object({ site: idSchema, viewer: readerInManner, '*': z.string() });
 
-const paramsSchema = z.object({ site: idSchema, viewer: viewerSchema, '*': z.string() });
+/** A view as it looks by day or by night, where it is asked for. */
+const inScheme = (view: SiteView, scheme: Manner['scheme']): SiteView =>
+  scheme === null ? view : { ...view, site: { ...view.site, look: { ...view.site.look, scheme } } };
 
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('base64');
-
-/** @param pass whose view it is, where it is that of a pass */
-function viewFor(draft: Draft, viewer: PreviewViewer, pass: PassRow | null): SiteView | null {
-  if (viewer === 'maker') return seenBy(draft, { kind: 'maker' });
-  if (viewer === 'stranger') return seenBy(draft, { kind: 'stranger' });
-  if (viewer === 'link') return seenBy(draft, { kind: 'site-link' });
-  if ('pass' in viewer) return pass && seenBy(draft, passViewer(pass));
-  return seenBy(draft, { kind: 'page-link', page: viewer.page });
-}
-
-/** For whom this is a preview, and that it is not what readers have now. */
-function noticeFor(viewer: PreviewViewer, pass: PassRow | null): string {
-  if (viewer === 'maker')
-    return 'Your own view of the draft, Private parts too. No reader sees it like this.';
-  const who =
-    viewer === 'stranger'
-      ? 'a stranger'
-      : viewer === 'link'
-        ? 'somebody with the link to the site'
-        : pass
-          ? `whoever holds the pass “${pass.label}”`
-          : 'somebody with the link to this page';
-  return `Preview: what ${who} gets with your next publish.`;
-}
 
 /**
  * "See it as…" and "Read as visitors": the draft, rendered for a viewer by the same path as a release, shown to its maker
@@ -123,8 +89,9 @@ export function previewRoutes(
         .type(asset?.type ?? kept?.type ?? '')
         .header('cache-control', 'private, max-age=31536000, immutable')
         .send(asset ? await blobs.read(asset.hash) : kept?.text);
-    const pass = typeof viewer === 'object' && 'pass' in viewer ? await passRow(db, id, viewer.pass) : null;
-    const view = viewFor(await loadDraft(db, site), viewer, pass);
+    const { reader, manner } = viewer;
+    const { view: seen, pass } = await previewFor(db, await loadDraft(db, site), reader);
+    const view = seen && inScheme(seen, manner.scheme);
     if (!view)
       return nothingToSee(
         reply,
@@ -151,7 +118,7 @@ export function previewRoutes(
       makerOf(request).id,
     );
     const { address } = site;
-    const base = viewer === 'stranger' && address !== null ? `${publicOrigin}/${address}/` : null;
+    const base = reader === 'stranger' && address !== null ? `${publicOrigin}/${address}/` : null;
     const sources = draftSources(materials, contents, draftPaths, root, lights);
     const inputs = pageInputs(view, sources);
     const paths = pathsOf(view);
@@ -186,14 +153,15 @@ export function previewRoutes(
     const { html, style, frames } = renderPage(
       page.input,
       pageAssets(linked, lettersIn(JSON.stringify(page.input))),
-      {
-        text: noticeFor(viewer, pass),
-      },
+      { text: manner.framed ? null : previewNotice(reader, pass), onPaper: manner.onPaper },
     );
     return reply
       .type('text/html; charset=utf-8')
       .header('cache-control', 'private, no-store')
-      .header('content-security-policy', pagePolicy({ styleHash: sha256(style), frames }))
+      .header(
+        'content-security-policy',
+        policyInManner(pagePolicy({ styleHash: sha256(style), frames }), manner),
+      )
       .send(html);
   });
 }

@@ -21,9 +21,12 @@ export interface RenderedPage {
   writes: boolean;
 }
 
-/** Said above a page that is only a preview. No released page has one. */
+/** What makes a page a preview. No released page has it. */
 export interface Notice {
-  text: string;
+  /** Said above it; null where it is said around it. */
+  text: string | null;
+  /** Drawn on the screen as it is printed. */
+  onPaper?: boolean;
 }
 
 const noticeStyle =
@@ -81,7 +84,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
       <a className="skip" href="#main" {...spoken.frame} {...spoken.lang}>
         {spoken.words.skip}
       </a>
-      {notice && (
+      {notice && notice.text !== null && (
         <aside className="preview-notice" aria-label="Preview">
           {notice.text}
         </aside>
@@ -134,7 +137,7 @@ export function renderPage(input: PageInput, assets: SiteAssets, notice?: Notice
       ))}
       <link rel="icon" type="image/svg+xml" href={toRoot + assets.icon} />
       <link rel="stylesheet" href={toRoot + assets.css} />
-      <link rel="stylesheet" href={toRoot + assets.printCss} media="print" />
+      <link rel="stylesheet" href={toRoot + assets.printCss} media={notice?.onPaper ? 'all' : 'print'} />
       {style && <style dangerouslySetInnerHTML={{ __html: style }} />}
       {told && <script type="application/ld+json" dangerouslySetInnerHTML={{ __html: asScriptText(told) }} />}
       {/data-(zoom|frame|compare|strip)=/.test(body) && (
