@@ -61,6 +61,10 @@ const Feedback = fetched(
   theRoom,
 );
 const Check = fetched(() => import('./rooms/check/check.tsx').then((module) => module.Check), theRoom);
+const ReadingRoom = fetched(
+  () => import('./rooms/check/reading/reading-room.tsx').then((module) => module.ReadingRoom),
+  theRoom,
+);
 const Arrange = fetched(
   () => import('./rooms/arrange/arrange.tsx').then((module) => module.Arrange),
   theRoom,
@@ -96,7 +100,7 @@ function fetchRoomAt(path: string): void {
     gather: Gather,
     about: { resume: ResumeDesk, evidence: EvidenceRoom }[page ?? ''] ?? About,
     arrange: Arrange,
-    check: Check,
+    check: page === 'reading' ? ReadingRoom : Check,
     look: Look,
     plan: PlanRoom,
     share:
@@ -166,6 +170,7 @@ function Studio() {
         <Route path="share/passes" element={<PassesRoom />} />
         <Route path="feedback" element={<Feedback />} />
         <Route path="check" element={<Check />} />
+        <Route path="check/reading" element={<ReadingRoom />} />
         <Route path=":room" element={<Navigate to="../projects" replace />} />
       </Route>
       <Route path="*" element={<Navigate to="/" replace />} />

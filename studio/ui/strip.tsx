@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Eye, Redo2, Search, Undo2, User, Link2, Footprints, Ticket } from 'lucide-react';
+import { Eye, Redo2, Search, Ticket, Undo2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { listPasses } from '#contract/passes.ts';
 import { call } from '../api/call.ts';
@@ -8,6 +8,7 @@ import { useSite } from '../api/site-context.tsx';
 import { useActions, useFind } from './finder/actions-context.tsx';
 import { fetched } from './fetched.tsx';
 import { Menu, MenuLabel, MenuLink } from './menu.tsx';
+import { readers } from './readers.ts';
 import { liveWords, waitingWords } from './live-words.ts';
 import { Button } from './button.tsx';
 import { SiteSwitcher } from './site-switcher.tsx';
@@ -23,17 +24,6 @@ const LivePopover = fetched(
   () => import('./live-popover.tsx').then((module) => module.LivePopover),
   () => null,
 );
-
-const readers = [
-  { viewer: 'maker', icon: User, name: 'You', note: 'everything, drafts too' },
-  {
-    viewer: 'link',
-    icon: Link2,
-    name: 'Someone with the link',
-    note: 'what the link would open after publishing',
-  },
-  { viewer: 'stranger', icon: Footprints, name: 'A stranger', note: 'no account, no link' },
-] as const;
 
 function LiveStatement() {
   const { state } = useSite();

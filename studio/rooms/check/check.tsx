@@ -1,4 +1,6 @@
+import { Eye } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
 import type { Finding } from '#core/check/finding.ts';
 import type { LeftOf } from '#core/check/lists/progress.ts';
 import type { Weight } from '#core/check/noticed.ts';
@@ -10,6 +12,7 @@ import { plural } from '#core/words/plural.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { isGoing, useFindings } from '../../check/use-findings.ts';
+import { Button } from '../../ui/button.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { Segments } from '../../ui/segments.tsx';
 import { Lists } from './lists/lists.tsx';
@@ -100,6 +103,12 @@ export function Check() {
         <h1>Check</h1>
         {!looking && !failed && <GoodOrder good={good} of={going.length} />}
         <SaveWords />
+        <Button asChild className="ml-auto">
+          <Link to={`/${state.site.id}/check/reading`}>
+            <Eye size={18} aria-hidden="true" />
+            See it as readers do
+          </Link>
+        </Button>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-8 gap-y-10 min-[1100px]:grid-cols-[minmax(0,1fr)_20rem]">
         {failed ? (
