@@ -4,7 +4,7 @@ import type { Site } from '../sites/site.ts';
 import type { Noticed } from './noticed.ts';
 
 /** What a rule looks at that compares pages with each other. */
-export interface CheckedSite extends Pick<Site, 'language' | 'offWall'> {
+export interface CheckedSite extends Pick<Site, 'language' | 'offWall' | 'address'> {
   /** Those that are looked at, in no order. */
   pages: readonly ShownPage[];
 }

@@ -44,7 +44,7 @@ test('told of one change after another, it says what looking at everything again
         };
         take({
           site: draft.site,
-          offWall: draft.site.offWall,
+          between: { offWall: draft.site.offWall, address: draft.site.address },
           today,
           pages: draft.pages,
           materials: draft.materials,
@@ -71,7 +71,7 @@ test('told of one change after another, it says what looking at everything again
             take({ site: draft.site });
           } else if (kind === 5 && changed) {
             draft = { ...draft, site: { ...draft.site, offWall: [changed.id] } };
-            take({ offWall: draft.site.offWall });
+            take({ between: { offWall: draft.site.offWall, address: draft.site.address } });
           }
         }
       },
@@ -89,7 +89,7 @@ test('looks at no page that nothing of what changed stands on', () => {
   const checker = new Checker();
   checker.take({
     site: draft.site,
-    offWall: draft.site.offWall,
+    between: { offWall: draft.site.offWall, address: draft.site.address },
     today,
     pages: draft.pages,
     materials: draft.materials,

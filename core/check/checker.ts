@@ -11,8 +11,8 @@ import { findingsOfSite } from './findings-of-site.ts';
 /** What is different from what a checker was told before. What it was never told is not there. */
 export interface Changed {
   site?: CheckedPage['site'];
-  /** Work that does not hang on the front page. */
-  offWall?: CheckedSite['offWall'];
+  /** What is asked of a site where its pages are compared. */
+  between?: Pick<CheckedSite, 'offWall' | 'address'>;
   /** Today where the maker is, as ISO 8601 writes it. */
   today?: string;
   pages?: readonly ShownPage[];
@@ -28,7 +28,7 @@ export interface Changed {
 export class Checker {
   #site: CheckedPage['site'] = { language: 'en', evidenceWanted: 0 };
   #today = '';
-  #offWall: CheckedSite['offWall'] = [];
+  #asked: Pick<CheckedSite, 'offWall' | 'address'> = { offWall: [], address: null };
   readonly #pages = new Map<Id, ShownPage>();
   readonly #materials = new Map<Id, Material>();
   /** On which pages a material stands. */
@@ -41,7 +41,7 @@ export class Checker {
   /** @returns what is noticed on each page that was looked at, by its id; null for a page that is gone */
   take({
     site,
-    offWall,
+    between,
     today,
     pages = [],
     gonePages = [],
@@ -76,10 +76,11 @@ export class Checker {
       const page = this.#pages.get(id);
       if (page) this.#own.set(id, this.#look(page));
     }
-    this.#offWall = offWall ?? this.#offWall;
+    this.#asked = between ?? this.#asked;
     const before = this.#between;
     this.#between = findingsOfSite({
-      ...{ language: this.#site.language, offWall: this.#offWall },
+      ...this.#asked,
+      language: this.#site.language,
       pages: [...this.#pages.values()],
     });
     const said = (all: typeof before, id: Id) => JSON.stringify(all.get(id) ?? []);

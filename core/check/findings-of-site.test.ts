@@ -12,7 +12,8 @@ const page = (id: string, kind: PageKind, fields: object = {}): ShownPage =>
     ...{ archived: false, inMenu: null, language: null },
     ...fields,
   }) as ShownPage;
-const of = (pages: ShownPage[], offWall: string[] = []) => findingsOfSite({ language: 'en', offWall, pages });
+const of = (pages: ShownPage[], offWall: string[] = [], address: string | null = null) =>
+  findingsOfSite({ language: 'en', offWall, address, pages });
 const rulesOn = (pages: ShownPage[], offWall?: string[]) =>
   [...of(pages, offWall)].map(([id, found]) => [id, ...found.map(({ rule }) => rule)]);
 
@@ -58,4 +59,52 @@ test('what the résumé says otherwise than a project is told at the very entry'
       key: 'said-otherwise the-resume the-entry ',
     },
   ]);
+});
+
+describe('links to pages that do not open by the address of the site', () => {
+  const linking = (href: string): ShownPage =>
+    page('the-notes', 'plain', {
+      parts: [
+        {
+          ...newPart('words', 'the-words'),
+          text: {
+            type: 'doc',
+            content: [
+              {
+                type: 'paragraph',
+                content: [{ type: 'text', text: 'the clock', marks: [{ type: 'link', attrs: { href } }] }],
+              },
+            ],
+          },
+        },
+      ],
+    });
+  const found = (href: string, height: string, above = 'public') =>
+    [
+      ...of(
+        [
+          linking(href),
+          page('harbour', 'group', { height: above }),
+          page('tide-clock', 'project', { height, parent: 'harbour' }),
+        ],
+        [],
+        'wren-makes',
+      ),
+    ].flatMap(([id, all]) =>
+      all.filter(({ rule }) => rule === 'closed-inside').map(({ part }) => `${id} ${part}`),
+    );
+  const own = 'https://kites.example/wren-makes/harbour/tide-clock/';
+
+  test.each(['private', 'invited', 'unlisted'])('are told where the page is %s', (height) => {
+    expect(found(own, height)).toEqual(['the-notes the-words']);
+    expect(found('https://kites.example/wren-makes/harbour/tide-clock#part', height)).toHaveLength(1);
+  });
+
+  test('or what it stands in is; and not where all of it is Public, or the link leads elsewhere', () => {
+    expect(found(own, 'public', 'unlisted')).toHaveLength(1);
+    expect(found(own, 'public')).toEqual([]);
+    expect(found('https://kites.example/other-site/harbour/tide-clock/', 'private')).toEqual([]);
+    expect(found('https://kites.example/wren-makes/harbour/', 'private')).toEqual([]);
+    expect(found('mailto:wren@demo.example', 'private')).toEqual([]);
+  });
 });

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '../access/arbitrary-draft.ts';
 import { mine } from '../credits/provenance.ts';
+import type { LinkFacts, LinkState } from '../materials/link.ts';
 import { sampleLinkFacts } from '../materials/sample-link.ts';
 import { sampleSound } from '../materials/sample-sound.ts';
 import { noFacts } from '../pages/case-facts.ts';
@@ -164,20 +165,38 @@ describe('works of others', () => {
 });
 
 describe('links', () => {
-  const link = (state: string): Material =>
+  const link = (state: LinkState, more: Partial<LinkFacts> = {}): Material =>
     ({
       ...{ ...somePicture, id: 'link-1', kind: 'link', title: 'Tides', alt: '', fixes: {}, provenance: mine },
-      facts: { ...sampleLinkFacts, state },
+      facts: sampleLinkFacts({ state, ...more }),
     }) as Material;
   test.each([
     ['gone', 'needed'],
     ['closed', 'nice'],
     ['slow', 'nice'],
     ['unreachable', 'nice'],
-  ])('that are %s are %s', (state, weight) => {
+  ] as const)('that are %s are %s', (state, weight) => {
     const page = project({ parts: [newPart('link', 'a-link', ['link-1'])] });
     expect(of('link', checked(page, [link(state)]))).toMatchObject([{ weight, part: 'a-link' }]);
     expect(of('link', checked(page, [link('read')]))).toEqual([]);
+  });
+
+  test.each([
+    ['https://kites.example/l/V1StGXR8_Z5jdHi6B-myTq/', true],
+    ['https://kites.example/p/V1StGXR8_Z5jdHi6B-myTq/tide-clock/', true],
+    ['https://kites.example/d/V1StGXR8_Z5jdHi6B-myTq', true],
+    ['https://kites.example/wren-makes/p/V1StGXR8_Z5jdHi6B-myTq/', false],
+    ['https://kites.example/p/short/', false],
+    ['https://kites.example/p/V1StGXR8_Z5jdHi6B-myTqV1StGXR8/', false],
+    ['mailto:wren@demo.example', false],
+  ])('%s on a page gives its key away: %s', (href, secret) => {
+    const told = ['“the clock” is a secret link.'];
+    expect(says('secret-link', withWords(paragraph(linked('the clock', href))))).toEqual(secret ? told : []);
+    if (!secret) return;
+    const page = project({ parts: [newPart('link', 'a-link', ['link-1'])] });
+    expect(of('secret-link', checked(page, [link('read', { url: href })]))).toMatchObject([
+      { weight: 'needed', part: 'a-link', material: 'link-1' },
+    ]);
   });
 
   test('whose words say nothing, also where half of them is bold', () => {

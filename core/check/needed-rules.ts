@@ -2,7 +2,18 @@ import type { RuleKey } from './rules.ts';
 
 /** The rules that can find something Needed: what Publish asks about, once. Their names alone, for whom the rules are too much. */
 export const neededRules = [
-  ...(['title', 'facts', 'alt', 'transcript', 'credit', 'licence', 'link', 'outline', 'left-over'] as const),
+  ...([
+    'title',
+    'facts',
+    'alt',
+    'transcript',
+    'credit',
+    'licence',
+    'link',
+    'secret-link',
+    'outline',
+    'left-over',
+  ] as const),
   'availability',
   'personal',
 ] as const satisfies readonly RuleKey[];

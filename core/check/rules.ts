@@ -20,6 +20,8 @@ import { personalData } from './findings/personal-data.ts';
 import { pictureCoarse } from './findings/picture-coarse.ts';
 import { pictureCount } from './findings/picture-count.ts';
 import { staleWords } from './findings/stale-words.ts';
+import { secretLink } from './findings/secret-link.ts';
+import { closedInside } from './site-findings/closed-inside.ts';
 import { offTheWay } from './site-findings/off-the-way.ts';
 import { saidOtherwise } from './site-findings/said-otherwise.ts';
 import { titleMissing } from './findings/title-missing.ts';
@@ -34,6 +36,7 @@ export const rules = {
   credit: creditMissing,
   licence: licenceForbids,
   link: linkBroken,
+  'secret-link': secretLink,
   outline: outlineUnfilled,
   'left-over': leftOverWords,
   availability: availabilityOver,
@@ -55,5 +58,6 @@ export type RuleKey = keyof typeof rules;
 export const siteRules = {
   'said-otherwise': saidOtherwise,
   'off-the-way': offTheWay,
+  'closed-inside': closedInside,
 } as const satisfies Record<string, (checked: CheckedSite) => NoticedOnSite[]>;
 export type SiteRuleKey = keyof typeof siteRules;

@@ -48,7 +48,7 @@ export class FindingsStore {
   readonly #pages = new Difference<ShownPage>();
   readonly #materials = new Difference<Material>();
   #told = '';
-  #off = '';
+  #between = '';
   #asked = 0;
   #findings: Findings = { of: new Map(), current: false, failed: false };
   readonly #listeners = new Set<() => void>();
@@ -63,22 +63,22 @@ export class FindingsStore {
   tell({ site, pages, materials }: Draft, today: string): void {
     const onPages = this.#pages.of(standingPages(pages));
     const gathered = this.#materials.of(materials);
-    const { language, evidenceWanted, offWall } = site;
+    const { language, evidenceWanted, offWall, address } = site;
     const told = JSON.stringify([language, evidenceWanted, today]);
-    const off = offWall.join();
+    const between = JSON.stringify([offWall, address]);
     const changed: Changed = {
       ...{ pages: onPages.changed, gonePages: onPages.gone },
       ...{ materials: gathered.changed, goneMaterials: gathered.gone },
       ...(told !== this.#told && { site: { language, evidenceWanted }, today }),
-      ...(off !== this.#off && { offWall }),
+      ...(between !== this.#between && { between: { offWall, address } }),
     };
     const isNothing =
       told === this.#told &&
-      off === this.#off &&
+      between === this.#between &&
       [onPages, gathered].every((one) => one.changed.length + one.gone.length === 0);
     if (isNothing) return;
     this.#told = told;
-    this.#off = off;
+    this.#between = between;
     this.#worker.postMessage({ at: ++this.#asked, changed } satisfies Asked);
     if (this.#findings.current) this.#set({ ...this.#findings, current: false });
   }

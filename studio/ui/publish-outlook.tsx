@@ -61,6 +61,8 @@ function inWords({ kind, count }: Outlook['needed'][number]['needs'][number]): s
       return `${plural(count, 'work')} of others without a source or licence`;
     case 'link':
       return `${plural(count, 'link')} to what is gone`;
+    case 'secret-link':
+      return `${plural(count, 'secret link')} in it`;
     case 'outline':
       return `${plural(count, 'part')} of its outline still empty, which stays out`;
     case 'title':

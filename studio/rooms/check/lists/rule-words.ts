@@ -9,6 +9,7 @@ export const ruleWords: Readonly<Record<RuleKey | SiteRuleKey, string>> = {
   credit: 'Source and licence of others’ work',
   licence: 'Changes that a licence forbids',
   link: 'Links that do not open',
+  'secret-link': 'Secret links on pages',
   outline: 'Outlines filled in',
   'left-over': 'Words meant to be replaced',
   availability: 'Days of an availability',
@@ -25,6 +26,7 @@ export const ruleWords: Readonly<Record<RuleKey | SiteRuleKey, string>> = {
   language: 'Words in another language than their page',
   'said-otherwise': 'About, résumé and projects that differ',
   'off-the-way': 'Pages that nothing leads to',
+  'closed-inside': 'Links to pages that do not open',
 };
 
 /** Whether this studio has such a rule. */
