@@ -311,7 +311,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     const write = await writing(readers, { db, blobs, mailing });
     writeForms(readers, { open, answer: write });
     shortDoor(readers, { db, secret: deps.secret, open, now });
-    lookDoor(readers, { db, blobs, trees: looks, answer, now });
+    lookDoor(readers, { db, blobs, trees: looks, answer, patienceMs: config.makingPatienceMs, now });
     const { secret } = deps;
     await readers.register(async (door) =>
       passDoor(door, {
@@ -322,6 +322,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
         write,
         secret,
         secureCookies: config.secureCookies,
+        patienceMs: config.makingPatienceMs,
         now,
       }),
     );

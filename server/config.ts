@@ -30,6 +30,7 @@ const environmentSchema = z.object({
   MAX_TOTAL_MB: z.coerce.number().positive().default(2048),
   MAX_MEGAPIXELS: z.coerce.number().positive().default(100),
   READING_SECONDS: z.coerce.number().positive().default(30),
+  MAKING_SECONDS: z.coerce.number().positive().default(8),
   READING_MB: z.coerce.number().min(256).default(512),
   SMTP_URL: z.url({ protocol: /^smtps?$/ }).optional(),
   MAIL_FROM: z.email().default('kite-wall@localhost.localdomain'),
@@ -63,6 +64,8 @@ export interface Config {
   maxPixels: number;
   /** Limits of the processes that look into files from outside. */
   reading: ReadingLimits;
+  /** So long somebody waits for pages that are made for the first time, before they are told so; in ms. */
+  makingPatienceMs: number;
   /** The server that mail is sent by; null: none is sent. And whom it comes from. */
   mail: { smtp: string | null; from: string };
   /** Makes the files that readers get of a picture as soon as it stands on a page, this long after; null: at publish. */
@@ -97,6 +100,7 @@ export function readConfig(environment: NodeJS.ProcessEnv, root: string): Config
       readMs: read.READING_SECONDS * 1000,
       mostBytes: read.READING_MB * 1024 * 1024,
     },
+    makingPatienceMs: read.MAKING_SECONDS * 1000,
     mail: { smtp: read.SMTP_URL ?? null, from: read.MAIL_FROM },
     prepareAfterMs: read.PREPARE ? 3000 : null,
     testAfterPublish: read.OUTSIDER_TEST,

@@ -101,6 +101,8 @@ export class BuiltServer {
         ...process.env,
         // Opening every link after each publish is tested where it is asked for.
         OUTSIDER_TEST: '0',
+        // A busy machine makes pages slowly; that readers are told so is not what is looked at.
+        MAKING_SECONDS: '100',
         PORT: String(this.#port),
         STANDINS_PORT: '0',
         DATA_DIR: this.folder,

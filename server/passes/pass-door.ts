@@ -32,6 +32,8 @@ interface PassDoorDeps {
   secret: Buffer;
   /** Cookies go over HTTPS only. */
   secureCookies: boolean;
+  /** See `soonMade`. */
+  patienceMs: number;
   now?: () => Date;
 }
 
@@ -54,6 +56,7 @@ export async function passDoor(
     onComment,
     secret,
     secureCookies,
+    patienceMs,
     now = () => new Date(),
   }: PassDoorDeps,
 ): Promise<void> {
@@ -77,7 +80,7 @@ export async function passDoor(
     const pass = looksLikeKey(key) ? await open.atPass(key) : null;
     if (!pass || passState({ ...pass, on: true }, now()) !== 'open') return 'closed';
     if (pass.passwordHash !== null && !tokens.holds(request.cookies[cookieName], pass)) return { asks: pass };
-    const entrance = await soonMade(pass.enter());
+    const entrance = await soonMade(pass.enter(), patienceMs);
     if (entrance === 'making') return 'making';
     return entrance ? { open: entrance, pass } : 'closed';
   }

@@ -32,6 +32,8 @@ interface LookDoorDeps {
   blobs: BlobStore;
   trees: Pick<LookTrees, 'of'>;
   answer: Answer;
+  /** See `soonMade`. */
+  patienceMs: number;
   now: () => Date;
 }
 
@@ -49,7 +51,10 @@ interface Told {
  * over, was ended or never was gets the page that everything closed gets. Whether it is open, and what the draft is, is asked by each
  * request; no answer is kept in front of this server.
  */
-export function lookDoor(app: FastifyInstance, { db, blobs, trees, answer, now }: LookDoorDeps): void {
+export function lookDoor(
+  app: FastifyInstance,
+  { db, blobs, trees, answer, patienceMs, now }: LookDoorDeps,
+): void {
   const mayFromPlace = limited(app, limits.fromPlace);
   const mayWithLink = limited(app, limits.withLink);
 
@@ -58,7 +63,7 @@ export function lookDoor(app: FastifyInstance, { db, blobs, trees, answer, now }
     return found && isOpen(found.look, now()) ? found : null;
   }
 
-  const enter = (found: LookedAt) => soonMade(trees.of(found));
+  const enter = (found: LookedAt) => soonMade(trees.of(found), patienceMs);
 
   async function pageOf({ look }: LookedAt, key: string, file: ManifestFile, told: Told): Promise<string> {
     const html = (await blobs.read(file.hash)).toString();

@@ -4,9 +4,6 @@ import type { FastifyReply, FastifyRequest } from 'fastify';
 import { doorWords } from '#core/public-words/door-words.ts';
 import { doorPageStyle, renderMakingPage } from '#site/render/door-page.tsx';
 
-/** So long somebody waits for what is made for the first time, before they are told so; in ms. */
-const patienceMs = 8000;
-
 const styleHash = createHash('sha256').update(doorPageStyle).digest('base64');
 
 /** Headers of the pages that are said at a door: what asks for a password, and what asks to wait. */
@@ -19,8 +16,12 @@ export const doorHeaders = {
   'cache-control': 'no-store',
 };
 
-/** What is being made, or `making` where that takes longer than anybody wants to look at nothing; it is made on. */
-export function soonMade<T>(made: Promise<T>): Promise<T | 'making'> {
+/**
+ * What is being made, or `making` where that takes longer than anybody wants to look at nothing; it is made on.
+ *
+ * @param patienceMs how long that is
+ */
+export function soonMade<T>(made: Promise<T>, patienceMs: number): Promise<T | 'making'> {
   const waiting = new AbortController();
   return Promise.race([
     made,

@@ -73,7 +73,14 @@ export class TestServer {
     const blobs = await FolderBlobStore.open(join(folder, 'blobs'));
     // What nobody asked for would be done at any time; a test that is about it says so.
     const read = readConfig(
-      { DATA_DIR: folder, PREPARE: '0', OUTSIDER_TEST: '0', READING_SECONDS: '120', ...environment },
+      {
+        DATA_DIR: folder,
+        PREPARE: '0',
+        OUTSIDER_TEST: '0',
+        READING_SECONDS: '120',
+        MAKING_SECONDS: '600',
+        ...environment,
+      },
       root,
     );
     // One process reads for one maker at a time: more of them would only be started and ended again.
