@@ -17,6 +17,8 @@ export const receivedCommentSchema = z.object({
   pass: z.string(),
   name: z.string(),
   words: z.string(),
+  /** Words of the page that it is about; empty for none. */
+  quote: z.string(),
   at: z.iso.datetime(),
   state: commentStateSchema,
   answer: z.string().nullable(),

@@ -115,18 +115,25 @@ export const readersSaid: readonly {
   on: string;
   name: string;
   words: string;
+  /** Words of the page that it is about; empty for none. */
+  quote: string;
   state: CommentState;
   answer: string | null;
   resolved: boolean;
 }[] = [
   {
-    ...{ pass: 'Tutors', on: 'Tide clock', name: 'P. Lunn' },
+    ...{
+      pass: 'Tutors',
+      on: 'Tide clock',
+      name: 'P. Lunn',
+      quote: 'The people who read it asked for none of them.',
+    },
     words:
       'The second dial convinces me, and I can see why from your first one. Say in a sentence what the ferry crew said when they tried it.',
     ...{ state: 'waiting', answer: null, resolved: false },
   },
   {
-    ...{ pass: 'Tutors', on: 'Fold-flat bee hotel', name: 'Mette' },
+    ...{ pass: 'Tutors', on: 'Fold-flat bee hotel', name: 'Mette', quote: '' },
     words:
       'Could the sheet be cut from offcuts as well? The yard throws away strips of that width every week.',
     ...{
@@ -136,7 +143,7 @@ export const readersSaid: readonly {
     },
   },
   {
-    ...{ pass: 'Tutors', on: 'Float lamp', name: 'P. Lunn' },
+    ...{ pass: 'Tutors', on: 'Float lamp', name: 'P. Lunn', quote: '' },
     words: 'How is it sealed where the cable goes in? A picture from below would answer my question.',
     ...{ state: 'kept', answer: 'Added.', resolved: true },
   },

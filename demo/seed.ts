@@ -487,12 +487,24 @@ export async function seedDemo(
     await changeIn(db, account, id, { read });
   }
   const held = await passRows(db, site);
-  for (const { pass, on, name, words, ...state } of readersSaid) {
+  for (const { pass, on, name, words, quote, ...state } of readersSaid) {
     const page = made.find(({ title }) => title === on)?.id ?? '';
     const id = newId();
     const from = held.find(({ label }) => label === pass)?.id ?? '';
     await takeIn(db, {
-      ...{ id, site, pass: from, page, part: null, writer: newId(), name, words, about: '', at: new Date() },
+      ...{
+        id,
+        site,
+        pass: from,
+        page,
+        part: null,
+        writer: newId(),
+        name,
+        words,
+        quote,
+        about: '',
+        at: new Date(),
+      },
     });
     await changeComment(db, account, id, state, new Date());
   }

@@ -47,12 +47,34 @@ describe('whoever holds a pass that allows it', () => {
     await tutor.reads('Write a name. A nickname is enough.');
     expect(await tutor.page.evaluate(() => document.activeElement?.getAttribute('name'))).toBe('name');
     await tutor.page.type('.remark [name=name]', 'Marlo');
+    await tutor.page.type('.remark [name=quote]', 'Words that stand nowhere');
+    await send(tutor);
+    await tutor.reads('These words do not stand on this page.');
+    // As a browser copies them, from a heading into the words below it.
+    const copied = await tutor.page.evaluate(() => {
+      const heading = [...document.querySelectorAll('main h2')].find(({ textContent }) =>
+        textContent?.startsWith('Why the hour'),
+      );
+      const below = heading?.nextElementSibling;
+      const selection = getSelection();
+      if (!heading || !below || !selection) return '';
+      selection.setBaseAndExtent(heading, 0, below, below.childNodes.length);
+      return selection.toString();
+    });
+    expect(copied).toMatch(/^Why the hour was the wrong question\s+The slip/);
+    await tutor.page.$eval('.remark [name=quote]', (field) => {
+      (field as HTMLInputElement).value = '';
+    });
+    await tutor.page.type('.remark [name=quote]', copied.replace(/\s+/g, ' ').slice(0, 80));
     await send(tutor);
     await tutor.reads('Only you and whoever made this see it so far.');
     expect(new URL(tutor.page.url()).hash).toMatch(/^#comment-/);
     // A reload sends nothing again.
     await tutor.page.reload();
     expect(await tutor.page.$$('.remarks li')).toHaveLength(1);
+    expect(
+      await tutor.page.$$eval('.remarks blockquote', (all) => all.map((one) => one.textContent)),
+    ).toEqual([copied.replace(/\s+/g, ' ').slice(0, 80).trim()]);
     expect(await tutor.page.$eval('.remark [name=name]', (field) => (field as HTMLInputElement).value)).toBe(
       'Marlo',
     );
@@ -70,7 +92,8 @@ describe('whoever holds a pass that allows it', () => {
     await tutor.reads('This is where it begins to convince me.');
     expect(
       await tutor.page.$$eval('.remarks li a', (links) => links.map(({ textContent }) => textContent)),
-    ).toEqual([name]);
+      // What is quoted says by itself where it stands.
+    ).toEqual(['Why the hour was the wrong question', name]);
   });
 
   test('is the only one who sees it', async () => {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { idSchema, type Id } from '../id.ts';
 
 /** What somebody writes about a page at most: characters, and links among them. */
-export const commentLimits = { name: 60, words: 2000, answer: 2000, links: 2 } as const;
+export const commentLimits = { name: 60, words: 2000, quote: 300, answer: 2000, links: 2 } as const;
 
 /**
  * Who sees a comment beside its maker. `waiting`: nobody yet. `kept`: whoever wrote it, and nobody else, for good. `pass`: whoever holds
@@ -29,6 +29,8 @@ export interface Comment {
   writer: string;
   name: string;
   words: string;
+  /** Words of the page that it is about, as its writer copied them from there; empty for none. */
+  quote: string;
   at: Date;
   state: CommentState;
   /** What the maker says to it; null: nothing. */

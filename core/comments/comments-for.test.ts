@@ -11,13 +11,14 @@ const comment = (over: Partial<Comment>): Comment => ({
   writer: 'tess',
   name: 'Tess',
   words: 'The hinge is the best of it.',
+  quote: '',
   at: new Date('2026-11-01T10:00:00Z'),
   state: 'waiting',
   answer: null,
   resolved: false,
   ...over,
 });
-const page = { id: 'page1111', has: () => false };
+const page = { id: 'page1111', has: () => false, says: () => false };
 const tess: CommentReader = { pass: 'pass1111', writer: 'tess' };
 const other: CommentReader = { pass: 'pass1111', writer: 'odo' };
 const stranger: CommentReader = { pass: null, writer: null };
@@ -41,7 +42,7 @@ describe('who sees a comment', () => {
     expect(commentsFor([about], stranger, page)).toEqual([]);
     expect(commentsFor([about], tess, page)).toEqual([]);
     expect(
-      commentsFor([about], stranger, { id: 'page2222', has: (part) => part === 'part1111' }),
+      commentsFor([about], stranger, { ...page, id: 'page2222', has: (part) => part === 'part1111' }),
     ).toHaveLength(1);
   });
 
@@ -51,6 +52,17 @@ describe('who sees a comment', () => {
     ).toEqual([]);
     expect(commentsFor([comment({ pass: null, state: 'waiting' })], tess, page)).toEqual([]);
     expect(commentsFor([comment({ pass: null, state: 'page' })], stranger, page)).toHaveLength(1);
+  });
+
+  test('is quoted only what stands on the page as a reader gets it; where it does not, that is said', () => {
+    const about = comment({ quote: 'One hand', state: 'page' });
+    const [stays] = commentsFor([about], stranger, { ...page, says: (quote) => quote === 'One hand' });
+    expect(stays).toMatchObject({ quote: 'One hand', changed: false });
+    for (const reader of [stranger, tess])
+      expect(commentsFor([about], reader, page)).toMatchObject([{ quote: '', changed: true }]);
+    expect(commentsFor([comment({ state: 'page' })], stranger, page)).toMatchObject([
+      { quote: '', changed: false },
+    ]);
   });
 
   test('the oldest comes first, and nothing is told of its writer’s device or pass', () => {
@@ -82,12 +94,16 @@ describe('who sees a comment', () => {
         fc.func(fc.boolean()),
         (written, reader, on, has) => {
           const all = written.map((one, at) => comment({ ...one, id: `comment${at}` }));
-          for (const seen of commentsFor(all, reader, { id: on, has })) {
+          for (const seen of commentsFor(all, reader, { id: on, has, says: () => true })) {
             const one = all.find(({ id: its }) => its === seen.id);
             const shown =
               one?.state === 'page' ||
               (one?.state === 'pass' && one.pass !== null && one.pass === reader.pass);
-            const own = reader.writer !== null && one?.writer === reader.writer && one.pass === reader.pass;
+            const own =
+              reader.writer !== null &&
+              one?.writer === reader.writer &&
+              one.pass !== null &&
+              one.pass === reader.pass;
             expect(shown || own).toBe(true);
             expect(one?.part === null ? one.page === on : has(one?.part ?? '')).toBe(true);
             expect(seen.mine).toBe(own);

@@ -10,8 +10,10 @@ export interface CommentReader {
 /** A comment as a reader has it: no more is told of it than what is here. */
 export interface SeenComment extends Pick<
   Comment,
-  'id' | 'part' | 'name' | 'words' | 'at' | 'answer' | 'resolved'
+  'id' | 'part' | 'name' | 'words' | 'quote' | 'at' | 'answer' | 'resolved'
 > {
+  /** What it quotes does not stand on the page any more, as this reader gets it; then it is not quoted. */
+  changed: boolean;
   /** Written on this device: how it stands is told. */
   mine: boolean;
   /** `shown`: others see it as well. */
@@ -38,12 +40,12 @@ function isShown({ state, pass }: Comment, reader: CommentReader): boolean {
  * The comments a reader gets on a page, the oldest first. Nobody but whoever wrote one sees it before its maker shows it, and nobody sees
  * one about a part that they do not get: what opens the part opens what is said of it.
  *
- * @param page the page, and whether a part stands on it as this reader gets it
+ * @param page the page, and whether a part, or some words, stand on it as this reader gets it: what they do not get is not quoted to them
  */
 export function commentsFor(
   comments: readonly Comment[],
   reader: CommentReader,
-  page: { id: Id; has: (part: Id) => boolean },
+  page: { id: Id; has: (part: Id) => boolean; says: (quote: string) => boolean },
 ): SeenComment[] {
   return comments
     .filter(({ page: on, part }) => (part === null ? on === page.id : page.has(part)))
@@ -52,6 +54,11 @@ export function commentsFor(
     .map((comment) => {
       const { id, part, name, words, at, answer, resolved, state } = comment;
       const stands = state === 'page' || state === 'pass' ? 'shown' : state;
-      return { id, part, name, words, at, answer, resolved, mine: isMine(comment, reader), stands };
+      const changed = comment.quote !== '' && !page.says(comment.quote);
+      return {
+        ...{ id, part, name, words, at, answer, resolved, stands, changed },
+        quote: changed ? '' : comment.quote,
+        mine: isMine(comment, reader),
+      };
     });
 }

@@ -4,8 +4,13 @@ import { typedComment } from './typed-comment.ts';
 
 describe('what a form sent as a comment', () => {
   test('is tidied: one line for a name, line ends of one kind', () => {
-    expect(typedComment({ name: ' Tess \n Odum ', words: ' One.\r\nTwo. ', part: 'part1111' })).toEqual({
-      typed: { name: 'Tess Odum', words: 'One.\nTwo.', part: 'part1111' },
+    expect(
+      typedComment(
+        { name: ' Tess \n Odum ', words: ' One.\r\nTwo. ', quote: 'One\n hand', part: 'part1111' },
+        () => true,
+      ),
+    ).toEqual({
+      typed: { name: 'Tess Odum', words: 'One.\nTwo.', quote: 'One hand', part: 'part1111' },
       faults: {},
     });
   });
@@ -20,13 +25,18 @@ describe('what a form sent as a comment', () => {
     [{ name: 'T'.repeat(commentLimits.name + 1), words: 'Good.' }, { name: 'long' }],
     [{ name: 'Tess', words: 'a'.repeat(commentLimits.words + 1) }, { words: 'long' }],
     [{ name: 'Tess', words: 'See https://a.example and www.b.example.' }, {}],
+    [{ name: 'Tess', words: 'Good.', quote: 'no such words' }, { quote: 'elsewhere' }],
+    [{ name: 'Tess', words: 'Good.', quote: 'a'.repeat(commentLimits.quote + 1) }, { quote: 'long' }],
+    [{ name: 'Tess', words: 'Good.', quote: ' ' }, {}],
     [{ name: 'Tess', words: 'https://a.example http://b.example WWW.c.example' }, { words: 'links' }],
   ])('%j is told what is wrong with it', (fields, faults) => {
-    expect(typedComment(fields).faults).toEqual(faults);
+    expect(typedComment(fields, () => false).faults).toEqual(faults);
   });
 
   test('a part that is none is the page', () => {
-    expect(typedComment({ name: 'Tess', words: 'Good.', part: '../../etc' }).typed.part).toBeNull();
-    expect(typedComment({ name: 'Tess', words: 'Good.', part: '' }).typed.part).toBeNull();
+    const part = (given: string) =>
+      typedComment({ name: 'Tess', words: 'Good.', part: given }, () => true).typed.part;
+    expect(part('../../etc')).toBeNull();
+    expect(part('')).toBeNull();
   });
 });

@@ -5,16 +5,19 @@ import { commentLimits } from './comment.ts';
 
 /** What is wrong with one field; `links`: more of them than a comment has. */
 export type CommentFault = 'missing' | 'long' | 'links';
+/** What is wrong with quoted words; `elsewhere`: they do not stand on the page. */
+export type QuoteFault = 'long' | 'elsewhere';
 
 /** A comment as it was typed, and what is wrong with it; nothing is wrong where `faults` is empty. */
 export interface TypedComment {
-  typed: { name: string; words: string; part: Id | null };
-  faults: Partial<Record<'name' | 'words', CommentFault>>;
+  typed: { name: string; words: string; quote: string; part: Id | null };
+  faults: Partial<Record<'name' | 'words', CommentFault>> & { quote?: QuoteFault };
 }
 
 const fieldsSchema = z.object({
   name: z.string().catch(''),
   words: z.string().catch(''),
+  quote: z.string().catch(''),
   part: idSchema.nullable().catch(null),
 });
 
@@ -25,12 +28,14 @@ const linksIn = (words: string): number => words.match(/https?:\/\/|\bwww\./gi)?
  * What a form sent, as a comment. What was typed is given back whole, so that nobody has to type it twice.
  *
  * @param fields as they came: anything
+ * @param onPage whether words stand on the page that it is about
  */
-export function typedComment(fields: unknown): TypedComment {
+export function typedComment(fields: unknown, onPage: (quote: string) => boolean): TypedComment {
   const given = fieldsSchema.parse(typeof fields === 'object' && fields !== null ? fields : {});
   const typed = {
     name: wellFormed(given.name).replace(/\s+/g, ' ').trim(),
     words: wellFormed(given.words).replace(/\r\n?/g, '\n').trim(),
+    quote: wellFormed(given.quote).replace(/\s+/g, ' ').trim(),
     part: given.part,
   };
   const faults: TypedComment['faults'] = {};
@@ -39,5 +44,7 @@ export function typedComment(fields: unknown): TypedComment {
   if (typed.words === '') faults.words = 'missing';
   else if (typed.words.length > commentLimits.words) faults.words = 'long';
   else if (linksIn(typed.words) > commentLimits.links) faults.words = 'links';
+  if (typed.quote.length > commentLimits.quote) faults.quote = 'long';
+  else if (typed.quote !== '' && !onPage(typed.quote)) faults.quote = 'elsewhere';
   return { typed, faults };
 }

@@ -155,6 +155,8 @@ export const de: PublicWords = {
     prompts: 'Was war sofort klar? Wo bist du hängen geblieben? Was würdest du als Nächstes versuchen?',
     about: 'Worüber',
     wholePage: 'Die ganze Seite',
+    quote: 'Worte der Seite, um die es geht; von dort kopiert, oder leer lassen',
+    changed: 'Es geht um Worte, die hier nicht mehr stehen.',
     words: 'Kommentar',
     send: 'Kommentar absenden',
     why: 'Wer das hier gemacht hat, liest ihn zuerst. Bis er gezeigt wird, sieht ihn sonst niemand.',
@@ -168,6 +170,11 @@ export const de: PublicWords = {
         missing: 'Schreib, was du sagen möchtest.',
         long: 'Ein Kommentar darf höchstens 2000 Zeichen lang sein.',
         links: 'Ein Kommentar darf höchstens zwei Links enthalten. Nimm einen heraus.',
+      },
+      quote: {
+        long: 'Zitiere höchstens 300 Zeichen: Die ersten Worte reichen.',
+        elsewhere:
+          'Diese Worte stehen nicht auf dieser Seite. Kopiere sie von dort, oder lass das Feld leer.',
       },
     },
     tooMany:

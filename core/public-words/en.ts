@@ -154,6 +154,8 @@ export const en: PublicWords = {
     prompts: 'What did you understand at once? Where did you stop? What would you try next?',
     about: 'About',
     wholePage: 'The whole page',
+    quote: 'Words of the page it is about; copy them from there, or leave this empty',
+    changed: 'It speaks of words that do not stand here any more.',
     words: 'Comment',
     send: 'Send the comment',
     why: 'Whoever made this reads it first. Nobody else sees it before they show it.',
@@ -167,6 +169,10 @@ export const en: PublicWords = {
         missing: 'Write what you want to say.',
         long: 'A comment can be at most 2000 characters long.',
         links: 'A comment can have at most two links. Take one out.',
+      },
+      quote: {
+        long: 'Quote 300 characters at most: the first words are enough.',
+        elsewhere: 'These words do not stand on this page. Copy them from it, or leave this empty.',
       },
     },
     tooMany:

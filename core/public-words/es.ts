@@ -154,6 +154,8 @@ export const es: PublicWords = {
     prompts: '¿Qué entendiste enseguida? ¿Dónde te detuviste? ¿Qué probarías después?',
     about: 'Sobre qué',
     wholePage: 'Toda la página',
+    quote: 'Palabras de la página de las que se trata; cópialas de ahí, o déjalo vacío',
+    changed: 'Habla de palabras que ya no están aquí.',
     words: 'Comentario',
     send: 'Enviar el comentario',
     why: 'Quien hizo esto lo lee primero. Nadie más lo ve antes de que se muestre.',
@@ -167,6 +169,10 @@ export const es: PublicWords = {
         missing: 'Escribe lo que quieres decir.',
         long: 'Un comentario puede tener como máximo 2000 caracteres.',
         links: 'Un comentario puede llevar como máximo dos enlaces. Quita uno.',
+      },
+      quote: {
+        long: 'Cita 300 caracteres como máximo: bastan las primeras palabras.',
+        elsewhere: 'Estas palabras no están en esta página. Cópialas de ahí, o deja el campo vacío.',
       },
     },
     tooMany:

@@ -157,6 +157,8 @@ export const fr: PublicWords = {
     prompts: 'Qu’avez-vous compris tout de suite ? Où vous êtes-vous arrêté ? Qu’essaieriez-vous ensuite ?',
     about: 'À propos de',
     wholePage: 'Toute la page',
+    quote: 'Mots de la page dont il s’agit ; copiez-les de là, ou laissez vide',
+    changed: 'Il s’agit de mots qui ne sont plus ici.',
     words: 'Commentaire',
     send: 'Envoyer le commentaire',
     why: 'La personne qui a fait ceci le lit d’abord. Personne d’autre ne le voit avant qu’il soit affiché.',
@@ -170,6 +172,10 @@ export const fr: PublicWords = {
         missing: 'Écrivez ce que vous voulez dire.',
         long: 'Un commentaire peut avoir 2000 caractères au plus.',
         links: 'Un commentaire peut contenir deux liens au plus. Retirez-en un.',
+      },
+      quote: {
+        long: 'Citez 300 caractères au plus : les premiers mots suffisent.',
+        elsewhere: 'Ces mots ne sont pas sur cette page. Copiez-les de là, ou laissez ce champ vide.',
       },
     },
     tooMany:

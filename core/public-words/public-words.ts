@@ -1,7 +1,7 @@
 import type { PhaseWord } from '../moments/phases.ts';
 import type { ProfileKind } from '../about/profile-kinds.ts';
 import type { ResumeSection } from '../resume/sections.ts';
-import type { CommentFault } from '../comments/typed-comment.ts';
+import type { CommentFault, QuoteFault } from '../comments/typed-comment.ts';
 import type { MessageFault, MessageField } from '../messages/message.ts';
 
 /**
@@ -133,10 +133,14 @@ export interface PublicWords {
     prompts: string;
     about: string;
     wholePage: string;
+    /** Over the field for words of the page, which can stay empty. */
+    quote: string;
+    /** What it quotes does not stand there any more. */
+    changed: string;
     words: string;
     send: string;
     why: string;
-    faults: Record<'name' | 'words', Record<CommentFault, string>>;
+    faults: Record<'name' | 'words', Record<CommentFault, string>> & { quote: Record<QuoteFault, string> };
     tooMany: string;
     full: string;
     blocked: string;

@@ -11,7 +11,10 @@ const mostKept = 2000;
 const deletedKeptMs = 30 * 24 * 60 * 60 * 1000;
 
 /** A comment that comes in. */
-export interface ArrivingComment extends Pick<Comment, 'id' | 'page' | 'part' | 'writer' | 'name' | 'words'> {
+export interface ArrivingComment extends Pick<
+  Comment,
+  'id' | 'page' | 'part' | 'writer' | 'name' | 'words' | 'quote'
+> {
   site: string;
   pass: string;
   /** What the part is called on the page as its writer saw it; empty for a comment on the page. */
@@ -27,7 +30,14 @@ export async function commentsOf(db: Database, site: string): Promise<Comment[]>
     .where(and(eq(comments.siteId, site), isNull(comments.deletedAt)));
   return rows.map((row) => ({
     ...{ id: row.id, page: row.page, part: row.part, pass: row.passId, writer: row.writer },
-    ...{ name: row.name, words: row.words, at: row.createdAt, state: row.state, answer: row.answer },
+    ...{
+      name: row.name,
+      words: row.words,
+      quote: row.quote,
+      at: row.createdAt,
+      state: row.state,
+      answer: row.answer,
+    },
     resolved: row.resolvedAt !== null,
   }));
 }
@@ -38,7 +48,7 @@ export async function commentsOf(db: Database, site: string): Promise<Comment[]>
  * @returns 'full' where a site takes no more; 'blocked' where nothing more is taken from that device
  */
 export async function takeIn(db: Database, comment: ArrivingComment): Promise<'there' | 'full' | 'blocked'> {
-  const { id, site, pass, page, part, writer, name, words, about, at } = comment;
+  const { id, site, pass, page, part, writer, name, words, quote, about, at } = comment;
   return db.transaction(async (tx) => {
     const [lying] = await tx
       .select({ many: count() })
@@ -53,7 +63,19 @@ export async function takeIn(db: Database, comment: ArrivingComment): Promise<'t
     if (refused) return 'blocked';
     await tx
       .insert(comments)
-      .values({ id, siteId: site, passId: pass, page, part, writer, name, words, about, createdAt: at })
+      .values({
+        id,
+        siteId: site,
+        passId: pass,
+        page,
+        part,
+        writer,
+        name,
+        words,
+        quote,
+        about,
+        createdAt: at,
+      })
       .onConflictDoNothing();
     return 'there';
   });
@@ -81,7 +103,13 @@ export async function receivedBy(db: Database, account: string): Promise<Receive
     .where(eq(sites.accountId, account))
     .orderBy(desc(comments.createdAt), asc(comments.id));
   return rows.map(({ comment, site, page, pass }) => ({
-    ...{ id: comment.id, name: comment.name, words: comment.words, about: comment.about },
+    ...{
+      id: comment.id,
+      name: comment.name,
+      words: comment.words,
+      quote: comment.quote,
+      about: comment.about,
+    },
     site: { id: comment.siteId, title: site },
     page: { id: comment.page, title: page ?? '' },
     part: comment.part,

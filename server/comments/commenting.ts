@@ -1,4 +1,5 @@
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import { quotedFrom, standsIn } from '#core/comments/quote.ts';
 import { typedComment } from '#core/comments/typed-comment.ts';
 import { idSchema } from '#core/id.ts';
 import type { ManifestFile } from '#core/release/manifest.ts';
@@ -15,7 +16,7 @@ import { pageAt } from '../serve/page-at.ts';
 import type { Entrance } from '../serve/public-sites.ts';
 import { sendWrittenPage } from '../serve/send-written-page.ts';
 import { nameOf, takeIn } from './comment-rows.ts';
-import { placesOn } from './places-on.ts';
+import { placesOn, wordsOnPage } from './places-on.ts';
 import type { SiteComments } from './site-comments.ts';
 import { newWriterToken, writerCookie, writerKeptS, writerOf } from './writer.ts';
 
@@ -100,7 +101,7 @@ export function commenting(
       const writer = writerOf(request.cookies[cookie], at.pass);
       const name = at.mayComment && writer !== null ? await nameOf(db, at.entrance.site, writer) : '';
       const form: CommentForm = {
-        ...{ typed: { name, words: '', part: null }, faults: {}, problem: null },
+        ...{ typed: { name, words: '', quote: '', part: null }, faults: {}, problem: null },
         ...{ token: newId(), asks: at.asks },
       };
       const opened = { site: at.entrance.site, file: page, reader: { pass: at.pass, writer } };
@@ -113,8 +114,9 @@ export function commenting(
       const page = openedPage(at);
       if (!page || !at.mayComment) return false;
       const { site } = at.entrance;
-      const { typed, faults } = typedComment(fields);
       const html = (await blobs.read(page.hash)).toString();
+      const onPage = wordsOnPage(page.hash, html);
+      const { typed, faults } = typedComment(fields, (quote) => standsIn(quote, onPage));
       const words = wordsFor(languageOf(html)).comments;
       const token = idSchema.safeParse(formField(fields, tokenField)).data ?? newId();
       const again = (status: number, problem: string | null = null) =>
@@ -125,13 +127,18 @@ export function commenting(
       if (formField(fields, trapField) !== '') return again(422, wordsFor(languageOf(html)).write.trapped);
       if (Object.keys(faults).length > 0) return again(422);
       // What stood there when it was begun and is gone now: what is said is not lost, it is of the page.
-      const place = placesOn(page.hash, html).find(({ part }) => part === typed.part);
+      const places = placesOn(page.hash, html);
+      // What is quoted says best where it stands.
+      const place =
+        typed.quote === ''
+          ? places.find(({ part }) => part === typed.part)
+          : quotedFrom(typed.quote, places, typed.part);
       const known = request.cookies[cookie];
       const device = known !== undefined && writerOf(known, at.pass) !== null ? known : newWriterToken();
       const taken = await takeIn(db, {
         ...{ id: token, site, pass: at.pass, page: page.page, part: place?.part ?? null },
         ...{ writer: writerOf(device, at.pass) ?? '', name: typed.name, words: typed.words },
-        ...{ about: place?.title ?? '', at: now() },
+        ...{ quote: typed.quote, about: place?.title ?? '', at: now() },
       });
       if (taken !== 'there') return again(507, words[taken]);
       await changed(site);

@@ -9,7 +9,7 @@ import { commentLimits } from '#core/comments/comment.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
 import { passes, sites } from '../db/schema.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
-import { PublishedSite } from '../testing/published-site.ts';
+import { PublishedSite, wordsPart } from '../testing/published-site.ts';
 import { TestMaker, TestServer } from '../testing/test-server.ts';
 
 /** Comments, asked from outside by HTTP: who wrote one, who holds the same pass or another one, and strangers. */
@@ -155,6 +155,51 @@ describe('a comment', () => {
     expect((await tess.get()).body).not.toMatch(/Take me away|Gladly/);
     await change(id, { deleted: false });
     expect(await publicPage()).toContain('Take me away.');
+  });
+
+  test('quotes words of the page and is of the part they stand in; words that do not stand there are not taken', async () => {
+    const tess = new Holder(tutors);
+    const wrong = await tess.says('Which ones?', { quote: 'No such words' });
+    expect(wrong.statusCode).toBe(422);
+    expect(wrong.body).toContain('These words do not stand on this page.');
+    for (const kept of ['Which ones?', 'No such words']) expect(wrong.body).toContain(kept);
+    expect(await htmlFaults(wrong.body)).toEqual([]);
+    expect((await tess.says('Which ones?', { quote: ' open\nWORDS ' })).statusCode).toBe(303);
+    expect((await received())[0]).toMatchObject({
+      ...{ quote: 'open WORDS', part: `${shown.clock}-open`, about: 'Open words' },
+    });
+    await change(await newest(), { state: 'page' });
+    const page = await publicPage();
+    expect(page).toContain('<blockquote>open WORDS</blockquote>');
+    expect(await htmlFaults(page)).toEqual([]);
+  });
+
+  test('quotes nothing to a reader that they do not get themselves, and says when it is changed', async () => {
+    const part = `${shown.clock}-other`;
+    await shown.partHeight(shown.clock, part, 'invited');
+    await shown.publish();
+    const tess = new Holder(tutors);
+    // Over the end of a part, so that it is of the page.
+    await tess.says('From here to there?', { quote: 'Open words Other words' });
+    expect((await received())[0]).toMatchObject({ part: null, quote: 'Open words Other words' });
+    await change(await newest(), { state: 'page' });
+    expect((await tess.get()).body).toContain('<blockquote>Open words Other words</blockquote>');
+    const stranger = await publicPage();
+    expect(stranger).toContain('From here to there?');
+    expect(stranger).toContain('It speaks of words that do not stand here any more.');
+    expect(stranger).not.toContain('Other words');
+    await shown.partHeight(shown.clock, part, 'public');
+    await shown.publish();
+    expect(await publicPage()).toContain('<blockquote>Open words Other words</blockquote>');
+    const { parts = [] } = (await maker.project(shown.site, shown.clock)) ?? {};
+    const said = (text: string) =>
+      shown.page(shown.clock, { parts: parts.map((one) => (one.id === part ? wordsPart(part, text) : one)) });
+    await said('Better words');
+    await shown.publish();
+    expect((await tess.get()).body).toContain('It speaks of words that do not stand here any more.');
+    expect((await tess.get()).body).not.toContain('Other words');
+    await said('Other words');
+    await shown.publish();
   });
 
   test('about a part is seen where the part is, and nowhere once its height is lowered', async () => {

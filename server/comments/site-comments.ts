@@ -7,8 +7,9 @@ import type { CommentForm, Comments } from '#site/comments/comments-view.tsx';
 import { withComments } from '#site/comments/with-comments.tsx';
 import type { Database } from '../db/connect.ts';
 import type { BlobStore } from '../media/blob-store.ts';
+import { standsIn } from '#core/comments/quote.ts';
 import { commentsOf } from './comment-rows.ts';
-import { placesOn } from './places-on.ts';
+import { placesOn, wordsOnPage } from './places-on.ts';
 
 /** A page as a release has it, and who opens it. */
 export interface OpenedPage {
@@ -50,7 +51,11 @@ export class SiteComments {
     const html = (await this.#blobs.read(file.hash)).toString();
     const places = placesOn(file.hash, html);
     const stands = new Set(places.map(({ part }) => part));
-    const shown = commentsFor(all, reader, { id: file.page, has: (part) => stands.has(part) });
+    const shown = commentsFor(all, reader, {
+      id: file.page,
+      has: (part) => stands.has(part),
+      says: (quote) => standsIn(quote, wordsOnPage(file.hash, html)),
+    });
     if (shown.length === 0 && !form) return null;
     const comments: Comments = { shown, form, places: places.filter(({ title }) => title !== '') };
     return withComments(html, comments);

@@ -41,7 +41,19 @@ async function says(words: string, at: Date): Promise<string> {
   const { db } = server.database;
   const id = newId();
   await takeIn(db, {
-    ...{ id, site, pass, page: 'page1111', part: null, writer: 'w', name: 'Tess', words, about: '', at },
+    ...{
+      id,
+      site,
+      pass,
+      page: 'page1111',
+      part: null,
+      writer: 'w',
+      name: 'Tess',
+      words,
+      about: '',
+      at,
+      quote: '',
+    },
   });
   await tellMaker(db, mailing, site, at);
   return id;

@@ -669,6 +669,8 @@ export const comments = pgTable(
     writer: text('writer').notNull(),
     name: text('name').notNull(),
     words: text('words').notNull(),
+    /** Words of the page that it is about; empty for none. */
+    quote: text('quote').notNull().default(''),
     state: text('state').$type<CommentState>().notNull().default('waiting'),
     answer: text('answer'),
     createdAt: createdAt(),

@@ -1,6 +1,6 @@
 import { commentLimits } from '#core/comments/comment.ts';
 import type { SeenComment } from '#core/comments/comments-for.ts';
-import type { CommentFault, TypedComment } from '#core/comments/typed-comment.ts';
+import type { TypedComment } from '#core/comments/typed-comment.ts';
 import type { Id } from '#core/id.ts';
 import type { PublicWords } from '#core/public-words/public-words.ts';
 import { partAnchor } from '#core/parts/part-anchor.ts';
@@ -54,6 +54,12 @@ function OneComment({ comment, place }: { comment: SeenComment; place: PlaceOnPa
           {comments.on} <a href={`#${partAnchor(place.part)}`}>{place.title}</a>
         </p>
       )}
+      {comment.quote !== '' && <blockquote>{comment.quote}</blockquote>}
+      {comment.changed && (
+        <p className="why" {...lang}>
+          {comments.changed}
+        </p>
+      )}
       <Paragraphs text={comment.words} />
       {answer !== null && (
         <div className="back">
@@ -78,25 +84,28 @@ function Form({ form, places }: { form: CommentForm; places: readonly PlaceOnPag
   const { words, lang } = useSpoken();
   const { comments } = words;
   const { typed, faults, problem, token, asks } = form;
-  const first = (['name', 'words'] as const).find((field) => faults[field]);
-  const field = (name: 'name' | 'words') => ({
+  const first = (['quote', 'name', 'words'] as const).find((field) => faults[field]);
+  const field = (name: 'quote' | 'name' | 'words') => ({
     id: `remark-${name}`,
     name,
     defaultValue: typed[name],
-    required: true,
+    required: name !== 'quote',
     maxLength: commentLimits[name],
     autoFocus: name === first,
     'aria-invalid': faults[name] ? true : undefined,
     'aria-describedby': faults[name] ? `remark-${name}-fault` : undefined,
   });
-  const fault = (name: 'name' | 'words') => {
-    const what: CommentFault | undefined = faults[name];
-    return what ? (
+  const said = {
+    quote: faults.quote && comments.faults.quote[faults.quote],
+    name: faults.name && comments.faults.name[faults.name],
+    words: faults.words && comments.faults.words[faults.words],
+  };
+  const fault = (name: keyof typeof said) =>
+    said[name] ? (
       <p className="fault" id={`remark-${name}-fault`}>
-        {comments.faults[name][what]}
+        {said[name]}
       </p>
     ) : null;
-  };
   return (
     <form className="write remark" id="remark" method="post" noValidate {...lang}>
       <h3>{comments.write}</h3>
@@ -131,6 +140,11 @@ function Form({ form, places }: { form: CommentForm; places: readonly PlaceOnPag
           </select>
         </div>
       )}
+      <div className="one">
+        <label htmlFor="remark-quote">{comments.quote}</label>
+        <input type="text" autoComplete="off" {...field('quote')} />
+        {fault('quote')}
+      </div>
       <div className="one">
         <label htmlFor="remark-name">{words.write.name}</label>
         <input type="text" autoComplete="nickname" {...field('name')} />

@@ -73,7 +73,7 @@ function Answer({ comment, busy, onChange }: Omit<CommentRowProps, 'onRemove'>) 
 /** What somebody said of a page, who sees it, and what was made of it. */
 export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProps) {
   const id = useId();
-  const { name, words, site, page, about, pass, at, state, resolved, blocked } = comment;
+  const { name, words, quote, site, page, about, pass, at, state, resolved, blocked } = comment;
   return (
     <li className="grid gap-3 border-b border-line py-4" aria-labelledby={id}>
       <div className="grid gap-0.5">
@@ -104,6 +104,11 @@ export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProp
           {blocked && '. Nothing more is taken from this device'}
         </p>
       </div>
+      {quote !== '' && (
+        <blockquote className="max-w-prose border-l-3 border-line pl-4 text-base leading-6 [overflow-wrap:anywhere] text-ink-2">
+          {quote}
+        </blockquote>
+      )}
       <p className="max-w-prose whitespace-pre-line [overflow-wrap:anywhere] text-base leading-6">{words}</p>
       <Answer comment={comment} busy={busy} onChange={onChange} />
       <div className="flex flex-wrap items-end gap-2">
