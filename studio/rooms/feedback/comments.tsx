@@ -34,10 +34,12 @@ export function Comments({ site }: { site: string }) {
   const now = chosen ?? (of('waiting').length > 0 ? 'waiting' : 'open');
   const shown = of(now);
   const remove = ({ id, name }: ReceivedComment) => {
-    change({ id, deleted: true });
-    notice(`What ${name} said is deleted.`, {
-      action: { label: 'Undo', onClick: () => change({ id, deleted: false }) },
-    });
+    const undo = { label: 'Undo', onClick: () => change({ id, deleted: false }) };
+    // Not before no reader gets it any more.
+    change(
+      { id, deleted: true },
+      { onSuccess: () => notice(`What ${name} said is deleted.`, { action: undo }) },
+    );
   };
   return (
     <section aria-labelledby="comments-title" className="grid content-start gap-4">

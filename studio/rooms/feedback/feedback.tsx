@@ -28,10 +28,11 @@ export function Feedback() {
     if (open !== id && !read) change({ id, read: true });
   };
   const remove = ({ id, name }: Received) => {
-    change({ id, deleted: true });
-    notice(`What ${name} wrote is deleted.`, {
-      action: { label: 'Undo', onClick: () => change({ id, deleted: false }) },
-    });
+    const undo = { label: 'Undo', onClick: () => change({ id, deleted: false }) };
+    change(
+      { id, deleted: true },
+      { onSuccess: () => notice(`What ${name} wrote is deleted.`, { action: undo }) },
+    );
   };
   return (
     <div className="mx-auto grid max-w-4xl grid-cols-[minmax(0,1fr)] content-start gap-6 px-6 py-8 pb-28 md:px-10">
