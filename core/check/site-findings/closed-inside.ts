@@ -2,19 +2,10 @@ import { lowest } from '../../access/height.ts';
 import { ownHeight } from '../../access/own-height.ts';
 import { pathOfPages } from '../../access/path-of-pages.ts';
 import { pageName, rulesOfPage } from '../../pages/page-kinds.ts';
+import { pathBelow } from '../../pages/path-below.ts';
 import type { ShownPage } from '../../pages/page.ts';
 import { linksIn } from '../../words/links-in.ts';
 import type { CheckedSite, NoticedOnSite } from '../checked-site.ts';
-
-/** Where a page stands below the address of the site; null for one that has no address. */
-function pathBelow(path: readonly ShownPage[]): string | null {
-  const page = path.at(-1);
-  if (!page || !rulesOfPage(page).opens) return null;
-  return path
-    .filter((one) => rulesOfPage(one).opens && !rulesOfPage(one).isFront)
-    .map(({ slug }) => `${slug}/`)
-    .join('');
-}
 
 /**
  * Links in words to pages of the same site that do not open there: by the address of a site only what is Public does. How high the site
@@ -25,8 +16,8 @@ export const closedInside = ({ pages, address }: CheckedSite): NoticedOnSite[] =
   const closed = new Map<string, ShownPage>();
   for (const page of pages) {
     const path = pathOfPages(pages, page.id);
-    const below = path && pathBelow(path);
-    if (path && below !== null && lowest(path.map(ownHeight)) !== 'public') closed.set(below, page);
+    if (path && rulesOfPage(page).opens && lowest(path.map(ownHeight)) !== 'public')
+      closed.set(pathBelow(pages, page), page);
   }
   if (closed.size === 0) return [];
   const entrance = `/${address}/`;

@@ -10,7 +10,7 @@ import { AvailabilityPanel } from '../../parts/person/availability-panel.tsx';
 import { LanguagesPanel } from '../../parts/person/languages-panel.tsx';
 import { LinePanel } from '../../parts/person/line-panel.tsx';
 import { ProfilesPanel } from '../../parts/person/profiles-panel.tsx';
-import { pathBelow } from '../../pages/page-path.ts';
+import { pathBelow } from '#core/pages/path-below.ts';
 import { Begun } from '../../ui/begun.tsx';
 import { Button } from '../../ui/button.tsx';
 import { HeightRow } from '../../ui/height-control.tsx';
@@ -107,7 +107,7 @@ function PageAbout({ page }: { page: ShownPage }) {
           </Button>
           <Button asChild small>
             <a
-              href={`/studio/see/${state.site.id}/maker/${pathBelow(state, page)}`}
+              href={`/studio/see/${state.site.id}/maker/${pathBelow(state.pages, page)}`}
               target="_blank"
               rel="noreferrer"
             >

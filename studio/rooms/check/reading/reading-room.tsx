@@ -6,10 +6,10 @@ import { listPasses } from '#contract/passes.ts';
 import { schemeOf } from '#core/look/look-rules.ts';
 import { inReadingOrder } from '#core/pages/in-reading-order.ts';
 import { pageName, rulesOfPage } from '#core/pages/page-kinds.ts';
+import { pathBelow } from '#core/pages/path-below.ts';
 import { call } from '../../../api/call.ts';
 import { passesKey } from '../../../api/passes-key.ts';
 import { useSite } from '../../../api/site-context.tsx';
-import { pathBelow } from '../../../pages/page-path.ts';
 import { Button } from '../../../ui/button.tsx';
 import { CheckField } from '../../../ui/check-field.tsx';
 import { readers } from '../../../ui/readers.ts';
@@ -106,9 +106,8 @@ export function ReadingRoom() {
   const src = (manner: Parameters<typeof seenAt>[2]) => seenAt(site.id, seen, { framed: true, ...manner });
   const key = `${seen.reader} ${seen.page} ${state.revision} ${again}`;
   /** Somebody went on by a link: the other screens go with them. */
-  const follow = (pathname: string) => {
-    const below = decodeURI(pathname).split('/').slice(5).join('/');
-    const gone = pages.find((one) => pathBelow(state, one) === below);
+  const follow = (below: string) => {
+    const gone = pages.find((one) => pathBelow(state.pages, one) === below);
     if (gone && gone.id !== (page ?? front)?.id) setSeen({ page: gone.id });
   };
   return (

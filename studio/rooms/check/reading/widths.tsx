@@ -11,9 +11,12 @@ interface WidthsProps {
   of: string;
   /** One of the screens, or `all`. */
   width: string;
-  /** Somebody went on to another page in one of them. */
-  onFollow: (path: string) => void;
+  /** Somebody went on to another page in one of them, by where it stands below the way in. */
+  onFollow: (below: string) => void;
 }
+
+/** Where a preview stands below its reader's way in: `/studio/see/<site>/<reader>/…`. */
+const belowReader = (pathname: string): string => decodeURI(pathname).split('/').slice(5).join('/');
 
 const inWords = ({ screens: long, stops, beyond }: FrameFacts): string =>
   [
@@ -30,7 +33,7 @@ const leastScale = 0.24;
 export function Widths({ src, of, width, onFollow }: WidthsProps) {
   const room = useRef<HTMLDivElement>(null);
   const space = useWidthOf(room);
-  /** What each of them was sent to by itself, and not by a link on it. */
+  /** Where each of them was sent by itself, and not by a link on it; in whichever manner. */
   const sent = useRef(new Map<string, string>());
   const [facts, setFacts] = useState<Partial<Record<ScreenName, FrameFacts>>>({});
   const shown = screensOf(width);
@@ -53,10 +56,10 @@ export function Widths({ src, of, width, onFollow }: WidthsProps) {
                   if (isPage(page)) {
                     const read = frameFacts(page);
                     setFacts((before) => ({ ...before, [name]: read }));
-                    const { pathname } = page.location;
-                    const first = sent.current.get(name) ?? pathname;
+                    const below = belowReader(page.location.pathname);
+                    const first = sent.current.get(name) ?? below;
                     sent.current.set(name, first);
-                    if (pathname !== first) onFollow(pathname);
+                    if (below !== first) onFollow(below);
                   }
                 }}
               />
