@@ -103,8 +103,9 @@ export class Driver {
         if (tries >= 25) throw new Error(`The ${role} called “${String(name)}” was never hit.`);
         await new Promise((resolve) => setTimeout(resolve, 100));
       } catch (error) {
-        // Drawn anew between finding and pressing it; a person would press the new one.
-        if (tries >= 3 || !/detached/.test(String(error))) throw error;
+        // Drawn anew, or not drawn yet, between finding and pressing it; a person would press again.
+        if (tries >= 25 || !/detached|not clickable/.test(String(error))) throw error;
+        await new Promise((resolve) => setTimeout(resolve, 100));
       }
     }
   }
