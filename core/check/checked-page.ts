@@ -5,6 +5,7 @@ import type { Material } from '../materials/material.ts';
 import type { ShownPage } from '../pages/page.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import type { Site } from '../sites/site.ts';
+import type { LookedAt } from './looked-at.ts';
 import type { Spot } from './noticed.ts';
 
 /** What a rule looks at: one page with what stands on it. */
@@ -13,6 +14,8 @@ export interface CheckedPage {
   site: Pick<Site, 'language' | 'evidenceWanted'>;
   /** What stands on the page, by its id. */
   materials: ReadonlyMap<Id, Material>;
+  /** Of all pictures of the site. */
+  lookedAt: LookedAt;
   /** Today where its maker is, as ISO 8601 writes it. */
   today: string;
 }

@@ -1,12 +1,19 @@
 import type { Id } from '../id.ts';
 import type { ShownPage } from '../pages/page.ts';
+import type { Material } from '../materials/material.ts';
 import type { Site } from '../sites/site.ts';
+import type { GivenOut } from './given-out.ts';
 import type { Noticed } from './noticed.ts';
 
 /** What a rule looks at that compares pages with each other. */
 export interface CheckedSite extends Pick<Site, 'language' | 'offWall' | 'address'> {
   /** Those that are looked at, in no order. */
   pages: readonly ShownPage[];
+  /** All of the site, by their ids. */
+  materials: ReadonlyMap<Id, Material>;
+  givenOut: GivenOut;
+  /** Today where its maker is, as ISO 8601 writes it. */
+  today: string;
 }
 
 export interface NoticedOnSite extends Noticed {

@@ -3,15 +3,20 @@ import fc from 'fast-check';
 import { type ProjectDraft, draftArbitrary } from '../access/arbitrary-draft.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { Checker } from './checker.ts';
+import { nothingGivenOut } from './given-out.ts';
+import { type LookedAt, nothingLookedAt } from './looked-at.ts';
 import type { Finding } from './finding.ts';
 import { findingsOfPage } from './findings-of-page.ts';
 import { findingsOfSite } from './findings-of-site.ts';
 
 const today = '2026-11-29';
 /** Everything at once, without remembering anything. */
-function fromScratch({ pages, materials, site }: ProjectDraft): Map<string, Finding[]> {
+function fromScratch({ pages, materials, site }: ProjectDraft, lookedAt: LookedAt): Map<string, Finding[]> {
   const known = new Map(materials.map((one) => [one.id, one]));
-  const between = findingsOfSite({ ...site, pages });
+  const between = findingsOfSite({
+    ...{ ...site, pages, today, materials: known },
+    givenOut: nothingGivenOut,
+  });
   return new Map(
     pages.map((page) => {
       const here = new Map(
@@ -20,7 +25,7 @@ function fromScratch({ pages, materials, site }: ProjectDraft): Map<string, Find
           return one ? [[id, one] as const] : [];
         }),
       );
-      const own = findingsOfPage({ page, site, today, materials: here });
+      const own = findingsOfPage({ page, site, today, lookedAt, materials: here });
       return [page.id, [...own, ...(between.get(page.id) ?? [])]] as const;
     }),
   );
@@ -30,9 +35,10 @@ test('told of one change after another, it says what looking at everything again
   fc.assert(
     fc.property(
       draftArbitrary,
-      fc.array(fc.tuple(fc.nat(), fc.nat(), fc.string({ maxLength: 4 }), fc.nat(5)), { maxLength: 6 }),
+      fc.array(fc.tuple(fc.nat(), fc.nat(), fc.string({ maxLength: 4 }), fc.nat(6)), { maxLength: 6 }),
       (first, changes) => {
         let draft = first;
+        let lookedAt = nothingLookedAt;
         const checker = new Checker();
         const said = new Map<string, Finding[]>();
         const take = (change: Parameters<Checker['take']>[0]) => {
@@ -40,7 +46,7 @@ test('told of one change after another, it says what looking at everything again
             if (found) said.set(id, found);
             else said.delete(id);
           }
-          expect(said).toEqual(fromScratch(draft));
+          expect(said).toEqual(fromScratch(draft, lookedAt));
         };
         take({
           site: draft.site,
@@ -72,6 +78,10 @@ test('told of one change after another, it says what looking at everything again
           } else if (kind === 5 && changed) {
             draft = { ...draft, site: { ...draft.site, offWall: [changed.id] } };
             take({ between: { offWall: draft.site.offWall, address: draft.site.address } });
+          } else if (kind === 6 && other) {
+            const groups = [draft.materials.map(({ id }) => id)];
+            lookedAt = { ...nothingLookedAt, groups, warnings: { [other.id]: ['very-dark'] } };
+            take({ lookedAt });
           }
         }
       },

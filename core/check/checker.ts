@@ -4,6 +4,8 @@ import { materialsOn } from '../pages/materials-on.ts';
 import type { ShownPage } from '../pages/page.ts';
 import type { CheckedPage } from './checked-page.ts';
 import type { CheckedSite } from './checked-site.ts';
+import { type GivenOut, nothingGivenOut } from './given-out.ts';
+import { type LookedAt, nothingLookedAt } from './looked-at.ts';
 import type { Finding } from './finding.ts';
 import { findingsOfPage } from './findings-of-page.ts';
 import { findingsOfSite } from './findings-of-site.ts';
@@ -13,6 +15,8 @@ export interface Changed {
   site?: CheckedPage['site'];
   /** What is asked of a site where its pages are compared. */
   between?: Pick<CheckedSite, 'offWall' | 'address'>;
+  lookedAt?: LookedAt;
+  givenOut?: GivenOut;
   /** Today where the maker is, as ISO 8601 writes it. */
   today?: string;
   pages?: readonly ShownPage[];
@@ -27,6 +31,8 @@ export interface Changed {
  */
 export class Checker {
   #site: CheckedPage['site'] = { language: 'en', evidenceWanted: 0 };
+  #lookedAt = nothingLookedAt;
+  #givenOut = nothingGivenOut;
   #today = '';
   #asked: Pick<CheckedSite, 'offWall' | 'address'> = { offWall: [], address: null };
   readonly #pages = new Map<Id, ShownPage>();
@@ -42,6 +48,8 @@ export class Checker {
   take({
     site,
     between,
+    lookedAt,
+    givenOut,
     today,
     pages = [],
     gonePages = [],
@@ -59,8 +67,9 @@ export class Checker {
     for (const id of goneMaterials) this.#materials.delete(id);
     for (const id of [...materials.map((one) => one.id), ...goneMaterials])
       for (const page of this.#standsOn.get(id) ?? []) stale.add(page);
-    if (site !== undefined || today !== undefined) {
+    if (site !== undefined || today !== undefined || lookedAt !== undefined) {
       this.#site = site ?? this.#site;
+      this.#lookedAt = lookedAt ?? this.#lookedAt;
       this.#today = today ?? this.#today;
       for (const id of this.#pages.keys()) stale.add(id);
     }
@@ -77,10 +86,12 @@ export class Checker {
       if (page) this.#own.set(id, this.#look(page));
     }
     this.#asked = between ?? this.#asked;
+    this.#givenOut = givenOut ?? this.#givenOut;
     const before = this.#between;
     this.#between = findingsOfSite({
       ...this.#asked,
-      language: this.#site.language,
+      ...{ language: this.#site.language, today: this.#today },
+      ...{ materials: this.#materials, givenOut: this.#givenOut },
       pages: [...this.#pages.values()],
     });
     const said = (all: typeof before, id: Id) => JSON.stringify(all.get(id) ?? []);
@@ -98,7 +109,8 @@ export class Checker {
       const one = this.#materials.get(id);
       if (one) materials.set(id, one);
     }
-    return findingsOfPage({ page, site: this.#site, today: this.#today, materials });
+    const lookedAt = this.#lookedAt;
+    return findingsOfPage({ page, site: this.#site, today: this.#today, lookedAt, materials });
   }
 
   #pagesWith(material: Id): Set<Id> {

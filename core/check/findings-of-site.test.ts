@@ -3,6 +3,7 @@ import { emptyContents } from '../pages/page-contents.ts';
 import type { PageKind } from '../pages/page-kinds.ts';
 import type { ShownPage } from '../pages/page.ts';
 import { newPart } from '../parts/new-part.ts';
+import { nothingGivenOut } from './given-out.ts';
 import { findingsOfSite } from './findings-of-site.ts';
 
 const page = (id: string, kind: PageKind, fields: object = {}): ShownPage =>
@@ -12,8 +13,12 @@ const page = (id: string, kind: PageKind, fields: object = {}): ShownPage =>
     ...{ archived: false, inMenu: null, language: null },
     ...fields,
   }) as ShownPage;
+const english = {
+  ...{ language: 'en' as const, today: '2026-11-30', givenOut: nothingGivenOut },
+  ...{ materials: new Map(), offWall: [], address: null },
+};
 const of = (pages: ShownPage[], offWall: string[] = [], address: string | null = null) =>
-  findingsOfSite({ language: 'en', offWall, address, pages });
+  findingsOfSite({ ...english, offWall, address, pages });
 const rulesOn = (pages: ShownPage[], offWall?: string[]) =>
   [...of(pages, offWall)].map(([id, found]) => [id, ...found.map(({ rule }) => rule)]);
 

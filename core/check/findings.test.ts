@@ -12,6 +12,7 @@ import { newPart } from '../parts/new-part.ts';
 import type { Part, PartKind } from '../parts/parts.ts';
 import type { Block, RichText } from '../words/rich-text.ts';
 import type { CheckedPage } from './checked-page.ts';
+import { nothingLookedAt } from './looked-at.ts';
 import { findingsOfPage } from './findings-of-page.ts';
 import { rules, type RuleKey } from './rules.ts';
 
@@ -51,14 +52,16 @@ const project = (fields: Partial<PageOf<'project'>> = {}): PageOf<'project'> => 
   ...fields,
 });
 const four = ['a-picture', 'b-picture', 'c-picture', 'd-picture'].map((id) => picture(id));
+const englishSite: CheckedPage['site'] = { language: 'en', evidenceWanted: 0 };
 const checked = (
   page: PageOf<'project'>,
   materials: readonly Material[] = [],
   more: Partial<CheckedPage> = {},
 ): CheckedPage => ({
   page,
-  site: { language: 'en', evidenceWanted: 0 },
+  site: englishSite,
   today: '2026-11-29',
+  lookedAt: nothingLookedAt,
   materials: new Map([...four, ...materials].map((one) => [one.id, one])),
   ...more,
 });
@@ -291,7 +294,7 @@ describe('what is not there', () => {
   });
 
   test('as much evidence as its maker wishes for', () => {
-    expect(says('evidence', { ...good, site: { language: 'en', evidenceWanted: 2 } })).toEqual([
+    expect(says('evidence', { ...good, site: { ...englishSite, evidenceWanted: 2 } })).toEqual([
       'The project has no evidence yet.',
     ]);
     expect(says('evidence', good)).toEqual([]);

@@ -6,6 +6,7 @@ import { sampleLinkFacts } from '../materials/sample-link.ts';
 import type { PageOf } from '../pages/page.ts';
 import { newPart } from '../parts/new-part.ts';
 import { digestOf } from './digest.ts';
+import { nothingLookedAt } from './looked-at.ts';
 import { findingsOfPage } from './findings-of-page.ts';
 import { neededRules } from './needed-rules.ts';
 import { publishNeeds } from './publish-needs.ts';
@@ -91,7 +92,10 @@ test('asks about everything that a rule calls Needed', () => {
     fc.property(draftArbitrary, (draft) => {
       for (const page of draft.pages) {
         const materials = new Map(draft.materials.map((one) => [one.id, one]));
-        for (const { weight, rule } of findingsOfPage({ page, site: draft.site, today, materials }))
+        for (const { weight, rule } of findingsOfPage({
+          ...{ page, site: draft.site, today, materials },
+          lookedAt: nothingLookedAt,
+        }))
           if (weight === 'needed') expect(neededRules).toContain(rule);
       }
     }),

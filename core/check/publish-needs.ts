@@ -5,6 +5,7 @@ import { materialsOn } from '../pages/materials-on.ts';
 import { pageName } from '../pages/page-kinds.ts';
 import { isShown } from '../pages/page.ts';
 import type { Draft } from '../sites/site.ts';
+import { nothingLookedAt } from './looked-at.ts';
 import { findingsOfPage } from './findings-of-page.ts';
 import { type NeededRule, neededRules } from './needed-rules.ts';
 import { waivedBecause } from './waiver.ts';
@@ -38,9 +39,11 @@ export function publishNeeds(draft: Draft, going: (page: Id) => boolean, today: 
         return one ? [[id, one] as const] : [];
       }),
     );
-    const found = findingsOfPage({ page, site: draft.site, today, materials }).filter(
-      (finding) => finding.weight === 'needed' && waivedBecause(draft.site.waived, finding) === null,
-    );
+    const found = findingsOfPage({
+      ...{ page, site: draft.site, today, materials },
+      // None of what is noticed by looking at pictures is ever Needed.
+      lookedAt: nothingLookedAt,
+    }).filter((finding) => finding.weight === 'needed' && waivedBecause(draft.site.waived, finding) === null);
     const needs = neededRules
       .map((kind) => ({ kind, count: found.filter(({ rule }) => rule === kind).length }))
       .filter(({ count }) => count > 0);

@@ -13,17 +13,22 @@ import { languageMixed } from './findings/language-mixed.ts';
 import { leftOverWords } from './findings/left-over-words.ts';
 import { licenceForbids } from './findings/licence-forbids.ts';
 import { linkBroken } from './findings/link-broken.ts';
+import { looksAlike } from './findings/looks-alike.ts';
 import { linkWords } from './findings/link-words.ts';
 import { outlineUnfilled } from './findings/outline-unfilled.ts';
 import { partUnfinished } from './findings/part-unfinished.ts';
 import { personalData } from './findings/personal-data.ts';
 import { pictureCoarse } from './findings/picture-coarse.ts';
+import { picturePoor } from './findings/picture-poor.ts';
 import { pictureCount } from './findings/picture-count.ts';
 import { staleWords } from './findings/stale-words.ts';
 import { secretLink } from './findings/secret-link.ts';
 import { closedInside } from './site-findings/closed-inside.ts';
 import { offTheWay } from './site-findings/off-the-way.ts';
 import { saidOtherwise } from './site-findings/said-otherwise.ts';
+import { handInClosed } from './site-findings/hand-in-closed.ts';
+import { notForSale } from './site-findings/not-for-sale.ts';
+import { passEnding } from './site-findings/pass-ending.ts';
 import { titleMissing } from './findings/title-missing.ts';
 import { transcriptMissing } from './findings/transcript-missing.ts';
 
@@ -45,7 +50,9 @@ export const rules = {
   unfinished: partUnfinished,
   evidence: evidenceWanted,
   pictures: pictureCount,
+  alike: looksAlike,
   coarse: pictureCoarse,
+  poor: picturePoor,
   'link-words': linkWords,
   headings: headingOrder,
   'hard-words': hardWords,
@@ -59,5 +66,8 @@ export const siteRules = {
   'said-otherwise': saidOtherwise,
   'off-the-way': offTheWay,
   'closed-inside': closedInside,
+  'not-for-sale': notForSale,
+  'pass-ending': passEnding,
+  'hand-in': handInClosed,
 } as const satisfies Record<string, (checked: CheckedSite) => NoticedOnSite[]>;
 export type SiteRuleKey = keyof typeof siteRules;

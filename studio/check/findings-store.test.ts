@@ -102,6 +102,25 @@ test('a material that changes is looked at where it stands', () => {
   expect(rulesOf(store, 'one-page')).toEqual([]);
 });
 
+test('what is known besides the draft is told once, and looked at', () => {
+  const { store, asked, answer } = open();
+  store.tell(draft({ pages: [page('one-page')] }), '2026-11-29');
+  answer();
+  const jury = {
+    ...{ id: 'the-pass', label: 'Jury', on: true, timeZone: 'Europe/Dublin' },
+    closesAt: '2026-11-30T20:00:00.000Z',
+  };
+  store.tellBesides({ givenOut: { passes: [jury], handIns: [] } });
+  expect(store.get().current).toBe(false);
+  answer();
+  expect(rulesOf(store, 'one-page')).toEqual(['pass-ending']);
+  store.tellBesides({ givenOut: { passes: [{ ...jury }], handIns: [] } });
+  expect(asked).toHaveLength(2);
+  store.tellBesides({ givenOut: { passes: [{ ...jury, on: false }], handIns: [] } });
+  answer();
+  expect(rulesOf(store, 'one-page')).toEqual([]);
+});
+
 test('where looking fails that is said, and a new day is looked at anew', () => {
   const { store, asked, worker } = open();
   store.tell(draft({}), '2026-11-29');

@@ -8,6 +8,9 @@ import type { Answered, Asked } from './check-worker.ts';
 
 type Worker = Pick<globalThis.Worker, 'postMessage' | 'onmessage' | 'onerror' | 'terminate'>;
 
+/** What is known of the pictures of a site, and what was given out of it. */
+export type Besides = Pick<Changed, 'lookedAt' | 'givenOut'>;
+
 export interface Findings {
   /** By page; a page without an entry was not looked at yet. */
   of: ReadonlyMap<Id, readonly Finding[]>;
@@ -49,6 +52,7 @@ export class FindingsStore {
   readonly #materials = new Difference<Material>();
   #told = '';
   #between = '';
+  #besides = '';
   #asked = 0;
   #findings: Findings = { of: new Map(), current: false, failed: false };
   readonly #listeners = new Set<() => void>();
@@ -79,8 +83,15 @@ export class FindingsStore {
     if (isNothing) return;
     this.#told = told;
     this.#between = between;
-    this.#worker.postMessage({ at: ++this.#asked, changed } satisfies Asked);
-    if (this.#findings.current) this.#set({ ...this.#findings, current: false });
+    this.#ask(changed);
+  }
+
+  /** Tells what is not part of a site's draft. Told the same again it does nothing. */
+  tellBesides(besides: Besides): void {
+    const told = JSON.stringify(besides);
+    if (told === this.#besides) return;
+    this.#besides = told;
+    this.#ask(besides);
   }
 
   readonly get = (): Findings => this.#findings;
@@ -92,6 +103,11 @@ export class FindingsStore {
 
   end(): void {
     this.#worker.terminate();
+  }
+
+  #ask(changed: Changed): void {
+    this.#worker.postMessage({ at: ++this.#asked, changed } satisfies Asked);
+    if (this.#findings.current) this.#set({ ...this.#findings, current: false });
   }
 
   #answered({ at, found }: Answered): void {

@@ -13,7 +13,7 @@ const makeWorker = () => new Worker(new URL('./check-worker.ts', import.meta.url
 
 /** Of the site that is open. The rail and the room look at the same. */
 let open: { site: string; store: FindingsStore } | null = null;
-function storeOf(site: string): FindingsStore {
+export function storeOf(site: string): FindingsStore {
   if (open?.site !== site) {
     open?.store.end();
     open = { site, store: new FindingsStore(makeWorker) };

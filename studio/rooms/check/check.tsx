@@ -11,6 +11,7 @@ import type { Page } from '#core/pages/page.ts';
 import { plural } from '#core/words/plural.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { useUndoNotice } from '../../api/use-undo-notice.ts';
+import { useBesides } from '../../check/use-besides.ts';
 import { isGoing, useFindings } from '../../check/use-findings.ts';
 import { Button } from '../../ui/button.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
@@ -63,6 +64,7 @@ const none = {
 export function Check() {
   const { state, changeSite } = useSite();
   const { waived } = state.site;
+  useBesides();
   const { of, failed } = useFindings();
   const undoNotice = useUndoNotice();
   const standing = useRef<HTMLElement>(null);

@@ -1,11 +1,14 @@
+import type { Finding } from '#core/check/finding.ts';
 import type { PageKind } from '#core/pages/page-kinds.ts';
 
-/** Where a place on a page is made: the very part, in the room in which its page is made. */
+/** Where something is mended: the very part, in the room in which its page is made, or where what was given out is looked after. */
 export function wayTo(
-  { page, part }: { page: string; part: string | null },
+  { page, part, rule }: Pick<Finding, 'page' | 'part'> & { rule?: Finding['rule'] },
   kind: PageKind,
   base: string,
 ): string {
+  if (rule === 'pass-ending') return `${base}/share/passes`;
+  if (rule === 'hand-in') return `${base}/share/hand-ins`;
   if (kind === 'about') return `${base}/about`;
   if (kind === 'resume') return `${base}/about/resume`;
   return `${base}/projects/${page}${part === null ? '' : `?part=${part}`}`;

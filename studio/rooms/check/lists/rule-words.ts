@@ -18,7 +18,9 @@ export const ruleWords: Readonly<Record<RuleKey | SiteRuleKey, string>> = {
   unfinished: 'Parts that are not finished',
   evidence: 'Evidence',
   pictures: 'How many pictures',
+  alike: 'Pictures that look alike',
   coarse: 'Pictures too small for their place',
+  poor: 'Pictures blurred or dark for their place',
   'link-words': 'What links say',
   headings: 'Order of headings',
   'hard-words': 'Words that are hard to read',
@@ -27,6 +29,9 @@ export const ruleWords: Readonly<Record<RuleKey | SiteRuleKey, string>> = {
   'said-otherwise': 'About, résumé and projects that differ',
   'off-the-way': 'Pages that nothing leads to',
   'closed-inside': 'Links to pages that do not open',
+  'not-for-sale': 'NonCommercial work where something is sold',
+  'pass-ending': 'Passes that end soon',
+  'hand-in': 'Hand-ins that would not open',
 };
 
 /** Whether this studio has such a rule. */

@@ -1,0 +1,39 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo } from 'react';
+import { listHandIns } from '#contract/hand-ins.ts';
+import { listPasses } from '#contract/passes.ts';
+import { call } from '../api/call.ts';
+import { handInsKey } from '../api/hand-ins-key.ts';
+import { passesKey } from '../api/passes-key.ts';
+import { useSite } from '../api/site-context.tsx';
+import { useLooks } from '../materials/use-looks.ts';
+import { storeOf } from './use-findings.ts';
+
+/** Has the rules look at what is no part of the draft too: what its pictures look like, and what was given out of it. */
+export function useBesides(): void {
+  const { state } = useSite();
+  const { id } = state.site;
+  const params = { site: id };
+  const { groups, warnings, isKnown } = useLooks(id, state.materials);
+  const passes = useQuery({ queryKey: passesKey(id), queryFn: () => call(listPasses, { params }) });
+  const handIns = useQuery({ queryKey: handInsKey(state), queryFn: () => call(listHandIns, { params }) });
+  const lookedAt = useMemo(() => (isKnown ? { groups, warnings } : null), [isKnown, groups, warnings]);
+  const givenOut = useMemo(
+    () =>
+      passes.data && handIns.data
+        ? {
+            passes: passes.data.passes.map(({ id: pass, label, on, closesAt, timeZone }) => ({
+              ...{ id: pass, label, on, closesAt, timeZone },
+            })),
+            handIns: handIns.data.handIns.map(({ id: one, what, warnings: told }) => ({
+              ...{ id: one, what, warnings: told },
+            })),
+          }
+        : null,
+    [passes.data, handIns.data],
+  );
+  useEffect(
+    () => storeOf(id).tellBesides({ ...(lookedAt && { lookedAt }), ...(givenOut && { givenOut }) }),
+    [id, lookedAt, givenOut],
+  );
+}
