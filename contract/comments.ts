@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { commentLimits, commentStateSchema } from '#core/comments/comment.ts';
+import { markSchema } from '#core/comments/mark.ts';
 import { idSchema } from '#core/id.ts';
 import { nothing } from './at-site.ts';
 import { route } from './route.ts';
@@ -19,6 +20,20 @@ export const receivedCommentSchema = z.object({
   words: z.string(),
   /** Words of the page that it is about; empty for none. */
   quote: z.string(),
+  /** The picture that it is about, and where in it; null for none. */
+  picture: z
+    .object({
+      /** Path of it as it is in the draft, without the slash at its start; null where it is there no more. */
+      src: z.string().nullable(),
+      /** Its alt text, else its title or the name of its file; empty where it is there no more. */
+      name: z.string(),
+      widthPx: z.number(),
+      heightPx: z.number(),
+      mark: markSchema.nullable(),
+      /** It is cut as it was when the comment was written: the mark is where it was. */
+      asItWas: z.boolean(),
+    })
+    .nullable(),
   at: z.iso.datetime(),
   state: commentStateSchema,
   answer: z.string().nullable(),

@@ -1,4 +1,5 @@
 import type { CommentState } from '#core/comments/comment.ts';
+import type { Mark } from '#core/comments/mark.ts';
 import type { Half } from '#core/about/halves.ts';
 import type { Profile } from '#core/parts/profiles.ts';
 import type { Spoken } from '#core/parts/languages.ts';
@@ -117,6 +118,8 @@ export const readersSaid: readonly {
   words: string;
   /** Words of the page that it is about; empty for none. */
   quote: string;
+  /** Where it points in the first picture of the page. */
+  at?: Mark;
   state: CommentState;
   answer: string | null;
   resolved: boolean;
@@ -143,7 +146,7 @@ export const readersSaid: readonly {
     },
   },
   {
-    ...{ pass: 'Tutors', on: 'Float lamp', name: 'P. Lunn', quote: '' },
+    ...{ pass: 'Tutors', on: 'Float lamp', name: 'P. Lunn', quote: '', at: { x: 480, y: 750 } },
     words: 'How is it sealed where the cable goes in? A picture from below would answer my question.',
     ...{ state: 'kept', answer: 'Added.', resolved: true },
   },

@@ -24,6 +24,7 @@ import { changeIn, putIn } from '#server/messages/box.ts';
 import { addLink } from '#server/links/link-material.ts';
 import { addNote } from '#server/links/note-material.ts';
 import type { LinkDeps } from '#server/links/read-link.ts';
+import { pointedAt } from './pointed-at.ts';
 import { changeComment, takeIn } from '#server/comments/comment-rows.ts';
 import { addPasses, changePassRow, passRows } from '#server/passes/pass-rows.ts';
 import { addLook, keepAnswers, lookRows } from '#server/second-look/look-rows.ts';
@@ -487,24 +488,14 @@ export async function seedDemo(
     await changeIn(db, account, id, { read });
   }
   const held = await passRows(db, site);
-  for (const { pass, on, name, words, quote, ...state } of readersSaid) {
+  for (const { pass, on, name, words, quote, at, ...state } of readersSaid) {
     const page = made.find(({ title }) => title === on)?.id ?? '';
     const id = newId();
     const from = held.find(({ label }) => label === pass)?.id ?? '';
     await takeIn(db, {
-      ...{
-        id,
-        site,
-        pass: from,
-        page,
-        part: null,
-        writer: newId(),
-        name,
-        words,
-        quote,
-        about: '',
-        at: new Date(),
-      },
+      ...{ id, site, page, name, words, quote, pass: from, part: null, writer: newId() },
+      ...{ about: '', at: new Date() },
+      picture: at ? await pointedAt(deps, site, page, at) : null,
     });
     await changeComment(db, account, id, state, new Date());
   }

@@ -168,3 +168,75 @@ describe('its maker, by keyboard', () => {
     expect(await studio.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   });
 });
+
+describe('of pictures and moments', () => {
+  test('a picture is pressed where it is meant, without script, and its maker sees where', async () => {
+    const reader = await another(false);
+    await open(reader);
+    await reader.page.type('.remark [name=name]', 'Ines');
+    await reader.page.type('.remark [name=words]', 'Is this line the high water?');
+    const go = async (selector: string, offset?: { x: number; y: number }) => {
+      const thing = await reader.page.waitForSelector(selector);
+      await Promise.all([reader.page.waitForNavigation(), thing?.click(offset ? { offset } : {})]);
+    };
+    await go('.remark [name=pointing]');
+    await reader.reads('Press the picture you mean, at the spot you mean.');
+    const sketch = '.remark [type=image][alt^="Pencil sketch"]';
+    await go(sketch, { x: 70, y: 100 });
+    // It came back to the form, at the form.
+    expect(new URL(reader.page.url()).hash).toBe('#remark');
+    expect(await reader.page.$eval('.remark .pointed', (one) => one.getAttribute('aria-label'))).toMatch(
+      /^Pencil sketch.*: Left$/,
+    );
+    await send(reader);
+    await reader.reads('Is this line the high water?');
+    const { studio, rooms } = demo;
+    await studio.page.goto(`${rooms}/feedback`);
+    await studio.reads('Is this line the high water?');
+    const shown = await studio.page.waitForSelector('li img[alt^="Pencil sketch"]');
+    expect(await shown?.evaluate((one) => one.getAttribute('alt'))).toMatch(/, marked: left$/);
+    expect(await studio.axe()).toEqual([]);
+  });
+
+  test('by keyboard a picture is chosen, and then a part of it by name', async () => {
+    const reader = await another(true);
+    await open(reader);
+    await reader.page.type('.remark [name=name]', 'Ines');
+    await reader.page.type('.remark [name=words]', 'And here?');
+    const enter = async (selector: string) => {
+      await reader.page.focus(selector);
+      await Promise.all([reader.page.waitForNavigation(), reader.page.keyboard.press('Enter')]);
+    };
+    await enter('.remark [name=pointing]');
+    expect(await reader.axe()).toEqual([]);
+    await enter('.remark [type=image][alt^="Pencil sketch"]');
+    expect(await reader.page.$('.remark option[value=point]')).toBeNull();
+    await reader.page.select('.remark [name=extent]', 'bottom-right');
+    expect(await reader.axe()).toEqual([]);
+    await send(reader);
+    await reader.reads('And here?');
+    expect(
+      await reader.page.$eval('.remarks li:last-child .pointed', (one) => one.getAttribute('aria-label')),
+    ).toMatch(/: Lower right$/);
+  });
+
+  test('a moment is chosen by its name and date', async () => {
+    const reader = await another(true);
+    await open(reader);
+    const moment = await reader.page.$$eval('.moments .moment', (all) => ({
+      name: all[0]?.querySelector('h3, h4')?.textContent ?? '',
+      date: all[0]?.querySelector('time')?.textContent ?? '',
+      id: all[0]?.querySelector('[id^="at-"]')?.id ?? '',
+    }));
+    expect(moment.id).not.toBe('');
+    await reader.page.select('.remark [name=part]', moment.id.slice('at-'.length));
+    await reader.page.type('.remark [name=name]', 'Ines');
+    await reader.page.type('.remark [name=words]', 'How long did that take?');
+    await send(reader);
+    await reader.reads('How long did that take?');
+    const where = await reader.page.$$eval('.remarks li a', (links) =>
+      links.map((one) => [one.textContent, one.getAttribute('href')]),
+    );
+    expect(where.at(-1)).toEqual([`${moment.name}, ${moment.date}`, `#${moment.id}`]);
+  });
+});

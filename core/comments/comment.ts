@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, type Id } from '../id.ts';
+import type { Mark } from './mark.ts';
 
 /** What somebody writes about a page at most: characters, and links among them. */
 export const commentLimits = { name: 60, words: 2000, quote: 300, answer: 2000, links: 2 } as const;
@@ -16,6 +17,18 @@ export type CommentState = z.infer<typeof commentStateSchema>;
 export const commentMailsSchema = z.enum(['each', 'day', 'none']);
 export type CommentMails = z.infer<typeof commentMailsSchema>;
 
+/** A picture that something is said of. */
+export interface CommentedPicture {
+  material: Id;
+  /** Path of its file below the entrance, as its writer had it: another one shows something else. */
+  file: string;
+  /** Its size as its writer had it, in pixels: of other proportions it was cut otherwise since. */
+  widthPx: number;
+  heightPx: number;
+  /** Where in it; null: all of it. */
+  mark: Mark | null;
+}
+
 /** A comment as its site has it. */
 export interface Comment {
   id: Id;
@@ -31,6 +44,8 @@ export interface Comment {
   words: string;
   /** Words of the page that it is about, as its writer copied them from there; empty for none. */
   quote: string;
+  /** A picture of the page that it is about; null for none. */
+  picture: CommentedPicture | null;
   at: Date;
   state: CommentState;
   /** What the maker says to it; null: nothing. */

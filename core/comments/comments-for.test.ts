@@ -12,13 +12,14 @@ const comment = (over: Partial<Comment>): Comment => ({
   name: 'Tess',
   words: 'The hinge is the best of it.',
   quote: '',
+  picture: null,
   at: new Date('2026-11-01T10:00:00Z'),
   state: 'waiting',
   answer: null,
   resolved: false,
   ...over,
 });
-const page = { id: 'page1111', has: () => false, says: () => false };
+const page = { id: 'page1111', has: () => false, says: () => false, shows: () => null };
 const tess: CommentReader = { pass: 'pass1111', writer: 'tess' };
 const other: CommentReader = { pass: 'pass1111', writer: 'odo' };
 const stranger: CommentReader = { pass: null, writer: null };
@@ -57,12 +58,33 @@ describe('who sees a comment', () => {
   test('is quoted only what stands on the page as a reader gets it; where it does not, that is said', () => {
     const about = comment({ quote: 'One hand', state: 'page' });
     const [stays] = commentsFor([about], stranger, { ...page, says: (quote) => quote === 'One hand' });
-    expect(stays).toMatchObject({ quote: 'One hand', changed: false });
+    expect(stays).toMatchObject({ quote: 'One hand', changed: null });
     for (const reader of [stranger, tess])
-      expect(commentsFor([about], reader, page)).toMatchObject([{ quote: '', changed: true }]);
+      expect(commentsFor([about], reader, page)).toMatchObject([{ quote: '', changed: 'words' }]);
     expect(commentsFor([comment({ state: 'page' })], stranger, page)).toMatchObject([
-      { quote: '', changed: false },
+      { quote: '', changed: null },
     ]);
+  });
+
+  test('a picture is shown to whom the page shows it, with its mark as long as it is the same file', () => {
+    const picture = {
+      ...{ material: 'dial1111', file: 'files/one.jpg', widthPx: 400, heightPx: 300 },
+      mark: { x: 10, y: 20 },
+    };
+    const about = comment({ picture, state: 'page' });
+    const seen = (shows: string | null) =>
+      commentsFor([about], stranger, { ...page, shows: (id) => (id === 'dial1111' ? shows : null) })[0];
+    expect(seen('files/one.jpg')).toMatchObject({
+      picture: { file: 'files/one.jpg', mark: { x: 10, y: 20 } },
+      changed: null,
+    });
+    expect(seen('files/two.jpg')).toMatchObject({
+      picture: { file: 'files/two.jpg', mark: null },
+      changed: 'picture',
+    });
+    expect(seen(null)).toMatchObject({ picture: null, changed: 'picture' });
+    // The file of what is not shown is told to nobody.
+    expect(JSON.stringify(seen(null))).not.toMatch(/one.jpg|dial1111/);
   });
 
   test('the oldest comes first, and nothing is told of its writer’s device or pass', () => {
@@ -94,7 +116,7 @@ describe('who sees a comment', () => {
         fc.func(fc.boolean()),
         (written, reader, on, has) => {
           const all = written.map((one, at) => comment({ ...one, id: `comment${at}` }));
-          for (const seen of commentsFor(all, reader, { id: on, has, says: () => true })) {
+          for (const seen of commentsFor(all, reader, { id: on, has, says: () => true, shows: () => null })) {
             const one = all.find(({ id: its }) => its === seen.id);
             const shown =
               one?.state === 'page' ||

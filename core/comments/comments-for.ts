@@ -1,5 +1,5 @@
 import type { Id } from '../id.ts';
-import type { Comment } from './comment.ts';
+import type { Comment, CommentedPicture } from './comment.ts';
 
 /** Who opens a page: with which pass, and from which device of those that wrote something. */
 export interface CommentReader {
@@ -12,8 +12,12 @@ export interface SeenComment extends Pick<
   Comment,
   'id' | 'part' | 'name' | 'words' | 'quote' | 'at' | 'answer' | 'resolved'
 > {
-  /** What it quotes does not stand on the page any more, as this reader gets it; then it is not quoted. */
-  changed: boolean;
+  /** The picture it is about, as this reader gets it: null for none, or where they do not. Without its mark where another file is shown. */
+  picture: Pick<CommentedPicture, 'file' | 'mark'> | null;
+  /**
+   * What does not stand on the page any more as it was, as this reader gets it: words, which are then not quoted, or a picture.
+   */
+  changed: 'words' | 'picture' | null;
   /** Written on this device: how it stands is told. */
   mine: boolean;
   /** `shown`: others see it as well. */
@@ -40,12 +44,18 @@ function isShown({ state, pass }: Comment, reader: CommentReader): boolean {
  * The comments a reader gets on a page, the oldest first. Nobody but whoever wrote one sees it before its maker shows it, and nobody sees
  * one about a part that they do not get: what opens the part opens what is said of it.
  *
- * @param page the page, and whether a part, or some words, stand on it as this reader gets it: what they do not get is not quoted to them
+ * @param page the page, and what stands on it as this reader gets it: parts, words, and the file of each picture. What they do not get is
+ *   not quoted to them, and not shown.
  */
 export function commentsFor(
   comments: readonly Comment[],
   reader: CommentReader,
-  page: { id: Id; has: (part: Id) => boolean; says: (quote: string) => boolean },
+  page: {
+    id: Id;
+    has: (part: Id) => boolean;
+    says: (quote: string) => boolean;
+    shows: (material: Id) => string | null;
+  },
 ): SeenComment[] {
   return comments
     .filter(({ page: on, part }) => (part === null ? on === page.id : page.has(part)))
@@ -54,10 +64,15 @@ export function commentsFor(
     .map((comment) => {
       const { id, part, name, words, at, answer, resolved, state } = comment;
       const stands = state === 'page' || state === 'pass' ? 'shown' : state;
-      const changed = comment.quote !== '' && !page.says(comment.quote);
+      const isUnsaid = comment.quote !== '' && !page.says(comment.quote);
+      const file = comment.picture && page.shows(comment.picture.material);
+      const isOther = comment.picture !== null && file !== comment.picture.file;
       return {
-        ...{ id, part, name, words, at, answer, resolved, stands, changed },
-        quote: changed ? '' : comment.quote,
+        ...{ id, part, name, words, at, answer, resolved, stands },
+        quote: isUnsaid ? '' : comment.quote,
+        picture:
+          comment.picture && file !== null ? { file, mark: isOther ? null : comment.picture.mark } : null,
+        changed: isUnsaid ? 'words' : isOther ? 'picture' : null,
         mine: isMine(comment, reader),
       };
     });

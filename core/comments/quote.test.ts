@@ -34,7 +34,7 @@ describe('words quoted from a page', () => {
     );
   });
 
-  test('are of the part that was chosen where they stand there, else of the first that has them', () => {
+  test('are of the part that was chosen where they stand there, else of the shortest that has them', () => {
     const parts = [
       { part: 'part-one', text: squeezed('One hand') },
       { part: 'part-two', text: squeezed('One hand, two dials') },

@@ -18,7 +18,8 @@ export function standsIn(quote: string, within: string): boolean {
 }
 
 /**
- * The part of a page that words are quoted from: the one that was chosen where they stand there, else the first that has them.
+ * The part of a page that words are quoted from: the one that was chosen where they stand there, else the
+ * shortest that has them, since a part can hold others.
  *
  * @param parts with their text, squeezed, in the order of the page
  * @param chosen by whoever quotes
@@ -30,5 +31,6 @@ export function quotedFrom<P extends { part: string; text: string }>(
   chosen: string | null,
 ): P | null {
   const having = parts.filter(({ text }) => standsIn(quote, text));
-  return having.find(({ part }) => part === chosen) ?? having[0] ?? null;
+  const [shortest] = having.sort((one, other) => one.text.length - other.text.length);
+  return having.find(({ part }) => part === chosen) ?? shortest ?? null;
 }

@@ -10,7 +10,10 @@ describe('what a form sent as a comment', () => {
         () => true,
       ),
     ).toEqual({
-      typed: { name: 'Tess Odum', words: 'One.\nTwo.', quote: 'One hand', part: 'part1111' },
+      typed: {
+        ...{ name: 'Tess Odum', words: 'One.\nTwo.', quote: 'One hand', part: 'part1111' },
+        ...{ picture: '', point: null, extent: 'all' },
+      },
       faults: {},
     });
   });
@@ -31,6 +34,17 @@ describe('what a form sent as a comment', () => {
     [{ name: 'Tess', words: 'https://a.example http://b.example WWW.c.example' }, { words: 'links' }],
   ])('%j is told what is wrong with it', (fields, faults) => {
     expect(typedComment(fields, () => false).faults).toEqual(faults);
+  });
+
+  test('a picture, where in it, and how much of it; left out where its writer says so', () => {
+    const given = { name: 'Tess', words: 'Good.', picture: 'files/a.jpg', point: '10 20', extent: 'around' };
+    expect(typedComment(given, () => true).typed).toMatchObject({
+      ...{ picture: 'files/a.jpg', point: { x: 10, y: 20 }, extent: 'around' },
+    });
+    expect(typedComment({ ...given, without: '1' }, () => true).typed.picture).toBe('');
+    expect(typedComment({ ...given, point: '9999 1', extent: 'huge' }, () => true).typed).toMatchObject({
+      ...{ point: null, extent: 'all' },
+    });
   });
 
   test('a part that is none is the page', () => {

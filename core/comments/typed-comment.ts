@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { type Id, idSchema } from '../id.ts';
 import { wellFormed } from '../words/well-formed.ts';
 import { commentLimits } from './comment.ts';
+import { type Extent, extents, pointFrom } from './mark.ts';
 
 /** What is wrong with one field; `links`: more of them than a comment has. */
 export type CommentFault = 'missing' | 'long' | 'links';
@@ -10,15 +11,34 @@ export type QuoteFault = 'long' | 'elsewhere';
 
 /** A comment as it was typed, and what is wrong with it; nothing is wrong where `faults` is empty. */
 export interface TypedComment {
-  typed: { name: string; words: string; quote: string; part: Id | null };
+  typed: {
+    name: string;
+    words: string;
+    quote: string;
+    part: Id | null;
+    /** The picture it is about, by the path of its file; empty for none. */
+    picture: string;
+    /** Where in it was pressed, in shares of `markScale`; null: nowhere. */
+    point: { x: number; y: number } | null;
+    extent: Extent;
+  };
   faults: Partial<Record<'name' | 'words', CommentFault>> & { quote?: QuoteFault };
 }
+
+export const nothingTyped: TypedComment['typed'] = {
+  ...{ name: '', words: '', quote: '', part: null },
+  ...{ picture: '', point: null, extent: 'all' },
+};
 
 const fieldsSchema = z.object({
   name: z.string().catch(''),
   words: z.string().catch(''),
   quote: z.string().catch(''),
   part: idSchema.nullable().catch(null),
+  picture: z.string().max(200).catch(''),
+  point: z.string().catch(''),
+  extent: z.enum(extents).catch('all'),
+  without: z.string().catch(''),
 });
 
 /** Addresses of web pages, and what mail programs and browsers make one of. */
@@ -37,6 +57,10 @@ export function typedComment(fields: unknown, onPage: (quote: string) => boolean
     words: wellFormed(given.words).replace(/\r\n?/g, '\n').trim(),
     quote: wellFormed(given.quote).replace(/\s+/g, ' ').trim(),
     part: given.part,
+    // Left out where its writer says so.
+    picture: given.without === '' ? given.picture : '',
+    point: pointFrom(given.point),
+    extent: given.extent,
   };
   const faults: TypedComment['faults'] = {};
   if (typed.name === '') faults.name = 'missing';

@@ -1,6 +1,7 @@
 import type { PhaseWord } from '../moments/phases.ts';
 import type { ProfileKind } from '../about/profile-kinds.ts';
 import type { ResumeSection } from '../resume/sections.ts';
+import type { Extent } from '../comments/mark.ts';
 import type { CommentFault, QuoteFault } from '../comments/typed-comment.ts';
 import type { MessageFault, MessageField } from '../messages/message.ts';
 
@@ -135,8 +136,19 @@ export interface PublicWords {
     wholePage: string;
     /** Over the field for words of the page, which can stay empty. */
     quote: string;
-    /** What it quotes does not stand there any more. */
-    changed: string;
+    /** What it quotes does not stand there any more; the picture it is about is another one, or is gone. */
+    changed: Record<'words' | 'picture', string>;
+    /** What lets somebody point at a picture, what they do then, and the way back. */
+    point: string;
+    pointing: string;
+    back: string;
+    /** A picture without alt text. */
+    picture: (number: number) => string;
+    /** Over what of a picture is spoken of. */
+    where: string;
+    extents: Record<Extent, string>;
+    /** Lets a picture out of a comment again. */
+    without: string;
     words: string;
     send: string;
     why: string;

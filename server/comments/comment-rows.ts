@@ -2,6 +2,7 @@ import { and, asc, count, desc, eq, isNotNull, isNull, lt, sql } from 'drizzle-o
 import type { Comment, CommentState } from '#core/comments/comment.ts';
 import type { WaitingComment } from '#core/letters/comments-letter.ts';
 import type { ReceivedComment } from '#contract/comments.ts';
+import { materialsNow, pictureNow } from './picture-now.ts';
 import type { Database } from '../db/connect.ts';
 import { comments, pages, passes, sites } from '../db/schema.ts';
 
@@ -13,7 +14,7 @@ const deletedKeptMs = 30 * 24 * 60 * 60 * 1000;
 /** A comment that comes in. */
 export interface ArrivingComment extends Pick<
   Comment,
-  'id' | 'page' | 'part' | 'writer' | 'name' | 'words' | 'quote'
+  'id' | 'page' | 'part' | 'writer' | 'name' | 'words' | 'quote' | 'picture'
 > {
   site: string;
   pass: string;
@@ -34,6 +35,7 @@ export async function commentsOf(db: Database, site: string): Promise<Comment[]>
       name: row.name,
       words: row.words,
       quote: row.quote,
+      picture: row.picture,
       at: row.createdAt,
       state: row.state,
       answer: row.answer,
@@ -48,7 +50,7 @@ export async function commentsOf(db: Database, site: string): Promise<Comment[]>
  * @returns 'full' where a site takes no more; 'blocked' where nothing more is taken from that device
  */
 export async function takeIn(db: Database, comment: ArrivingComment): Promise<'there' | 'full' | 'blocked'> {
-  const { id, site, pass, page, part, writer, name, words, quote, about, at } = comment;
+  const { id, site, pass, page, part, writer, name, words, quote, picture, about, at } = comment;
   return db.transaction(async (tx) => {
     const [lying] = await tx
       .select({ many: count() })
@@ -73,6 +75,7 @@ export async function takeIn(db: Database, comment: ArrivingComment): Promise<'t
         name,
         words,
         quote,
+        picture,
         about,
         createdAt: at,
       })
@@ -102,6 +105,11 @@ export async function receivedBy(db: Database, account: string): Promise<Receive
     .leftJoin(passes, eq(passes.id, comments.passId))
     .where(eq(sites.accountId, account))
     .orderBy(desc(comments.createdAt), asc(comments.id));
+  const materials = await materialsNow(
+    db,
+    account,
+    rows.flatMap(({ comment }) => comment.picture?.material ?? []),
+  );
   return rows.map(({ comment, site, page, pass }) => ({
     ...{
       id: comment.id,
@@ -113,6 +121,7 @@ export async function receivedBy(db: Database, account: string): Promise<Receive
     site: { id: comment.siteId, title: site },
     page: { id: comment.page, title: page ?? '' },
     part: comment.part,
+    picture: comment.picture && pictureNow(comment.picture, materials.get(comment.picture.material)),
     pass: pass ?? '',
     at: comment.createdAt.toISOString(),
     ...{ state: comment.state, answer: comment.answer },

@@ -1,10 +1,11 @@
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { quotedFrom, standsIn } from '#core/comments/quote.ts';
-import { typedComment } from '#core/comments/typed-comment.ts';
+import { markOf } from '#core/comments/mark.ts';
+import { nothingTyped, typedComment } from '#core/comments/typed-comment.ts';
 import { idSchema } from '#core/id.ts';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { wordsFor } from '#core/public-words/words-for.ts';
-import { commentField, type CommentForm, tokenField } from '#site/comments/comments-view.tsx';
+import { commentField, type CommentForm, tokenField } from '#site/comments/comment-form.ts';
 import { languageOf } from '#site/comments/with-comments.tsx';
 import { trapField } from '#site/messages/write-form.tsx';
 import type { Database } from '../db/connect.ts';
@@ -16,7 +17,9 @@ import { pageAt } from '../serve/page-at.ts';
 import type { Entrance } from '../serve/public-sites.ts';
 import { sendWrittenPage } from '../serve/send-written-page.ts';
 import { nameOf, takeIn } from './comment-rows.ts';
+import { materialsOf, picturesOn } from './pictures-on.ts';
 import { placesOn, wordsOnPage } from './places-on.ts';
+import { pointingStep } from './pointing-step.ts';
 import type { SiteComments } from './site-comments.ts';
 import { newWriterToken, writerCookie, writerKeptS, writerOf } from './writer.ts';
 
@@ -88,7 +91,8 @@ export function commenting(
   ): Promise<boolean> {
     const { entrance, pass } = at;
     const writer = writerOf(request.cookies[cookie], pass);
-    const html = await comments.onPage({ site: entrance.site, file: page, reader: { pass, writer } }, form);
+    const { site, tree } = entrance;
+    const html = await comments.onPage({ site, tree, file: page, reader: { pass, writer } }, form);
     if (html === null) return false;
     void sendWrittenPage(reply, status, page, html);
     return true;
@@ -101,10 +105,11 @@ export function commenting(
       const writer = writerOf(request.cookies[cookie], at.pass);
       const name = at.mayComment && writer !== null ? await nameOf(db, at.entrance.site, writer) : '';
       const form: CommentForm = {
-        ...{ typed: { name, words: '', quote: '', part: null }, faults: {}, problem: null },
+        ...{ typed: { ...nothingTyped, name }, faults: {}, problem: null, pointing: false },
         ...{ token: newId(), asks: at.asks },
       };
-      const opened = { site: at.entrance.site, file: page, reader: { pass: at.pass, writer } };
+      const { site, tree } = at.entrance;
+      const opened = { site, tree, file: page, reader: { pass: at.pass, writer } };
       return comments.onPage(opened, at.mayComment ? form : null);
     },
 
@@ -119,8 +124,12 @@ export function commenting(
       const { typed, faults } = typedComment(fields, (quote) => standsIn(quote, onPage));
       const words = wordsFor(languageOf(html)).comments;
       const token = idSchema.safeParse(formField(fields, tokenField)).data ?? newId();
+      const form: CommentForm = { typed, faults, problem: null, pointing: false, token, asks: at.asks };
       const again = (status: number, problem: string | null = null) =>
-        show(request, reply, at, page, status, { typed, faults, problem, token, asks: at.asks });
+        show(request, reply, at, page, status, { ...form, problem });
+      const pictures = picturesOn(at.entrance.tree, page, html);
+      const step = pointingStep(fields, typed, pictures);
+      if (step) return show(request, reply, at, page, 200, { ...form, ...step, faults: {} });
       if (!(await mayFromPlace(request, `${at.pass} comments from ${request.ip}`)))
         return again(429, words.tooMany);
       if (!(await mayWithPass(request, `${at.pass} comments`))) return again(429, words.tooMany);
@@ -128,17 +137,26 @@ export function commenting(
       if (Object.keys(faults).length > 0) return again(422);
       // What stood there when it was begun and is gone now: what is said is not lost, it is of the page.
       const places = placesOn(page.hash, html);
-      // What is quoted says best where it stands.
+      const picture = pictures.find(({ file }) => file === typed.picture);
+      const [material] = picture ? materialsOf(at.entrance.tree, picture.file) : [];
+      // What is quoted says best where it stands, then a picture.
       const place =
         typed.quote === ''
-          ? places.find(({ part }) => part === typed.part)
+          ? places.find(({ part }) => part === (picture ? picture.part : typed.part))
           : quotedFrom(typed.quote, places, typed.part);
       const known = request.cookies[cookie];
       const device = known !== undefined && writerOf(known, at.pass) !== null ? known : newWriterToken();
       const taken = await takeIn(db, {
         ...{ id: token, site, pass: at.pass, page: page.page, part: place?.part ?? null },
         ...{ writer: writerOf(device, at.pass) ?? '', name: typed.name, words: typed.words },
-        ...{ quote: typed.quote, about: place?.title ?? '', at: now() },
+        ...{ quote: typed.quote, about: place?.title ?? picture?.alt ?? '', at: now() },
+        picture:
+          picture && material !== undefined
+            ? {
+                ...{ material, file: picture.file, widthPx: picture.widthPx, heightPx: picture.heightPx },
+                mark: markOf(typed.extent, typed.point),
+              }
+            : null,
       });
       if (taken !== 'there') return again(507, words[taken]);
       await changed(site);

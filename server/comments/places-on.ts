@@ -1,14 +1,13 @@
 import { LRUCache } from 'lru-cache';
-import { type Element, isTag } from 'domhandler';
+import type { Element } from 'domhandler';
 import { DomUtils, parseDocument } from 'htmlparser2';
 import { squeezed } from '#core/comments/quote.ts';
 import { cut } from '#core/words/cut.ts';
-import { partAnchor } from '#core/parts/part-anchor.ts';
-import type { PlaceOnPage } from '#site/comments/comments-view.tsx';
+import { placeNamed } from './anchored-in.ts';
+import type { PlaceOnPage } from '#site/comments/comment-form.ts';
 
 /** So much of what stands in a part names it, where nothing stands over it; in characters. */
 const nameLength = 48;
-const anchor = partAnchor('');
 const { findAll, findOne, textContent } = DomUtils;
 
 const plain = (text: string): string => text.replace(/\s+/g, ' ').trim();
@@ -25,7 +24,13 @@ function titleOf(place: Element): string {
   return cut(plain(picture?.attribs['alt'] ?? ''), nameLength);
 }
 
-/** A part on a released page, and what it says, squeezed. */
+/** A moment by its heading and its date: many are called alike, or by nothing. */
+function momentTitle(place: Element): string {
+  const date = findOne(({ name }) => name === 'time', place.children, true);
+  return [titleOf(place), date ? plain(textContent(date)) : ''].filter(Boolean).join(', ');
+}
+
+/** A part or moment on a released page, and what it says, squeezed. */
 export interface SaidPlace extends PlaceOnPage {
   text: string;
 }
@@ -49,22 +54,21 @@ export function wordsOnPage(hash: string, html: string): string {
 }
 
 /**
- * The parts on a released page by name, as its reader sees them, in their order. One that says nothing is called by nothing.
+ * The parts and moments on a released page by name, as its reader sees them, in their order. One that says nothing is called by nothing.
  *
  * @param hash of the page
  */
 export function placesOn(hash: string, html: string): readonly SaidPlace[] {
   const before = known.get(hash);
   if (before) return before;
-  const places = findAll(
-    (element) =>
-      isTag(element) && element.name === 'section' && Boolean(element.attribs['id']?.startsWith(anchor)),
-    parseDocument(html).children,
-  ).map((place) => ({
-    part: (place.attribs['id'] ?? '').slice(anchor.length),
-    title: titleOf(place),
-    text: squeezed(textContent(place)),
-  }));
+  const places = findAll((element) => placeNamed(element) !== null, parseDocument(html).children).flatMap(
+    (place) => {
+      const named = placeNamed(place);
+      if (!named) return [];
+      const text = squeezed(textContent(place));
+      return { part: named.id, title: named.kind === 'moment' ? momentTitle(place) : titleOf(place), text };
+    },
+  );
   known.set(hash, places);
   return places;
 }

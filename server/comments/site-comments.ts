@@ -2,13 +2,14 @@ import { LRUCache } from 'lru-cache';
 import type { Comment } from '#core/comments/comment.ts';
 import { type CommentReader, commentsFor } from '#core/comments/comments-for.ts';
 import type { Id } from '#core/id.ts';
-import type { ManifestFile } from '#core/release/manifest.ts';
-import type { CommentForm, Comments } from '#site/comments/comments-view.tsx';
+import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
+import type { CommentForm, Comments } from '#site/comments/comment-form.ts';
 import { withComments } from '#site/comments/with-comments.tsx';
 import type { Database } from '../db/connect.ts';
 import type { BlobStore } from '../media/blob-store.ts';
 import { standsIn } from '#core/comments/quote.ts';
 import { commentsOf } from './comment-rows.ts';
+import { materialsOf, picturesOn } from './pictures-on.ts';
 import { placesOn, wordsOnPage } from './places-on.ts';
 
 /** A page as a release has it, and who opens it. */
@@ -16,6 +17,8 @@ export interface OpenedPage {
   site: Id;
   file: ManifestFile & { page: Id };
   reader: CommentReader;
+  /** All that this reader may fetch. */
+  tree: FileTree;
 }
 
 /**
@@ -45,19 +48,22 @@ export class SiteComments {
    * @returns null where nothing is added
    */
   async onPage(opened: OpenedPage, form: CommentForm | null): Promise<string | null> {
-    const { site, file, reader } = opened;
+    const { site, file, reader, tree } = opened;
     const all = await this.#of(site);
     if (all.length === 0 && !form) return null;
     const html = (await this.#blobs.read(file.hash)).toString();
     const places = placesOn(file.hash, html);
     const stands = new Set(places.map(({ part }) => part));
+    const pictures = picturesOn(tree, file, html);
     const shown = commentsFor(all, reader, {
       id: file.page,
       has: (part) => stands.has(part),
       says: (quote) => standsIn(quote, wordsOnPage(file.hash, html)),
+      shows: (material) =>
+        pictures.find((one) => materialsOf(tree, one.file).includes(material))?.file ?? null,
     });
     if (shown.length === 0 && !form) return null;
-    const comments: Comments = { shown, form, places: places.filter(({ title }) => title !== '') };
+    const comments: Comments = { shown, form, places: places.filter(({ title }) => title !== ''), pictures };
     return withComments(html, comments);
   }
 

@@ -53,6 +53,7 @@ async function says(words: string, at: Date): Promise<string> {
       about: '',
       at,
       quote: '',
+      picture: null,
     },
   });
   await tellMaker(db, mailing, site, at);

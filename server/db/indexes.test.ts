@@ -269,7 +269,7 @@ async function aDay(): Promise<void> {
   await commentsOf(server.database.db, site.id);
   await takeIn(server.database.db, {
     ...{ id: 'comment-one', site: site.id, pass: pass?.id ?? '', page, part: null, writer: 'w', name: 'Ada' },
-    ...{ words: 'Hello', quote: '', about: '', at: new Date() },
+    ...{ words: 'Hello', quote: '', picture: null, about: '', at: new Date() },
   });
   await nameOf(server.database.db, site.id, 'w');
   await maker.call(listComments);

@@ -13,7 +13,7 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import type { CommentMails, CommentState } from '#core/comments/comment.ts';
+import type { CommentedPicture, CommentMails, CommentState } from '#core/comments/comment.ts';
 import type { Fixes } from '#core/materials/fixes.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
 import type { LinkState } from '#core/materials/link.ts';
@@ -671,6 +671,8 @@ export const comments = pgTable(
     words: text('words').notNull(),
     /** Words of the page that it is about; empty for none. */
     quote: text('quote').notNull().default(''),
+    /** The picture of the page that it is about, and where in it; null for none. */
+    picture: jsonb('picture').$type<CommentedPicture>(),
     state: text('state').$type<CommentState>().notNull().default('waiting'),
     answer: text('answer'),
     createdAt: createdAt(),

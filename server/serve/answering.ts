@@ -137,16 +137,16 @@ export function answering({
     return reply.headers(headers).send(body);
   }
 
-  async function saidOn(file: ManifestFile, site: string): Promise<string | null> {
+  async function saidOn(file: ManifestFile, { site, tree }: Entrance): Promise<string | null> {
     if (file.page === undefined || !comments) return null;
-    const opened = { site, file: { ...file, page: file.page }, reader: { pass: null, writer: null } };
+    const opened = { site, file: { ...file, page: file.page }, reader: { pass: null, writer: null }, tree };
     return comments.onPage(opened, null);
   }
 
   /** The page with what its reader gets of what is said of it; null where that is nothing. */
   async function said(file: ManifestFile, entrance: Entrance): Promise<Buffer | null> {
     if (entrance.kept) return null;
-    const html = entrance.said ? await entrance.said(file) : await saidOn(file, entrance.site);
+    const html = entrance.said ? await entrance.said(file) : await saidOn(file, entrance);
     return html ? Buffer.from(html) : null;
   }
 

@@ -1,49 +1,38 @@
 import { commentLimits } from '#core/comments/comment.ts';
 import type { SeenComment } from '#core/comments/comments-for.ts';
-import type { TypedComment } from '#core/comments/typed-comment.ts';
-import type { Id } from '#core/id.ts';
 import type { PublicWords } from '#core/public-words/public-words.ts';
 import { partAnchor } from '#core/parts/part-anchor.ts';
+import {
+  type CommentForm,
+  type Comments,
+  commentField,
+  type PictureOnPage,
+  type PlaceOnPage,
+  pointField,
+  tokenField,
+} from './comment-form.ts';
+import { PointedPicture, pictureName } from './pointed-picture.tsx';
+import { PointingForm, PointedFields } from './pointing-form.tsx';
 import { Paragraphs } from '../components/paragraphs.tsx';
 import { trapField } from '../messages/write-form.tsx';
 import { useSpoken } from '../render/words.ts';
 
-/** A part of the page, by what stands over it or at its beginning. */
-export interface PlaceOnPage {
-  part: Id;
-  title: string;
-}
-
-/** A form by which a comment is written, and how far it is. */
-export interface CommentForm extends TypedComment {
-  /** Names what is sent, so that it arrives once however often it is sent. */
-  token: string;
-  /** What the maker would like to hear; empty for nothing of their own. */
-  asks: string;
-  /** Why nothing was taken, where it is not for a fault of a field. */
-  problem: string | null;
-}
-
-/** What is said of a page, and how to say something. */
-export interface Comments {
-  shown: readonly SeenComment[];
-  /** null: nobody writes here. */
-  form: CommentForm | null;
-  places: readonly PlaceOnPage[];
-}
-
-/** Name of what names a comment on its way. */
-export const tokenField = 'token';
-/** Tells a comment from a message to the maker, where both can be sent from a page. */
-export const commentField = 'comment';
-
 const dayIn = ({ dates }: PublicWords) =>
   new Intl.DateTimeFormat(dates, { dateStyle: 'long', timeZone: 'UTC' });
 
-function OneComment({ comment, place }: { comment: SeenComment; place: PlaceOnPage | undefined }) {
+function OneComment({
+  comment,
+  place,
+  pictures,
+}: {
+  comment: SeenComment;
+  place: PlaceOnPage | undefined;
+  pictures: readonly PictureOnPage[];
+}) {
   const { words, lang } = useSpoken();
   const { comments } = words;
   const { id, name, at, answer, resolved, stands } = comment;
+  const picture = pictures.find(({ file }) => file === comment.picture?.file);
   return (
     <li id={`comment-${id}`}>
       <p className="who">
@@ -55,9 +44,16 @@ function OneComment({ comment, place }: { comment: SeenComment; place: PlaceOnPa
         </p>
       )}
       {comment.quote !== '' && <blockquote>{comment.quote}</blockquote>}
+      {picture && comment.picture && (
+        <PointedPicture
+          picture={picture}
+          name={pictureName(picture, pictures, comments.picture)}
+          mark={comment.picture.mark}
+        />
+      )}
       {comment.changed && (
         <p className="why" {...lang}>
-          {comments.changed}
+          {comments.changed[comment.changed]}
         </p>
       )}
       <Paragraphs text={comment.words} />
@@ -80,10 +76,12 @@ function OneComment({ comment, place }: { comment: SeenComment; place: PlaceOnPa
   );
 }
 
-function Form({ form, places }: { form: CommentForm; places: readonly PlaceOnPage[] }) {
+function Form({ form, places, pictures }: Omit<Comments, 'shown'> & { form: CommentForm }) {
   const { words, lang } = useSpoken();
   const { comments } = words;
   const { typed, faults, problem, token, asks } = form;
+  if (form.pointing) return <PointingForm form={form} pictures={pictures} />;
+  const chosen = pictures.find(({ file }) => file === typed.picture);
   const first = (['quote', 'name', 'words'] as const).find((field) => faults[field]);
   const field = (name: 'quote' | 'name' | 'words') => ({
     id: `remark-${name}`,
@@ -127,7 +125,8 @@ function Form({ form, places }: { form: CommentForm; places: readonly PlaceOnPag
       )}
       <input type="hidden" name={tokenField} value={token} />
       <input type="hidden" name={commentField} value="1" />
-      {places.length > 0 && (
+      {chosen && <PointedFields typed={typed} picture={chosen} pictures={pictures} />}
+      {places.length > 0 && !chosen && (
         <div className="one">
           <label htmlFor="remark-part">{comments.about}</label>
           <select id="remark-part" name="part" defaultValue={typed.part ?? ''}>
@@ -160,13 +159,20 @@ function Form({ form, places }: { form: CommentForm; places: readonly PlaceOnPag
         <input type="text" id="remark-trap" name={trapField} tabIndex={-1} autoComplete="off" />
       </div>
       <p className="why">{comments.why}</p>
-      <button type="submit">{comments.send}</button>
+      <p className="do">
+        <button type="submit">{comments.send}</button>
+        {pictures.length > 0 && (
+          <button type="submit" name={pointField} value="1" formAction="#remark" className="quiet">
+            {comments.point}
+          </button>
+        )}
+      </p>
     </form>
   );
 }
 
 /** What readers say of a page, at its end. It needs no script. */
-export function CommentsView({ shown, form, places }: Comments) {
+export function CommentsView({ shown, form, places, pictures }: Comments) {
   const { words, lang } = useSpoken();
   return (
     <section id="remarks" className="on-grid remarks" aria-labelledby="remarks-title">
@@ -179,13 +185,13 @@ export function CommentsView({ shown, form, places }: Comments) {
             {shown.map((comment) => (
               <OneComment
                 key={comment.id}
-                comment={comment}
+                {...{ comment, pictures }}
                 place={places.find(({ part }) => part === comment.part)}
               />
             ))}
           </ol>
         )}
-        {form && <Form form={form} places={places} />}
+        {form && <Form {...{ form, places, pictures }} />}
       </div>
     </section>
   );

@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { SpokenContext, spokenIn } from '../render/words.ts';
-import { type Comments, CommentsView } from './comments-view.tsx';
+import type { Comments } from './comment-form.ts';
+import { CommentsView } from './comments-view.tsx';
 
 /** The language a released page is in. */
 export const languageOf = (html: string): string => /<html[^>]* lang="([^"]*)"/.exec(html)?.[1] ?? 'en';

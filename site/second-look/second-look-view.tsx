@@ -7,7 +7,7 @@ import {
   mostWords,
 } from '#core/second-look/second-look.ts';
 import { atAsBefore, atHere, fieldsOf, markOf } from '#core/second-look/typed-answers.ts';
-import type { PlaceOnPage } from '../comments/comments-view.tsx';
+import type { PlaceOnPage } from '../comments/comment-form.ts';
 import { useSpoken } from '../render/words.ts';
 
 /** Tells what is sent by this form from what other forms of the page send. */

@@ -5,6 +5,7 @@ import { commentLimits, type CommentState, commentStates } from '#core/comments/
 import { Button } from '../../ui/button.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { TextField } from '../../ui/text-field.tsx';
+import { PointedAt } from './pointed-at.tsx';
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -73,7 +74,7 @@ function Answer({ comment, busy, onChange }: Omit<CommentRowProps, 'onRemove'>) 
 /** What somebody said of a page, who sees it, and what was made of it. */
 export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProps) {
   const id = useId();
-  const { name, words, quote, site, page, about, pass, at, state, resolved, blocked } = comment;
+  const { name, words, quote, picture, site, page, about, pass, at, state, resolved, blocked } = comment;
   return (
     <li className="grid gap-3 border-b border-line py-4" aria-labelledby={id}>
       <div className="grid gap-0.5">
@@ -109,6 +110,7 @@ export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProp
           {quote}
         </blockquote>
       )}
+      {picture && <PointedAt picture={picture} />}
       <p className="max-w-prose whitespace-pre-line [overflow-wrap:anywhere] text-base leading-6">{words}</p>
       <Answer comment={comment} busy={busy} onChange={onChange} />
       <div className="flex flex-wrap items-end gap-2">

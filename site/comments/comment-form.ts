@@ -1,0 +1,52 @@
+import type { SeenComment } from '#core/comments/comments-for.ts';
+import type { TypedComment } from '#core/comments/typed-comment.ts';
+import type { Id } from '#core/id.ts';
+
+/** A part of the page, by what stands over it or at its beginning. */
+export interface PlaceOnPage {
+  part: Id;
+  title: string;
+}
+
+/** A picture of the page, as its reader gets it. */
+export interface PictureOnPage {
+  /** Path of its file below the entrance. */
+  file: string;
+  /** Address of a file wide enough to be shown small, as the page has it. */
+  src: string;
+  alt: string;
+  widthPx: number;
+  heightPx: number;
+}
+
+/** A form by which a comment is written, and how far it is. */
+export interface CommentForm extends TypedComment {
+  /** Names what is sent, so that it arrives once however often it is sent. */
+  token: string;
+  /** What the maker would like to hear; empty for nothing of their own. */
+  asks: string;
+  /** Its writer is to point at a picture, and then comes back to what they typed. */
+  pointing: boolean;
+  /** Why nothing was taken, where it is not for a fault of a field. */
+  problem: string | null;
+}
+
+/** What is said of a page, and how to say something. */
+export interface Comments {
+  shown: readonly SeenComment[];
+  /** null: nobody writes here. */
+  form: CommentForm | null;
+  places: readonly PlaceOnPage[];
+  pictures: readonly PictureOnPage[];
+}
+
+/** Name of what names a comment on its way. */
+export const tokenField = 'token';
+/** How wide a picture stands where somebody points at it, in CSS pixels: by this it is known where they pressed. */
+export const pickWidth = 280;
+/** Names of what leads to the pictures, of each of them, and of what leads back. */
+export const pointField = 'pointing';
+export const pickField = (at: number): string => `pick-${at}`;
+export const backField = 'back';
+/** Tells a comment from a message to the maker, where both can be sent from a page. */
+export const commentField = 'comment';
