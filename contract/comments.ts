@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { commentLimits, commentStateSchema } from '#core/comments/comment.ts';
+import { commentLimits, commentStateSchema, takenUpSchema } from '#core/comments/comment.ts';
 import { markSchema } from '#core/comments/mark.ts';
 import { idSchema } from '#core/id.ts';
 import { nothing } from './at-site.ts';
@@ -37,7 +37,8 @@ export const receivedCommentSchema = z.object({
   at: z.iso.datetime(),
   state: commentStateSchema,
   answer: z.string().nullable(),
-  resolved: z.boolean(),
+  takenUp: takenUpSchema,
+  thanked: z.boolean(),
   /** Nothing more is taken from the device it came from. */
   blocked: z.boolean(),
   deleted: z.boolean(),
@@ -67,7 +68,8 @@ export const commentChangeSchema = z.object({
     .max(commentLimits.answer, `An answer can be at most ${commentLimits.answer} characters long.`)
     .nullable()
     .optional(),
-  resolved: z.boolean().optional(),
+  takenUp: takenUpSchema.optional(),
+  thanked: z.boolean().optional(),
   blocked: z.boolean().optional(),
   deleted: z.boolean().optional(),
 });

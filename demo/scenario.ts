@@ -1,4 +1,4 @@
-import type { CommentState } from '#core/comments/comment.ts';
+import type { CommentState, TakenUp } from '#core/comments/comment.ts';
 import type { Mark } from '#core/comments/mark.ts';
 import type { Half } from '#core/about/halves.ts';
 import type { Profile } from '#core/parts/profiles.ts';
@@ -122,7 +122,8 @@ export const readersSaid: readonly {
   at?: Mark;
   state: CommentState;
   answer: string | null;
-  resolved: boolean;
+  takenUp: TakenUp;
+  thanked: boolean;
 }[] = [
   {
     ...{
@@ -133,7 +134,7 @@ export const readersSaid: readonly {
     },
     words:
       'The second dial convinces me, and I can see why from your first one. Say in a sentence what the ferry crew said when they tried it.',
-    ...{ state: 'waiting', answer: null, resolved: false },
+    ...{ state: 'waiting', answer: null, takenUp: 'no', thanked: false },
   },
   {
     ...{ pass: 'Tutors', on: 'Fold-flat bee hotel', name: 'Mette', quote: '' },
@@ -142,13 +143,14 @@ export const readersSaid: readonly {
     ...{
       state: 'pass',
       answer: 'It can, from 180 mm up. I will add the size to the cutting plan.',
-      resolved: false,
+      takenUp: 'next',
+      thanked: true,
     },
   },
   {
     ...{ pass: 'Tutors', on: 'Float lamp', name: 'P. Lunn', quote: '', at: { x: 480, y: 750 } },
     words: 'How is it sealed where the cable goes in? A picture from below would answer my question.',
-    ...{ state: 'kept', answer: 'Added.', resolved: true },
+    ...{ state: 'kept', answer: 'Added.', takenUp: 'yes', thanked: true },
   },
 ];
 

@@ -142,12 +142,15 @@ describe('its maker, by keyboard', () => {
   test('shows one to everybody, takes it up, and takes it away for all at once', async () => {
     const { studio } = demo;
     await studio.take('Who sees it', 'Everybody who can open the page');
-    await studio.press('button', 'Mark as taken up');
+    await studio.press('button', 'Say thank you');
+    await studio.press('button', 'Take the thanks back');
+    await studio.press('button', 'Say thank you');
+    await studio.take('Taken up', 'Taken up');
     await studio.reads('Taken up 2');
     const stranger = await another(true);
     await open(stranger, `/wren-makes/${clock}`);
     await stranger.reads('What did the ferry crew say?');
-    await stranger.reads('Taken up.');
+    await stranger.reads('Taken up. Whoever made this says thank you.');
     expect(await stranger.axe()).toEqual([]);
     await studio.press('button', /^Taken up 2/);
     await studio.press('button', 'Delete what Marlo said');

@@ -13,6 +13,11 @@ export const commentStates = ['waiting', 'kept', 'pass', 'page', 'refused'] as c
 export const commentStateSchema = z.enum(commentStates);
 export type CommentState = z.infer<typeof commentStateSchema>;
 
+/** How far its maker is with what a comment asks for; `next`: it is done with the next release. */
+export const takenUpStates = ['no', 'next', 'yes'] as const;
+export const takenUpSchema = z.enum(takenUpStates);
+export type TakenUp = z.infer<typeof takenUpSchema>;
+
 /** How often a mail says that comments wait: soon after one came, once a day at most, or never. */
 export const commentMailsSchema = z.enum(['each', 'day', 'none']);
 export type CommentMails = z.infer<typeof commentMailsSchema>;
@@ -52,6 +57,8 @@ export interface Comment {
   answer: string | null;
   /** The maker has done what it asks for. */
   resolved: boolean;
+  /** The maker thanks for it. */
+  thanked: boolean;
 }
 
 export const commentFieldSchemas = {

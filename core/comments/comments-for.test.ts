@@ -17,6 +17,7 @@ const comment = (over: Partial<Comment>): Comment => ({
   state: 'waiting',
   answer: null,
   resolved: false,
+  thanked: false,
   ...over,
 });
 const page = { id: 'page1111', has: () => false, says: () => false, shows: () => null };

@@ -10,7 +10,7 @@ export interface CommentReader {
 /** A comment as a reader has it: no more is told of it than what is here. */
 export interface SeenComment extends Pick<
   Comment,
-  'id' | 'part' | 'name' | 'words' | 'quote' | 'at' | 'answer' | 'resolved'
+  'id' | 'part' | 'name' | 'words' | 'quote' | 'at' | 'answer' | 'resolved' | 'thanked'
 > {
   /** The picture it is about, as this reader gets it: null for none, or where they do not. Without its mark where another file is shown. */
   picture: Pick<CommentedPicture, 'file' | 'mark'> | null;
@@ -62,13 +62,13 @@ export function commentsFor(
     .filter((comment) => isShown(comment, reader) || isMine(comment, reader))
     .sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1))
     .map((comment) => {
-      const { id, part, name, words, at, answer, resolved, state } = comment;
+      const { id, part, name, words, at, answer, resolved, thanked, state } = comment;
       const stands = state === 'page' || state === 'pass' ? 'shown' : state;
       const isUnsaid = comment.quote !== '' && !page.says(comment.quote);
       const file = comment.picture && page.shows(comment.picture.material);
       const isOther = comment.picture !== null && file !== comment.picture.file;
       return {
-        ...{ id, part, name, words, at, answer, resolved, stands },
+        ...{ id, part, name, words, at, answer, resolved, thanked, stands },
         quote: isUnsaid ? '' : comment.quote,
         picture:
           comment.picture && file !== null ? { file, mark: isOther ? null : comment.picture.mark } : null,

@@ -147,6 +147,7 @@ export const de: PublicWords = {
     on: 'Zu',
     answer: 'Antwort',
     resolved: 'Aufgegriffen.',
+    thanked: 'Wer das gemacht hat, bedankt sich.',
     waiting: 'Bisher siehst ihn nur du und wer das hier gemacht hat.',
     kept: 'Das bleibt zwischen dir und der Person, die das hier gemacht hat.',
     refused: 'Wer das hier gemacht hat, zeigt ihn nicht.',

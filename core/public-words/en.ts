@@ -146,6 +146,7 @@ export const en: PublicWords = {
     on: 'On',
     answer: 'Answer',
     resolved: 'Taken up.',
+    thanked: 'Whoever made this says thank you.',
     waiting: 'Only you and whoever made this see it so far.',
     kept: 'This stays between you and whoever made this.',
     refused: 'Whoever made this does not show it.',

@@ -146,6 +146,7 @@ export const es: PublicWords = {
     on: 'Sobre',
     answer: 'Respuesta',
     resolved: 'Tenido en cuenta.',
+    thanked: 'Quien hizo esto te da las gracias.',
     waiting: 'Por ahora solo lo ven tú y quien hizo esto.',
     kept: 'Esto queda entre tú y quien hizo esto.',
     refused: 'Quien hizo esto no lo muestra.',

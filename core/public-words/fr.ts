@@ -149,6 +149,7 @@ export const fr: PublicWords = {
     on: 'Sur',
     answer: 'Réponse',
     resolved: 'Pris en compte.',
+    thanked: 'La personne qui a fait ceci vous remercie.',
     waiting: 'Pour l’instant, seuls vous et la personne qui a fait ceci le voyez.',
     kept: 'Cela reste entre vous et la personne qui a fait ceci.',
     refused: 'La personne qui a fait ceci ne l’affiche pas.',

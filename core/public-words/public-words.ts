@@ -122,8 +122,9 @@ export interface PublicWords {
     on: string;
     /** Over what the maker says to it. */
     answer: string;
-    /** The maker has done what it asks for. */
+    /** The maker has done what it asks for, and thanks for it. */
     resolved: string;
+    thanked: string;
     waiting: string;
     kept: string;
     refused: string;

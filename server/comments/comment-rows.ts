@@ -1,9 +1,9 @@
-import { and, asc, count, desc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm';
-import type { Comment, CommentState } from '#core/comments/comment.ts';
+import { and, asc, count, desc, eq, isNotNull, isNull, lt, notInArray, sql } from 'drizzle-orm';
+import type { Comment, CommentState, TakenUp } from '#core/comments/comment.ts';
 import type { WaitingComment } from '#core/letters/comments-letter.ts';
 import type { ReceivedComment } from '#contract/comments.ts';
 import { materialsNow, pictureNow } from './picture-now.ts';
-import type { Database } from '../db/connect.ts';
+import type { Database, Executor } from '../db/connect.ts';
 import { comments, pages, passes, sites } from '../db/schema.ts';
 
 /** A site takes so many; what is deleted does not count. */
@@ -41,6 +41,7 @@ export async function commentsOf(db: Database, site: string): Promise<Comment[]>
       answer: row.answer,
     },
     resolved: row.resolvedAt !== null,
+    thanked: row.thankedAt !== null,
   }));
 }
 
@@ -125,7 +126,8 @@ export async function receivedBy(db: Database, account: string): Promise<Receive
     pass: pass ?? '',
     at: comment.createdAt.toISOString(),
     ...{ state: comment.state, answer: comment.answer },
-    resolved: comment.resolvedAt !== null,
+    takenUp: comment.resolvedAt !== null ? 'yes' : comment.resolvesNext ? 'next' : 'no',
+    thanked: comment.thankedAt !== null,
     blocked: comment.blockedAt !== null,
     deleted: comment.deletedAt !== null,
   }));
@@ -158,7 +160,8 @@ export const waitingComments = (db: Database, account: string): Promise<WaitingC
 export interface CommentChange {
   state?: CommentState | undefined;
   answer?: string | null | undefined;
-  resolved?: boolean | undefined;
+  takenUp?: TakenUp | undefined;
+  thanked?: boolean | undefined;
   blocked?: boolean | undefined;
   deleted?: boolean | undefined;
 }
@@ -168,7 +171,7 @@ export async function changeComment(
   db: Database,
   account: string,
   id: string,
-  { state, answer, resolved, blocked, deleted }: CommentChange,
+  { state, answer, takenUp, thanked, blocked, deleted }: CommentChange,
   now: Date,
 ): Promise<string | null> {
   const when = (said: boolean) => (said ? now : null);
@@ -177,7 +180,8 @@ export async function changeComment(
     .set({
       ...(state !== undefined && { state }),
       ...(answer !== undefined && { answer }),
-      ...(resolved !== undefined && { resolvedAt: when(resolved) }),
+      ...(takenUp !== undefined && { resolvedAt: when(takenUp === 'yes'), resolvesNext: takenUp === 'next' }),
+      ...(thanked !== undefined && { thankedAt: when(thanked) }),
       ...(blocked !== undefined && { blockedAt: when(blocked) }),
       ...(deleted !== undefined && { deletedAt: when(deleted) }),
       // So that a change of nothing is one, too.
@@ -196,4 +200,27 @@ export async function changeComment(
 /** Takes away for good what was deleted too long ago to be had back. */
 export async function dropDeletedComments(db: Database, now: Date): Promise<void> {
   await db.delete(comments).where(lt(comments.deletedAt, new Date(now.getTime() - deletedKeptMs)));
+}
+
+/**
+ * Counts what was to be taken up with the next release of a site as that, now that it is live.
+ *
+ * @param staying pages that stay as readers had them: what is said of these is not taken up yet
+ */
+export async function takeUpWithRelease(
+  tx: Executor,
+  site: string,
+  staying: ReadonlySet<string>,
+  now: Date,
+): Promise<void> {
+  await tx
+    .update(comments)
+    .set({ resolvedAt: now, resolvesNext: false })
+    .where(
+      and(
+        eq(comments.siteId, site),
+        eq(comments.resolvesNext, true),
+        notInArray(comments.page, [...staying]),
+      ),
+    );
 }

@@ -402,7 +402,7 @@ describe('its maker', () => {
   test('answers, and says that it is taken up: so it stands for whoever sees the comment', async () => {
     const tess = new Holder(tutors);
     await tess.says('Make the dial larger.');
-    await change(await newest(), { answer: 'It is now.', resolved: true });
+    await change(await newest(), { answer: 'It is now.', takenUp: 'yes' });
     expect((await tess.get()).body).toContain('It is now.');
     expect((await tess.get()).body).toContain('Taken up');
     expect(await publicPage()).not.toContain('It is now.');
@@ -411,6 +411,26 @@ describe('its maker', () => {
     });
     expect(long.statusCode).toBe(400);
   });
+});
+
+test('what is to be taken up with the next publish is so once its page is published, and no sooner', async () => {
+  const tess = new Holder(tutors);
+  await tess.says('Make the dial larger.');
+  await change(await newest(), { takenUp: 'next', thanked: true });
+  const isTaken = async () => (await tess.get()).body.includes('Taken up.');
+  const said = async () => (await received())[0]?.takenUp;
+  expect((await tess.get()).body).toContain('Whoever made this says thank you.');
+  expect([await said(), await isTaken()]).toEqual(['next', false]);
+  // Published, but for the page that it speaks of.
+  await shown.page(shown.clock, { summary: 'One hand for the tide, and larger' });
+  await shown.publish([shown.clock]);
+  expect([await said(), await isTaken()]).toEqual(['next', false]);
+  await shown.publish();
+  expect([await said(), await isTaken()]).toEqual(['yes', true]);
+  await change(await newest(), { takenUp: 'no', thanked: false });
+  await shown.publish();
+  expect([await said(), await isTaken()]).toEqual(['no', false]);
+  expect((await tess.get()).body).not.toContain('says thank you');
 });
 
 test('each of all these requests was answered once', () => {

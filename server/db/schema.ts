@@ -677,6 +677,10 @@ export const comments = pgTable(
     answer: text('answer'),
     createdAt: createdAt(),
     resolvedAt: when('resolved_at'),
+    /** It counts as taken up with the next release. */
+    resolvesNext: boolean('resolves_next').notNull().default(false),
+    /** Its maker thanks for it. */
+    thankedAt: when('thanked_at'),
     /** Nothing more is taken from its writer. */
     blockedAt: when('blocked_at'),
     /** Can be had back for a while. */

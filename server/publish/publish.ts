@@ -2,6 +2,7 @@ import type { Id } from '#core/id.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { releasable } from '#core/release/released.ts';
 import { withStaying } from '#core/release/staying.ts';
+import { takeUpWithRelease } from '../comments/comment-rows.ts';
 import { ceilingsSince, raiseToPublished } from '../db/ceilings.ts';
 import type { Progress, PublishDeps } from './made-files.ts';
 import { release } from './release.ts';
@@ -37,7 +38,10 @@ export async function publish(
     { progress, signal },
     {
       ceilings: (tx) => ceilingsSince(tx, draft.site.id, revision),
-      switched: (tx) => raiseToPublished(tx, draft.site.id, wanted, revision),
+      switched: async (tx) => {
+        await raiseToPublished(tx, draft.site.id, wanted, revision);
+        await takeUpWithRelease(tx, draft.site.id, staying.pages, new Date());
+      },
     },
   );
   return number ?? 0;

@@ -31,7 +31,7 @@ function OneComment({
 }) {
   const { words, lang } = useSpoken();
   const { comments } = words;
-  const { id, name, at, answer, resolved, stands } = comment;
+  const { id, name, at, answer, resolved, thanked, stands } = comment;
   const picture = pictures.find(({ file }) => file === comment.picture?.file);
   return (
     <li id={`comment-${id}`}>
@@ -65,9 +65,13 @@ function OneComment({
           <Paragraphs text={answer} />
         </div>
       )}
-      {(resolved || stands !== 'shown') && (
+      {(resolved || thanked || stands !== 'shown') && (
         <p className="why" {...lang}>
-          {[stands === 'shown' ? '' : comments[stands], resolved ? comments.resolved : '']
+          {[
+            stands === 'shown' ? '' : comments[stands],
+            resolved ? comments.resolved : '',
+            thanked ? comments.thanked : '',
+          ]
             .filter(Boolean)
             .join(' ')}
         </p>

@@ -1,7 +1,13 @@
 import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import type { CommentChange, ReceivedComment } from '#contract/comments.ts';
-import { commentLimits, type CommentState, commentStates } from '#core/comments/comment.ts';
+import {
+  commentLimits,
+  type CommentState,
+  commentStates,
+  type TakenUp,
+  takenUpStates,
+} from '#core/comments/comment.ts';
 import { Button } from '../../ui/button.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { TextField } from '../../ui/text-field.tsx';
@@ -18,6 +24,13 @@ const seenBy: Record<CommentState, (pass: string) => string> = {
   refused: () => 'Nobody, and its writer is told so',
 };
 
+/** How far its maker is with it, as they choose it. */
+const taken: Record<TakenUp, string> = {
+  no: 'Not yet',
+  next: 'With the next publish',
+  yes: 'Taken up',
+};
+
 interface CommentRowProps {
   comment: ReceivedComment;
   busy: boolean;
@@ -27,7 +40,7 @@ interface CommentRowProps {
 
 function Answer({ comment, busy, onChange }: Omit<CommentRowProps, 'onRemove'>) {
   const [words, setWords] = useState<string | null>(null);
-  const { answer } = comment;
+  const { answer, thanked } = comment;
   if (words === null)
     return (
       <>
@@ -37,9 +50,14 @@ function Answer({ comment, busy, onChange }: Omit<CommentRowProps, 'onRemove'>) 
             <p className="max-w-prose whitespace-pre-line [overflow-wrap:anywhere]">{answer}</p>
           </div>
         )}
-        <Button small className="justify-self-start" onClick={() => setWords(answer ?? '')}>
-          {answer === null ? 'Answer' : 'Change the answer'}
-        </Button>
+        <p className="flex flex-wrap gap-2">
+          <Button small onClick={() => setWords(answer ?? '')}>
+            {answer === null ? 'Answer' : 'Change the answer'}
+          </Button>
+          <Button small look="bare" disabled={busy} onClick={() => onChange({ thanked: !thanked })}>
+            {thanked ? 'Take the thanks back' : 'Say thank you'}
+          </Button>
+        </p>
       </>
     );
   const leave = () => setWords(null);
@@ -74,7 +92,8 @@ function Answer({ comment, busy, onChange }: Omit<CommentRowProps, 'onRemove'>) 
 /** What somebody said of a page, who sees it, and what was made of it. */
 export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProps) {
   const id = useId();
-  const { name, words, quote, picture, site, page, about, pass, at, state, resolved, blocked } = comment;
+  const { name, words, quote, picture, site, page, about, pass, at, state, takenUp, thanked, blocked } =
+    comment;
   return (
     <li className="grid gap-3 border-b border-line py-4" aria-labelledby={id}>
       <div className="grid gap-0.5">
@@ -86,7 +105,10 @@ export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProp
             {when.format(new Date(at))}
           </time>
           {state === 'waiting' && <span className="text-s font-firm text-straw-ink">Waits for you</span>}
-          {resolved && <span className="note">Taken up</span>}
+          {takenUp !== 'no' && (
+            <span className="note">{takenUp === 'next' ? 'Taken up with the next publish' : 'Taken up'}</span>
+          )}
+          {thanked && <span className="note">Thanked</span>}
         </p>
         <p className="note [overflow-wrap:anywhere]">
           {page.title ? (
@@ -123,9 +145,12 @@ export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProp
           }))}
           onChange={(next) => onChange({ state: next })}
         />
-        <Button onClick={() => onChange({ resolved: !resolved })}>
-          {resolved ? 'Not taken up yet' : 'Mark as taken up'}
-        </Button>
+        <SelectField
+          name="Taken up"
+          value={takenUp}
+          options={takenUpStates.map((value) => ({ value, name: taken[value] }))}
+          onChange={(next) => onChange({ takenUp: next })}
+        />
         <Button look="bare" onClick={() => onChange({ blocked: !blocked })}>
           {blocked ? 'Take comments from this device again' : 'Take no more from this device'}
         </Button>

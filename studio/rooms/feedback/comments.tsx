@@ -13,11 +13,11 @@ const which: Record<Which, { name: string; holds: (comment: ReceivedComment) => 
   waiting: { name: 'Waiting', holds: ({ state, deleted }) => state === 'waiting' && !deleted },
   open: {
     name: 'Open',
-    holds: ({ state, resolved, deleted }) => state !== 'waiting' && !resolved && !deleted,
+    holds: ({ state, takenUp, deleted }) => state !== 'waiting' && takenUp !== 'yes' && !deleted,
   },
   done: {
     name: 'Taken up',
-    holds: ({ state, resolved, deleted }) => state !== 'waiting' && resolved && !deleted,
+    holds: ({ state, takenUp, deleted }) => state !== 'waiting' && takenUp === 'yes' && !deleted,
   },
   deleted: { name: 'Deleted', holds: ({ deleted }) => deleted },
 };
