@@ -16,8 +16,14 @@ const browser = await launchBrowser();
 const page = await browser.newPage();
 const driver = new Driver(page);
 const settle = (ms = 700) => new Promise((resolve) => setTimeout(resolve, ms));
+/** Waits until every picture that is in sight is there. */
+const pictured = (on: Page) =>
+  on.waitForFunction(() =>
+    [...document.images].every((one) => one.complete || one.getBoundingClientRect().top > innerHeight),
+  );
 const shot = async (name: string, on: Page = page) => {
   await settle();
+  await pictured(on);
   await on.screenshot({ path: join(out, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);
 };

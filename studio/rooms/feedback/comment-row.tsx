@@ -8,6 +8,8 @@ import {
   type TakenUp,
   takenUpStates,
 } from '#core/comments/comment.ts';
+import { sinceSaid } from '#core/comments/since-said.ts';
+import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { TextField } from '../../ui/text-field.tsx';
@@ -29,6 +31,12 @@ const taken: Record<TakenUp, string> = {
   no: 'Not yet',
   next: 'With the next publish',
   yes: 'Taken up',
+};
+
+/** What became of what it speaks of, since it was written. */
+const sinceWords = {
+  gone: 'What it speaks of is not in your draft any more.',
+  changed: 'The words it quotes are not in your draft any more.',
 };
 
 interface CommentRowProps {
@@ -92,8 +100,11 @@ function Answer({ comment, busy, onChange }: Omit<CommentRowProps, 'onRemove'>) 
 /** What somebody said of a page, who sees it, and what was made of it. */
 export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProps) {
   const id = useId();
+  const { state: draft } = useSite();
   const { name, words, quote, picture, site, page, about, pass, at, state, takenUp, thanked, blocked } =
     comment;
+  // Of another site no draft is open here.
+  const since = site.id === draft.site.id && page.title ? sinceSaid(draft.pages, comment) : null;
   return (
     <li className="grid gap-3 border-b border-line py-4" aria-labelledby={id}>
       <div className="grid gap-0.5">
@@ -127,6 +138,7 @@ export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProp
           {blocked && '. Nothing more is taken from this device'}
         </p>
       </div>
+      {since !== null && <p className="note">{sinceWords[since]}</p>}
       {quote !== '' && (
         <blockquote className="max-w-prose border-l-3 border-line pl-4 text-base leading-6 [overflow-wrap:anywhere] text-ink-2">
           {quote}
