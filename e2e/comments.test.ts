@@ -163,6 +163,34 @@ describe('its maker, by keyboard', () => {
     await stranger.reads('What did the ferry crew say?');
   });
 
+  test('has one taken up with the next publish, and is told when the words it quotes are changed', async () => {
+    const { studio, rooms } = demo;
+    await studio.page.goto(`${rooms}/feedback`);
+    await studio.reads('comments wait for you.');
+    await studio.press('button', /^Open/);
+    await studio.reads('Mette');
+    await studio.reads('Taken up with the next publish');
+    await studio.press('button', /^Publish$/);
+    await studio.press('button', /^Publish release/);
+    await studio.reads('Taken up 3');
+    await studio.page.keyboard.press('Escape');
+    await studio.press('button', /^Taken up 3/);
+    const changed = 'The words it quotes are not in your draft any more.';
+    await studio.reads('What did the ferry crew say?');
+    expect(await studio.page.content()).not.toContain(changed);
+    await studio.press('link', 'Tide clock');
+    await studio.press('button', /^Edit Words, part 1/);
+    await studio.page.waitForSelector('[contenteditable=true]:focus');
+    await studio.page.keyboard.down('Control');
+    await studio.page.keyboard.press('a');
+    await studio.page.keyboard.up('Control');
+    await studio.page.keyboard.type('It was the wrong question.');
+    await studio.reads(/Saved \d/);
+    await studio.page.goto(`${rooms}/feedback`);
+    await studio.press('button', /^Taken up 3/);
+    await studio.reads(changed);
+  });
+
   test('finds room for all of it on a phone', async () => {
     const { studio } = demo;
     await studio.page.setViewport({ width: 390, height: 844 });
@@ -184,7 +212,7 @@ describe('of pictures and moments', () => {
     };
     await go('.remark [name=pointing]');
     await reader.reads('Press the picture you mean, at the spot you mean.');
-    const sketch = '.remark [type=image][alt^="Pencil sketch"]';
+    const sketch = '#remark [type=image][alt^="Pencil sketch"]';
     await go(sketch, { x: 70, y: 100 });
     // It came back to the form, at the form.
     expect(new URL(reader.page.url()).hash).toBe('#remark');
@@ -212,7 +240,7 @@ describe('of pictures and moments', () => {
     };
     await enter('.remark [name=pointing]');
     expect(await reader.axe()).toEqual([]);
-    await enter('.remark [type=image][alt^="Pencil sketch"]');
+    await enter('#remark [type=image][alt^="Pencil sketch"]');
     expect(await reader.page.$('.remark option[value=point]')).toBeNull();
     await reader.page.select('.remark [name=extent]', 'bottom-right');
     expect(await reader.axe()).toEqual([]);

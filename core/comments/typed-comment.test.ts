@@ -36,12 +36,11 @@ describe('what a form sent as a comment', () => {
     expect(typedComment(fields, () => false).faults).toEqual(faults);
   });
 
-  test('a picture, where in it, and how much of it; left out where its writer says so', () => {
+  test('a picture, where in it, and how much of it', () => {
     const given = { name: 'Tess', words: 'Good.', picture: 'files/a.jpg', point: '10 20', extent: 'around' };
     expect(typedComment(given, () => true).typed).toMatchObject({
       ...{ picture: 'files/a.jpg', point: { x: 10, y: 20 }, extent: 'around' },
     });
-    expect(typedComment({ ...given, without: '1' }, () => true).typed.picture).toBe('');
     expect(typedComment({ ...given, point: '9999 1', extent: 'huge' }, () => true).typed).toMatchObject({
       ...{ point: null, extent: 'all' },
     });

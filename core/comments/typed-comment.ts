@@ -38,7 +38,6 @@ const fieldsSchema = z.object({
   picture: z.string().max(200).catch(''),
   point: z.string().catch(''),
   extent: z.enum(extents).catch('all'),
-  without: z.string().catch(''),
 });
 
 /** Addresses of web pages, and what mail programs and browsers make one of. */
@@ -57,8 +56,7 @@ export function typedComment(fields: unknown, onPage: (quote: string) => boolean
     words: wellFormed(given.words).replace(/\r\n?/g, '\n').trim(),
     quote: wellFormed(given.quote).replace(/\s+/g, ' ').trim(),
     part: given.part,
-    // Left out where its writer says so.
-    picture: given.without === '' ? given.picture : '',
+    picture: given.picture,
     point: pointFrom(given.point),
     extent: given.extent,
   };

@@ -6,13 +6,7 @@ import type { FileTree } from '#core/release/manifest.ts';
 import type { PictureOnPage } from '#site/comments/comment-form.ts';
 import { anchoredIn } from './anchored-in.ts';
 
-/** A picture on a released page, by its file, and where it stands. */
-export interface ShownPicture extends PictureOnPage {
-  /** The innermost part or moment that it stands in; null above all of them. */
-  part: Id | null;
-}
-
-const known = new LRUCache<string, readonly ShownPicture[]>({ max: 500 });
+const known = new LRUCache<string, readonly PictureOnPage[]>({ max: 500 });
 /** So wide a file looks sharp where a picture is shown small, in pixels. */
 const smallPx = 560;
 
@@ -30,12 +24,12 @@ const isMain = ({ name }: Element) => name === 'main';
 /** The path below the entrance, of an address that a page writes relative to itself. */
 const pathOf = (src: string): string => src.replace(/^(?:\.{1,2}\/)+/, '');
 
-function imagesOn(hash: string, html: string): readonly ShownPicture[] {
+function imagesOn(hash: string, html: string): readonly PictureOnPage[] {
   const before = known.get(hash);
   if (before) return before;
   const main = DomUtils.findOne(isMain, parseDocument(html).children, true);
   const images = main ? DomUtils.findAll((one) => isTag(one) && one.name === 'img', [main]) : [];
-  const found = new Map<string, ShownPicture>();
+  const found = new Map<string, PictureOnPage>();
   for (const image of images) {
     const { src = '', alt = '', width = '', height = '' } = image.attribs;
     const file = pathOf(src);
@@ -66,5 +60,5 @@ export const materialsOf = (tree: FileTree, file: string): readonly Id[] =>
  * @param tree all that this reader may fetch
  * @param page of it
  */
-export const picturesOn = (tree: FileTree, page: { hash: string }, html: string): ShownPicture[] =>
+export const picturesOn = (tree: FileTree, page: { hash: string }, html: string): PictureOnPage[] =>
   imagesOn(page.hash, html).filter(({ file }) => materialsOf(tree, file).length > 0);

@@ -4,11 +4,13 @@ import {
   backField,
   type CommentForm,
   pickField,
+  type PictureOnPage,
+  picturesOffered,
   pickWidth,
   pointField,
+  withoutField,
 } from '#site/comments/comment-form.ts';
 import { formField } from '../http/form-field.ts';
-import type { ShownPicture } from './pictures-on.ts';
 
 /**
  * What is shown next where somebody points at a picture before they send a comment: the pictures to press one of, or the form once more,
@@ -20,11 +22,13 @@ import type { ShownPicture } from './pictures-on.ts';
 export function pointingStep(
   fields: unknown,
   typed: TypedComment['typed'],
-  pictures: readonly ShownPicture[],
+  pictures: readonly PictureOnPage[],
 ): Pick<CommentForm, 'typed' | 'pointing'> | null {
   if (formField(fields, pointField) !== '') return { typed, pointing: true };
   if (formField(fields, backField) !== '') return { typed, pointing: false };
-  for (const [at, { file, widthPx, heightPx }] of pictures.entries()) {
+  if (formField(fields, withoutField) !== '')
+    return { typed: { ...typed, picture: '', point: null, extent: 'all' }, pointing: false };
+  for (const [at, { file, widthPx, heightPx }] of picturesOffered(pictures, typed.part).entries()) {
     const [x, y] = ['x', 'y'].map((axis) => formField(fields, `${pickField(at)}.${axis}`));
     if (!x || !y) continue;
     const shown = { width: pickWidth, height: (pickWidth * heightPx) / widthPx };

@@ -3,6 +3,7 @@ import { changeComment, listComments } from '#contract/comments.ts';
 import { makePasses, type Pass } from '#contract/passes.ts';
 import { newPart } from '#core/parts/new-part.ts';
 import type { Part } from '#core/parts/parts.ts';
+import sharp from 'sharp';
 import { htmlFaults } from '../testing/html-faults.ts';
 import { PublishedSite, wordsPart } from '../testing/published-site.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
@@ -51,6 +52,10 @@ const send = async (fields: Record<string, string>) =>
     headers: { 'content-type': 'application/x-www-form-urlencoded' },
     payload: new URLSearchParams({ comment: '1', name: 'Tess', words: 'Why brass?', ...fields }).toString(),
   });
+const tinyPng = () =>
+  sharp({ create: { width: 64, height: 64, channels: 3, background: '#86b' } })
+    .png()
+    .toBuffer();
 /** What is sent on out of a form: its fields that are not seen. */
 const hiddenIn = (html: string): Record<string, string> =>
   Object.fromEntries(
@@ -102,8 +107,32 @@ test('by key no point is pressed; a ninth of it is chosen by name, or it is left
   expect(form.body).not.toContain('value="around"');
   expect(sent.statusCode).toBe(303);
   expect((await newest()).picture?.mark).toEqual({ x: 666, y: 666, width: 333, height: 333 });
-  await points(10, 10, { without: '1' });
+  const step = await send({ token: tokenIn(await read()), pointing: '1' });
+  const chosen = await send({ ...hiddenIn(step.body), 'pick-0.x': '10', 'pick-0.y': '10' });
+  expect(chosen.body).toContain('<svg class="pointed"');
+  const without = await send({ ...hiddenIn(chosen.body), without: '1' });
+  expect([without.statusCode, without.body.includes('<svg class="pointed"')]).toEqual([200, false]);
+  await send(hiddenIn(without.body));
   expect(await newest()).toMatchObject({ picture: null, part: null });
+});
+
+test('where a part is spoken of, its own pictures are offered', async () => {
+  const other = newPart('gallery', 'other-gallery', [shown.picture]);
+  const { material } = await maker.upload(shown.site, 'small.png', await tinyPng());
+  await shown.page(shown.clock, {
+    opening: { layout: 'full', pictures: [shown.picture] },
+    parts: [words(), { ...other, pictures: [material] } as Part],
+  });
+  await shown.publish();
+  const offered = async (part: string) =>
+    (await send({ token: tokenIn(await read()), pointing: '1', part })).body.match(/type="image"/g)?.length;
+  expect(await offered('')).toBe(2);
+  expect(await offered('other-gallery')).toBe(1);
+  expect(await offered(`${shown.clock}-open`)).toBe(2);
+  const step = await send({ token: tokenIn(await read()), pointing: '1', part: 'other-gallery' });
+  const form = await send({ ...hiddenIn(step.body), 'pick-0.x': '1', 'pick-0.y': '1' });
+  await send(hiddenIn(form.body));
+  expect(await newest()).toMatchObject({ part: 'other-gallery', picture: { widthPx: 64, heightPx: 64 } });
 });
 
 test('a file that is on no picture of that page is none to point at', async () => {

@@ -17,6 +17,8 @@ export interface PictureOnPage {
   alt: string;
   widthPx: number;
   heightPx: number;
+  /** The innermost part or moment that it stands in; null above all of them. */
+  part: Id | null;
 }
 
 /** A form by which a comment is written, and how far it is. */
@@ -44,9 +46,19 @@ export interface Comments {
 export const tokenField = 'token';
 /** How wide a picture stands where somebody points at it, in CSS pixels: by this it is known where they pressed. */
 export const pickWidth = 280;
+/** The pictures that are offered to somebody who points: those of what they speak of, where it has any, else all of the page. */
+export function picturesOffered<P extends Pick<PictureOnPage, 'part'>>(
+  pictures: readonly P[],
+  part: Id | null,
+): readonly P[] {
+  const there = part === null ? [] : pictures.filter((one) => one.part === part);
+  return there.length > 0 ? there : pictures;
+}
 /** Names of what leads to the pictures, of each of them, and of what leads back. */
 export const pointField = 'pointing';
 export const pickField = (at: number): string => `pick-${at}`;
 export const backField = 'back';
+/** Names what lets the picture out again. */
+export const withoutField = 'without';
 /** Tells a comment from a message to the maker, where both can be sent from a page. */
 export const commentField = 'comment';

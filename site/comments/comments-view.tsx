@@ -10,6 +10,7 @@ import {
   type PlaceOnPage,
   pointField,
   tokenField,
+  withoutField,
 } from './comment-form.ts';
 import { PointedPicture, pictureName } from './pointed-picture.tsx';
 import { PointingForm, PointedFields } from './pointing-form.tsx';
@@ -168,6 +169,11 @@ function Form({ form, places, pictures }: Omit<Comments, 'shown'> & { form: Comm
         {pictures.length > 0 && (
           <button type="submit" name={pointField} value="1" formAction="#remark" className="quiet">
             {comments.point}
+          </button>
+        )}
+        {chosen && (
+          <button type="submit" name={withoutField} value="1" formAction="#remark" className="quiet">
+            {comments.without}
           </button>
         )}
       </p>

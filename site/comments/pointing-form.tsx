@@ -7,6 +7,7 @@ import {
   type CommentForm,
   pickField,
   type PictureOnPage,
+  picturesOffered,
   pickWidth,
   tokenField,
 } from './comment-form.ts';
@@ -43,11 +44,6 @@ export function PointedFields({ typed, picture, pictures }: PointedFieldsProps) 
           ))}
         </select>
       </div>
-      <p>
-        <label>
-          <input type="checkbox" name="without" value="1" /> {comments.without}
-        </label>
-      </p>
     </>
   );
 }
@@ -66,26 +62,31 @@ export function PointingForm({ form, pictures }: { form: CommentForm; pictures: 
     ...{ picture: typed.picture, point: pointText(typed.point), extent: typed.extent },
   };
   return (
-    <form className="write remark pointing" id="remark" method="post" action="#remark" {...lang}>
-      <h3>{comments.point}</h3>
-      <p>{comments.pointing}</p>
+    // The form itself is no “write”, whose fields are as wide as they can be: by its width is told where a picture was pressed.
+    <form id="remark" method="post" action="#remark" {...lang}>
       {Object.entries(kept).map(([name, value]) => (
         <input key={name} type="hidden" name={name} value={value} />
       ))}
-      {pictures.map((picture, at) => (
-        <input
-          key={picture.file}
-          type="image"
-          name={pickField(at)}
-          src={picture.src}
-          alt={pictureName(picture, pictures, comments.picture)}
-          width={pickWidth}
-          height={Math.round((pickWidth * picture.heightPx) / picture.widthPx)}
-        />
-      ))}
-      <button type="submit" name={backField} value="1">
-        {comments.back}
-      </button>
+      <div>
+        <h3>{comments.point}</h3>
+        <p>{comments.pointing}</p>
+        {picturesOffered(pictures, typed.part).map((picture, at) => (
+          <input
+            key={picture.file}
+            type="image"
+            name={pickField(at)}
+            src={picture.src}
+            alt={pictureName(picture, pictures, comments.picture)}
+            width={pickWidth}
+            height={Math.round((pickWidth * picture.heightPx) / picture.widthPx)}
+          />
+        ))}
+        <p className="write">
+          <button type="submit" name={backField} value="1">
+            {comments.back}
+          </button>
+        </p>
+      </div>
     </form>
   );
 }

@@ -1,20 +1,28 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { changeComment, type CommentChange, type CommentList, listComments } from '#contract/comments.ts';
 import { problemNotice } from '../ui/notice.ts';
 import { call, Refusal } from './call.ts';
+import { useSite } from './site-context.tsx';
 import { unreadKey } from './use-box.ts';
 
 /** How often is looked for what came; in ms. */
 const everyMs = 60_000;
-const key = ['comments'];
+/** What is to be taken up with the next publish is so once another release is live. */
+const useKey = () => ['comments', useSite().state.live.release?.number];
 
 /** What readers said of pages, kept fresh while somebody looks. */
 export const useComments = () =>
-  useQuery({ queryKey: key, queryFn: () => call(listComments), refetchInterval: everyMs });
+  useQuery({
+    queryKey: useKey(),
+    queryFn: () => call(listComments),
+    refetchInterval: everyMs,
+    placeholderData: keepPreviousData,
+  });
 
 /** Changes who sees a comment, or what is said to it. */
 export function useCommentChanges() {
   const client = useQueryClient();
+  const key = useKey();
   const { mutate, isPending } = useMutation({
     mutationFn: ({ id, ...change }: CommentChange & { id: string }) =>
       call(changeComment, { params: { comment: id }, body: change }),
