@@ -159,7 +159,7 @@ export const de: PublicWords = {
     quote: 'Worte der Seite, um die es geht; von dort kopiert, oder leer lassen',
     changed: {
       words: 'Es geht um Worte, die hier nicht mehr stehen.',
-      picture: 'Er spricht von einem Bild, das jetzt anders aussieht.',
+      picture: 'Er spricht von einem Bild, das nicht mehr hier ist oder jetzt anders aussieht.',
     },
     point: 'Auf ein Bild zeigen',
     pointing: 'Drück auf das Bild, das du meinst, und zwar an der Stelle, die du meinst.',

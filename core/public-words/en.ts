@@ -158,7 +158,7 @@ export const en: PublicWords = {
     quote: 'Words of the page it is about; copy them from there, or leave this empty',
     changed: {
       words: 'It speaks of words that do not stand here any more.',
-      picture: 'It speaks of a picture that looks otherwise now.',
+      picture: 'It speaks of a picture that is not here any more, or looks otherwise now.',
     },
     point: 'Point at a picture',
     pointing: 'Press the picture you mean, at the spot you mean.',

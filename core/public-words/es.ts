@@ -158,7 +158,7 @@ export const es: PublicWords = {
     quote: 'Palabras de la página de las que se trata; cópialas de ahí, o déjalo vacío',
     changed: {
       words: 'Habla de palabras que ya no están aquí.',
-      picture: 'Habla de una imagen que ahora es otra.',
+      picture: 'Habla de una imagen que ya no está aquí, o que ahora es otra.',
     },
     point: 'Señalar en una imagen',
     pointing: 'Pulsa la imagen de la que hablas, en el punto del que hablas.',

@@ -161,7 +161,7 @@ export const fr: PublicWords = {
     quote: 'Mots de la page dont il s’agit ; copiez-les de là, ou laissez vide',
     changed: {
       words: 'Il s’agit de mots qui ne sont plus ici.',
-      picture: 'Il parle d’une image qui n’est plus la même.',
+      picture: 'Il parle d’une image qui n’est plus ici, ou qui n’est plus la même.',
     },
     point: 'Montrer un endroit d’une image',
     pointing: 'Appuyez sur l’image dont vous parlez, à l’endroit dont vous parlez.',

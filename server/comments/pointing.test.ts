@@ -107,13 +107,16 @@ test('by key no point is pressed; a ninth of it is chosen by name, or it is left
   expect(form.body).not.toContain('value="around"');
   expect(sent.statusCode).toBe(303);
   expect((await newest()).picture?.mark).toEqual({ x: 666, y: 666, width: 333, height: 333 });
-  const step = await send({ token: tokenIn(await read()), pointing: '1' });
+  const part = `${shown.clock}-open`;
+  const step = await send({ token: tokenIn(await read()), pointing: '1', part, words: 'Why\nbrass?' });
   const chosen = await send({ ...hiddenIn(step.body), 'pick-0.x': '10', 'pick-0.y': '10' });
   expect(chosen.body).toContain('<svg class="pointed"');
   const without = await send({ ...hiddenIn(chosen.body), without: '1' });
   expect([without.statusCode, without.body.includes('<svg class="pointed"')]).toEqual([200, false]);
-  await send(hiddenIn(without.body));
-  expect(await newest()).toMatchObject({ picture: null, part: null });
+  expect(chosen.body).toMatch(/<textarea[^>]*>Why\nbrass\?<\/textarea>/);
+  expect(without.body).toMatch(new RegExp(`<option value="${part}" selected`));
+  await send({ ...hiddenIn(without.body), part });
+  expect(await newest()).toMatchObject({ picture: null, part });
 });
 
 test('where a part is spoken of, its own pictures are offered', async () => {
@@ -168,6 +171,6 @@ test('a picture is shown to nobody who does not get it, with what is said of it 
   expect(await publicPage()).toMatch(/<svg class="pointed"[^>]*>\s*<image [^>]*><\/image><rect /);
   await stands('nowhere');
   const after = await publicPage();
-  expect(after).toContain('It speaks of a picture that looks otherwise now.');
+  expect(after).toContain('It speaks of a picture that is not here any more');
   expect(after).not.toMatch(/<svg class="pointed"|files\/[0-9a-f]{20}\./);
 });

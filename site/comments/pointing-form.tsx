@@ -34,6 +34,7 @@ export function PointedFields({ typed, picture, pictures }: PointedFieldsProps) 
       />
       <input type="hidden" name="picture" value={picture.file} />
       <input type="hidden" name="point" value={pointText(point)} />
+      <input type="hidden" name="part" value={typed.part ?? ''} />
       <div className="one">
         <label htmlFor="remark-extent">{comments.where}</label>
         <select id="remark-extent" name="extent" defaultValue={extent}>
