@@ -2,7 +2,7 @@ import replyFrom from '@fastify/reply-from';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { buffer } from 'node:stream/consumers';
 import type { Readable } from 'node:stream';
-import { limitedServer } from '../http/limited-server.ts';
+import { keptOpenMs, limitedServer } from '../http/limited-server.ts';
 import { acceptedCoding, type ReadyResponses } from '../serve/ready-responses.ts';
 import { keepHeader, readKeep } from './messages.ts';
 
@@ -39,7 +39,11 @@ export async function buildReader(owner: string, ready: ReadyResponses): Promise
   await app.register(replyFrom, {
     base: `unix+http://${encodeURIComponent(owner)}/`,
     // An upload may take as long as the line needs.
-    undici: { connections: 64, headersTimeout: 0, bodyTimeout: 0 },
+    undici: {
+      ...{ connections: 64, headersTimeout: 0, bodyTimeout: 0 },
+      // Long before the owner closes a connection, it is not used any more: what is sent by POST is not sent again by itself.
+      ...{ keepAliveTimeout: keptOpenMs / 2, keepAliveMaxTimeout: keptOpenMs / 2 },
+    },
     disableRequestLogging: true,
     retryMethods: [],
   });

@@ -41,7 +41,13 @@ export async function refusalFrom(status: number, body: unknown): Promise<Refusa
     status,
     parsed.success
       ? parsed.data
-      : { code: 'unknown', message: 'The server answered something unexpected. Try again.' },
+      : {
+          code: 'unknown',
+          message:
+            status >= 502
+              ? 'The server is busy or just starting. Try again in a moment.'
+              : 'The server answered something unexpected. Try again.',
+        },
   );
 }
 

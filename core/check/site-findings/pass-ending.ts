@@ -18,7 +18,7 @@ export const passEnding = ({ pages, givenOut, today }: CheckedSite): NoticedOnSi
     return {
       ...{ weight: 'nice' as const, page: on, part: null, material: null, of: `${id} ${closesAt}` },
       says: `The pass “${label}” ends ${instantInWords(new Date(closesAt), timeZone)}.`,
-      why: 'Whoever still reads by it gets nothing from then on, and is not told before. Give it more time, or let it end.',
+      why: 'Whoever still reads by it gets nothing from then on. Give it more time, or let it end.',
     };
   });
 };
