@@ -1,18 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
-import { emptyContents } from '../pages/page-contents.ts';
-import type { PageKind } from '../pages/page-kinds.ts';
 import type { ShownPage } from '../pages/page.ts';
+import { samplePage as page } from '../pages/sample-page.ts';
 import { newPart } from '../parts/new-part.ts';
 import { nothingGivenOut } from './given-out.ts';
 import { findingsOfSite } from './findings-of-site.ts';
 
-const page = (id: string, kind: PageKind, fields: object = {}): ShownPage =>
-  ({
-    ...emptyContents[kind],
-    ...{ id, kind, title: id, slug: id, height: 'public', rank: 'a', parent: null },
-    ...{ archived: false, inMenu: null, language: null },
-    ...fields,
-  }) as ShownPage;
 const english = {
   ...{ language: 'en' as const, today: '2026-11-30', givenOut: nothingGivenOut },
   ...{ materials: new Map(), offWall: [], address: null },

@@ -1,21 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { sampleSound } from '../materials/sample-sound.ts';
 import type { Licence } from '../credits/licence.ts';
-import { emptyContents } from '../pages/page-contents.ts';
-import type { PageKind } from '../pages/page-kinds.ts';
-import type { ShownPage } from '../pages/page.ts';
+import { samplePage as page } from '../pages/sample-page.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { CheckedSite } from './checked-site.ts';
 import { type GivenOut, nothingGivenOut } from './given-out.ts';
 import { siteRules } from './rules.ts';
 
-const page = (id: string, kind: PageKind, fields: object = {}): ShownPage =>
-  ({
-    ...emptyContents[kind],
-    ...{ id, kind, title: id, slug: id, height: 'public', rank: 'a', parent: null },
-    ...{ archived: false, inMenu: null, language: null },
-    ...fields,
-  }) as ShownPage;
 const front = page('the-front', 'home');
 const site = (fields: Partial<CheckedSite>): CheckedSite => ({
   ...{ language: 'en', offWall: [], address: null, today: '2026-11-30' },
@@ -84,12 +75,14 @@ describe('work that is not for sale', () => {
     expect(found('Las láminas están a la venta.', undefined, 'es')).toHaveLength(1);
   });
   test.each([
-    'The brass cost £ 45 in a shop in town.',
-    'I learned how shops order stock.',
-    'Not a word about money.',
-    'We bought the bell and buyers of it were pleased.',
-  ])('not on one that only speaks of money: %s', (summary) => {
-    expect(found(summary)).toEqual([]);
+    ['en', 'The brass cost £ 45 in a shop in town, and I had to buy it twice.'],
+    ['en', 'I learned how shops order stock.'],
+    ['en', 'We bought the bell and buyers of it were pleased.'],
+    ['de', 'Ich musste das Messing bestellen; der Preis war hoch.'],
+    ['fr', 'J’ai dû acheter du laiton et commander une scie.'],
+    ['es', 'Tuve que comprar latón, y el precio era alto.'],
+  ])('not on one that only speaks of money (%s): %s', (language, summary) => {
+    expect(found(summary, undefined, language)).toEqual([]);
   });
   test('nor under another licence, nor where it is its maker’s own', () => {
     expect(found('For sale.', bell('CC-BY-4.0'))).toEqual([]);

@@ -6,7 +6,6 @@ export interface GivenOut {
     id: Id;
     label: string;
     on: boolean;
-
     /** When it ends, as an instant; null: never. */
     closesAt: string | null;
     timeZone: string;

@@ -2,8 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '../access/arbitrary-draft.ts';
 import type { MaterialOf } from '../materials/material.ts';
-import { emptyContents } from '../pages/page-contents.ts';
-import type { ShownPage } from '../pages/page.ts';
+import { samplePage } from '../pages/sample-page.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { Part } from '../parts/parts.ts';
 import type { CheckedPage } from './checked-page.ts';
@@ -26,11 +25,7 @@ const checked = (
   lookedAt: Partial<LookedAt>,
   materials = ['dial-one', 'dial-two', 'dial-three'].map((id) => picture(id)),
 ): CheckedPage => ({
-  page: {
-    ...emptyContents.project,
-    ...{ id: 'the-clock', kind: 'project', title: 'Tide clock', slug: 'clock', height: 'public', rank: 'a' },
-    ...{ parent: null, archived: false, inMenu: null, language: null, ...fields },
-  } as ShownPage,
+  page: samplePage('the-clock', 'project', fields),
   site: { language: 'en', evidenceWanted: 0 },
   today: '2026-11-30',
   materials: new Map(materials.map((one) => [one.id, one])),

@@ -13,24 +13,24 @@ import { languageMixed } from './findings/language-mixed.ts';
 import { leftOverWords } from './findings/left-over-words.ts';
 import { licenceForbids } from './findings/licence-forbids.ts';
 import { linkBroken } from './findings/link-broken.ts';
-import { looksAlike } from './findings/looks-alike.ts';
 import { linkWords } from './findings/link-words.ts';
+import { looksAlike } from './findings/looks-alike.ts';
 import { outlineUnfilled } from './findings/outline-unfilled.ts';
 import { partUnfinished } from './findings/part-unfinished.ts';
 import { personalData } from './findings/personal-data.ts';
 import { pictureCoarse } from './findings/picture-coarse.ts';
-import { picturePoor } from './findings/picture-poor.ts';
 import { pictureCount } from './findings/picture-count.ts';
-import { staleWords } from './findings/stale-words.ts';
+import { picturePoor } from './findings/picture-poor.ts';
 import { secretLink } from './findings/secret-link.ts';
-import { closedInside } from './site-findings/closed-inside.ts';
-import { offTheWay } from './site-findings/off-the-way.ts';
-import { saidOtherwise } from './site-findings/said-otherwise.ts';
-import { handInClosed } from './site-findings/hand-in-closed.ts';
-import { notForSale } from './site-findings/not-for-sale.ts';
-import { passEnding } from './site-findings/pass-ending.ts';
+import { staleWords } from './findings/stale-words.ts';
 import { titleMissing } from './findings/title-missing.ts';
 import { transcriptMissing } from './findings/transcript-missing.ts';
+import { closedInside } from './site-findings/closed-inside.ts';
+import { handInClosed } from './site-findings/hand-in-closed.ts';
+import { notForSale } from './site-findings/not-for-sale.ts';
+import { offTheWay } from './site-findings/off-the-way.ts';
+import { passEnding } from './site-findings/pass-ending.ts';
+import { saidOtherwise } from './site-findings/said-otherwise.ts';
 
 /** Every rule by the name that what it notices is remembered by; in the order in which findings of one page are told. */
 export const rules = {

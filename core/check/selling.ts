@@ -3,10 +3,10 @@ import { textsIn } from '../parts/texts-in.ts';
 
 /** Words by which a page offers something for money, in the languages a site can have (common practice). */
 const offers: Readonly<Record<string, RegExp>> = {
-  en: /\b(?:for sale|on sale|buy (?:it|one|yours|now|here|a|the)|order (?:it|one|yours|now|here)|(?:my|our|the|online|web) shop|price list|prices? (?:on request|from)|(?:take|taking|accept|accepting|open (?:to|for)) commissions?|made to order)\b/i,
-  de: /(?<!\p{L})(?:zu verkaufen|zum verkauf|jetzt kaufen|zu kaufen|bestellen|online-?shop|mein shop|preisliste|preis auf anfrage|auftragsarbeiten|auf bestellung)(?!\p{L})/iu,
-  fr: /(?<!\p{L})(?:à vendre|en vente|acheter|commander|ma boutique|boutique en ligne|tarifs|prix sur demande|sur commande)(?!\p{L})/iu,
-  es: /(?<!\p{L})(?:a la venta|en venta|se vende|comprar|mi tienda|tienda en línea|precios?|por encargo|acepto encargos)(?!\p{L})/iu,
+  en: /\b(?:for sale|on sale|buy (?:yours|now|here)|order (?:yours|now|here)|(?:my|our|the online|web) shop|price list|prices? on request|(?:take|taking|accept|accepting|open (?:to|for)) commissions?|made to order)\b/i,
+  de: /(?<!\p{L})(?:zu verkaufen|zum verkauf|(?:jetzt|hier) (?:kaufen|bestellen)|online-?shop|mein shop|preisliste|preis auf anfrage|(?:nehme|übernehme) aufträge|auf bestellung)(?!\p{L})/iu,
+  fr: /(?<!\p{L})(?:à vendre|en vente|(?:acheter|commander) (?:ici|en ligne)|commandez|achetez|ma boutique|boutique en ligne|mes tarifs|prix sur demande|sur commande)(?!\p{L})/iu,
+  es: /(?<!\p{L})(?:a la venta|en venta|se vende|comprar (?:aquí|ahora)|cómpral[oa]|mi tienda|tienda en línea|lista de precios|precio a consultar|por encargo|acepto encargos)(?!\p{L})/iu,
 };
 
 /**

@@ -1,13 +1,11 @@
 import { expect, test } from '@jest/globals';
-import { emptyContents } from '../pages/page-contents.ts';
-import type { Page } from '../pages/page.ts';
+import { samplePage } from '../pages/sample-page.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { Part } from '../parts/parts.ts';
 import { fromParagraphs } from '../words/rich-text.ts';
 import { sinceSaid } from './since-said.ts';
 
-const page = (id: string, ...parts: Part[]): Page =>
-  ({ ...emptyContents.plain, id, kind: 'plain', title: id, parts }) as unknown as Page;
+const page = (id: string, ...parts: Part[]) => samplePage(id, 'plain', { parts });
 const words = (text: string): Part =>
   ({ ...newPart('words', 'the-words'), text: fromParagraphs(text) }) as Part;
 
