@@ -4,7 +4,7 @@ import { pagePolicy } from './page-policy.ts';
 
 /**
  * Answers what was sent by a form on a page behind a door with that page once more: with what was typed, and why nothing is kept. Nobody
- * between keeps it.
+ * between keeps it, their own browser may.
  *
  * @param html of the file, with what is said on it
  */
@@ -22,6 +22,7 @@ export const sendWrittenPage = (
       'x-content-type-options': 'nosniff',
       'x-robots-tag': 'noindex',
       'referrer-policy': 'no-referrer',
-      'cache-control': 'no-store',
+      // By the Back button whoever typed it finds it again, and is not asked whether to send it once more.
+      'cache-control': 'private, no-cache',
     })
     .send(html);

@@ -116,7 +116,15 @@ test('what is known besides the draft is told once, and looked at', () => {
   expect(rulesOf(store, 'one-page')).toEqual(['pass-ending']);
   store.tellBesides({ givenOut: { passes: [{ ...jury }], handIns: [] } });
   expect(asked).toHaveLength(2);
-  store.tellBesides({ givenOut: { passes: [{ ...jury, on: false }], handIns: [] } });
+  const lookedAt = { groups: [], warnings: {} };
+  store.tellBesides({ lookedAt, givenOut: { passes: [{ ...jury }], handIns: [] } });
+  expect(asked.at(-1)?.changed).toEqual({ lookedAt });
+  answer();
+  store.tellBesides({
+    lookedAt: { ...lookedAt },
+    givenOut: { passes: [{ ...jury, on: false }], handIns: [] },
+  });
+  expect(Object.keys(asked.at(-1)?.changed ?? {})).toEqual(['givenOut']);
   answer();
   expect(rulesOf(store, 'one-page')).toEqual([]);
 });

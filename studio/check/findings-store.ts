@@ -52,7 +52,7 @@ export class FindingsStore {
   readonly #materials = new Difference<Material>();
   #told = '';
   #between = '';
-  #besides = '';
+  readonly #besides = new Map<string, string>();
   #asked = 0;
   #findings: Findings = { of: new Map(), current: false, failed: false };
   readonly #listeners = new Set<() => void>();
@@ -86,12 +86,17 @@ export class FindingsStore {
     this.#ask(changed);
   }
 
-  /** Tells what is not part of a site's draft. Told the same again it does nothing. */
+  /** Tells what is not part of a site's draft. What was told before is not told again: all pages are looked at for some of it. */
   tellBesides(besides: Besides): void {
-    const told = JSON.stringify(besides);
-    if (told === this.#besides) return;
-    this.#besides = told;
-    this.#ask(besides);
+    const changed: Besides = Object.fromEntries(
+      Object.entries(besides).filter(([what, now]) => {
+        const told = JSON.stringify(now);
+        const isNew = this.#besides.get(what) !== told;
+        this.#besides.set(what, told);
+        return isNew;
+      }),
+    );
+    if (Object.keys(changed).length > 0) this.#ask(changed);
   }
 
   readonly get = (): Findings => this.#findings;

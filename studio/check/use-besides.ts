@@ -1,9 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import { listHandIns } from '#contract/hand-ins.ts';
 import { listPasses } from '#contract/passes.ts';
 import { call } from '../api/call.ts';
-import { handInsKey } from '../api/hand-ins-key.ts';
 import { passesKey } from '../api/passes-key.ts';
 import { useSite } from '../api/site-context.tsx';
 import { useLooks } from '../materials/use-looks.ts';
@@ -16,7 +15,13 @@ export function useBesides(): void {
   const params = { site: id };
   const { groups, warnings, isKnown } = useLooks(id, state.materials);
   const passes = useQuery({ queryKey: passesKey(id), queryFn: () => call(listPasses, { params }) });
-  const handIns = useQuery({ queryKey: handInsKey(state), queryFn: () => call(listHandIns, { params }) });
+  // Asked anew where the room is opened and where something was published, not after every edit.
+  const handIns = useQuery({
+    queryKey: ['hand-ins', id, state.live.release?.number],
+    queryFn: () => call(listHandIns, { params }),
+    staleTime: 0,
+    placeholderData: keepPreviousData,
+  });
   const lookedAt = useMemo(() => (isKnown ? { groups, warnings } : null), [isKnown, groups, warnings]);
   const givenOut = useMemo(
     () =>

@@ -10,7 +10,6 @@ import {
 } from '#contract/hand-ins.ts';
 import type { HandInTerms } from '#core/hand-ins/hand-in.ts';
 import { call } from '../../api/call.ts';
-import { handInsKey } from '../../api/hand-ins-key.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 
@@ -20,7 +19,8 @@ export function useHandIns() {
   const client = useQueryClient();
   const site = state.site.id;
   const params = { site };
-  const key = handInsKey(state);
+  // What its readers find depends on what is live.
+  const key = ['hand-ins', site, state.live.release?.number, state.revision];
   const query = useQuery({ queryKey: key, queryFn: () => call(listHandIns, { params }) });
   const put = ({ handIns }: { handIns: HandIn[] }) => client.setQueryData(key, { handIns });
   const onError = (error: Error) => {
