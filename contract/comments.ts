@@ -39,6 +39,8 @@ export const receivedCommentSchema = z.object({
   answer: z.string().nullable(),
   takenUp: takenUpSchema,
   thanked: z.boolean(),
+  /** Its writer left an address, which nobody gets, and is told of an answer. */
+  mails: z.boolean(),
   /** Nothing more is taken from the device it came from. */
   blocked: z.boolean(),
   deleted: z.boolean(),

@@ -6,6 +6,8 @@ import { messageSchema } from '#core/messages/message.ts';
 import { pageSchema } from '#core/pages/page.ts';
 import { setTimeTermsSchema } from '#core/release/set-time.ts';
 import { siteSchema } from '#core/sites/site.ts';
+import { classEntrySchema, groupSchema } from './groups.ts';
+import { ofClassSchema } from './hand-ins.ts';
 import { receivedCommentSchema } from './comments.ts';
 import { secondLookSchema } from './second-looks.ts';
 import { passSchema } from './passes.ts';
@@ -25,7 +27,9 @@ const siteWithAll = z.object({
   framing: framingSchema,
   links: z.array(z.object({ thing: z.string(), path: z.string() })),
   passes: z.array(passSchema),
-  handIns: z.array(handInTermsSchema.extend({ handedInAt: instant.nullable() })),
+  handIns: z.array(
+    handInTermsSchema.extend({ handedInAt: instant.nullable(), ofClass: ofClassSchema.nullable() }),
+  ),
   setTimes: z.array(setTimeTermsSchema.extend({ doneAt: instant.nullable() })),
   comments: z.array(receivedCommentSchema.omit({ site: true, blocked: true, deleted: true })),
   secondLooks: z.array(secondLookSchema),
@@ -46,6 +50,12 @@ const siteWithAll = z.object({
 export const everythingSchema = z.object({
   account: z.object({ name: z.string(), email: z.string(), since: instant }),
   sites: z.array(siteWithAll),
+  /** People they know by names, with what was asked of those who joined and what was written to them. */
+  groups: z.array(
+    groupSchema.extend({
+      entries: z.array(classEntrySchema.omit({ link: true, pages: true })),
+    }),
+  ),
   materials: z.array(
     z.object({
       material: materialSchema,

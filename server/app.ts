@@ -25,6 +25,8 @@ import type { Database } from './db/connect.ts';
 import { Outgoing } from './links/outgoing.ts';
 import { folderRoutes } from './folder/routes.ts';
 import { quickLinkRoutes } from './links/quick-links.ts';
+import { classRoutes } from './groups/class-routes.ts';
+import { groupRoutes } from './groups/routes.ts';
 import { handInRoutes } from './hand-ins/routes.ts';
 import { linkRoutes } from './links/routes.ts';
 import { limitedServer } from './http/limited-server.ts';
@@ -39,6 +41,7 @@ import { Mailing } from './mail/mailing.ts';
 import { healthRoute } from './operation/health-route.ts';
 import type { Measures } from './operation/measures.ts';
 import { commentRoutes } from './comments/routes.ts';
+import { mailsDoor } from './comments/mails-door.ts';
 import { tellMaker } from './comments/tell-maker.ts';
 import { SiteComments } from './comments/site-comments.ts';
 import { boxRoutes } from './messages/routes.ts';
@@ -270,7 +273,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     planRoutes(maker, { db, publicOrigin: config.publicOrigin });
     mediaRoutes(maker, { ...gathering, looking });
     linkRoutes(maker, { ...gathering, outgoing });
-    commentRoutes(maker, { db, changed: (site) => open.forget([site]), now });
+    commentRoutes(maker, { db, mailing, changed: (site) => open.forget([site]), now });
     boxRoutes(maker, { db, sendsMail: mailing.sends });
     quickLinkRoutes(maker, { db, outgoing });
     resumeLinesRoute(maker, { db, blobs, reading, maxPixels: config.maxPixels });
@@ -297,6 +300,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     folderRoutes(maker, { db, blobs, open, secret: deps.secret, publicOrigin: config.publicOrigin });
     embeddingRoutes(maker, { db, blobs, open, publicOrigin: config.publicOrigin });
     outsiderRoutes(maker, { db, outsider });
+    groupRoutes(maker, { db, secret: deps.secret, now });
+    classRoutes(maker, { db, open, mailing, secret: deps.secret, now });
     handInRoutes(maker, { db, open, outsider, secret: deps.secret, now });
 
     if (studioFolder && existsSync(join(studioFolder, 'index.html')))
@@ -310,6 +315,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     oembedRoute(readers, { open, blobs, publicOrigin: config.publicOrigin });
     const write = await writing(readers, { db, blobs, mailing });
     writeForms(readers, { open, answer: write });
+    mailsDoor(readers, { db, secret: deps.secret });
     shortDoor(readers, { db, secret: deps.secret, open, now });
     lookDoor(readers, { db, blobs, trees: looks, answer, patienceMs: config.makingPatienceMs, now });
     const { secret } = deps;
@@ -322,6 +328,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
         write,
         secret,
         secureCookies: config.secureCookies,
+        mails: mailing.sends,
         patienceMs: config.makingPatienceMs,
         now,
       }),

@@ -10,13 +10,15 @@ import type { Noticed } from './noticed.ts';
  */
 export function asFindings(rule: Finding['rule'], page: Id, noticed: readonly Noticed[]): Finding[] {
   const at = new Map<string, number>();
-  return noticed.map(({ weight, part, material, of, says, why }): Finding => {
+  return noticed.map(({ weight, part, material, of, says, why, askedOnce }): Finding => {
     const spot = [rule, page, part ?? '', material ?? ''].join(' ');
     const place = at.get(spot) ?? 0;
     at.set(spot, place + 1);
     return {
       ...{ weight, part, material, says, why, of: digestOf(of) },
-      ...{ rule, page, key: place === 0 ? spot : `${spot} ${place}` },
+      ...{ rule, page },
+      key:
+        askedOnce !== undefined ? `${rule} ${digestOf(askedOnce)}` : place === 0 ? spot : `${spot} ${place}`,
     };
   });
 }

@@ -12,6 +12,8 @@ export interface CheckedSite extends Pick<Site, 'language' | 'offWall' | 'addres
   /** All of the site, by their ids. */
   materials: ReadonlyMap<Id, Material>;
   givenOut: GivenOut;
+  /** Names of people its maker knows. */
+  people: readonly string[];
   /** Today where its maker is, as ISO 8601 writes it. */
   today: string;
 }

@@ -16,6 +16,7 @@ function fromScratch({ pages, materials, site }: ProjectDraft, lookedAt: LookedA
   const between = findingsOfSite({
     ...{ ...site, pages, today, materials: known },
     givenOut: nothingGivenOut,
+    people: [],
   });
   return new Map(
     pages.map((page) => {

@@ -17,6 +17,8 @@ export interface Changed {
   between?: Pick<CheckedSite, 'offWall' | 'address'>;
   lookedAt?: LookedAt;
   givenOut?: GivenOut;
+  /** Names of people the maker knows. */
+  people?: readonly string[];
   /** Today where the maker is, as ISO 8601 writes it. */
   today?: string;
   pages?: readonly ShownPage[];
@@ -33,6 +35,7 @@ export class Checker {
   #site: CheckedPage['site'] = { language: 'en', evidenceWanted: 0 };
   #lookedAt = nothingLookedAt;
   #givenOut = nothingGivenOut;
+  #people: readonly string[] = [];
   #today = '';
   #asked: Pick<CheckedSite, 'offWall' | 'address'> = { offWall: [], address: null };
   readonly #pages = new Map<Id, ShownPage>();
@@ -50,6 +53,7 @@ export class Checker {
     between,
     lookedAt,
     givenOut,
+    people,
     today,
     pages = [],
     gonePages = [],
@@ -87,11 +91,12 @@ export class Checker {
     }
     this.#asked = between ?? this.#asked;
     this.#givenOut = givenOut ?? this.#givenOut;
+    this.#people = people ?? this.#people;
     const before = this.#between;
     this.#between = findingsOfSite({
       ...this.#asked,
       ...{ language: this.#site.language, today: this.#today },
-      ...{ materials: this.#materials, givenOut: this.#givenOut },
+      ...{ materials: this.#materials, givenOut: this.#givenOut, people: this.#people },
       pages: [...this.#pages.values()],
     });
     const said = (all: typeof before, id: Id) => JSON.stringify(all.get(id) ?? []);

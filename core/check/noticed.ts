@@ -17,6 +17,8 @@ export interface Noticed extends Spot {
   says: string;
   /** Why it matters and what to do, in one sentence. */
   why: string;
+  /** It is asked once on the whole site, and known again by this wherever it stands. */
+  askedOnce?: string;
   /** What it speaks of, as it stands now: what was said about the finding counts as long as this stays the same. */
   of: string;
 }

@@ -29,6 +29,7 @@ import { closedInside } from './site-findings/closed-inside.ts';
 import { handInClosed } from './site-findings/hand-in-closed.ts';
 import { notForSale } from './site-findings/not-for-sale.ts';
 import { offTheWay } from './site-findings/off-the-way.ts';
+import { othersNamed } from './site-findings/others-named.ts';
 import { passEnding } from './site-findings/pass-ending.ts';
 import { saidOtherwise } from './site-findings/said-otherwise.ts';
 
@@ -69,5 +70,6 @@ export const siteRules = {
   'not-for-sale': notForSale,
   'pass-ending': passEnding,
   'hand-in': handInClosed,
+  named: othersNamed,
 } as const satisfies Record<string, (checked: CheckedSite) => NoticedOnSite[]>;
 export type SiteRuleKey = keyof typeof siteRules;

@@ -3,7 +3,7 @@ import { idSchema, type Id } from '../id.ts';
 import type { Mark } from './mark.ts';
 
 /** What somebody writes about a page at most: characters, and links among them. */
-export const commentLimits = { name: 60, words: 2000, quote: 300, answer: 2000, links: 2 } as const;
+export const commentLimits = { name: 60, words: 2000, quote: 300, to: 254, answer: 2000, links: 2 } as const;
 
 /**
  * Who sees a comment beside its maker. `waiting`: nobody yet. `kept`: whoever wrote it, and nobody else, for good. `pass`: whoever holds

@@ -3,6 +3,21 @@ import { commentLimits } from './comment.ts';
 import { typedComment } from './typed-comment.ts';
 
 describe('what a form sent as a comment', () => {
+  test('has an address to be told of an answer, or none', () => {
+    const given = { name: 'Tess', words: 'Good.' };
+    const of = (to: unknown) => typedComment({ ...given, to }, () => true);
+    expect(of(' tess@reader.example ')).toMatchObject({ typed: { to: 'tess@reader.example' }, faults: {} });
+    for (const none of ['', '  ', undefined, 7])
+      expect(of(none)).toMatchObject({ typed: { to: '' }, faults: {} });
+    for (const wrong of [
+      'tess',
+      'a@b',
+      `${'a'.repeat(250)}@reader.example`,
+      'a@reader.example, b@reader.example',
+    ])
+      expect(of(wrong).faults).toEqual({ to: 'no-address' });
+  });
+
   test('is tidied: one line for a name, line ends of one kind', () => {
     expect(
       typedComment(
@@ -12,7 +27,7 @@ describe('what a form sent as a comment', () => {
     ).toEqual({
       typed: {
         ...{ name: 'Tess Odum', words: 'One.\nTwo.', quote: 'One hand', part: 'part1111' },
-        ...{ picture: '', point: null, extent: 'all' },
+        ...{ picture: '', point: null, extent: 'all', to: '' },
       },
       faults: {},
     });

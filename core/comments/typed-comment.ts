@@ -8,6 +8,8 @@ import { type Extent, extents, pointFrom } from './mark.ts';
 export type CommentFault = 'missing' | 'long' | 'links';
 /** What is wrong with quoted words; `elsewhere`: they do not stand on the page. */
 export type QuoteFault = 'long' | 'elsewhere';
+/** What is wrong with the address that is told of an answer. */
+export type MailFault = 'no-address';
 
 /** A comment as it was typed, and what is wrong with it; nothing is wrong where `faults` is empty. */
 export interface TypedComment {
@@ -21,13 +23,18 @@ export interface TypedComment {
     /** Where in it was pressed, in shares of `markScale`; null: nowhere. */
     point: { x: number; y: number } | null;
     extent: Extent;
+    /** E-mail that is told of an answer; empty for none. */
+    to: string;
   };
-  faults: Partial<Record<'name' | 'words', CommentFault>> & { quote?: QuoteFault };
+  faults: Partial<Record<'name' | 'words', CommentFault>> & {
+    quote?: QuoteFault;
+    to?: MailFault;
+  };
 }
 
 export const nothingTyped: TypedComment['typed'] = {
   ...{ name: '', words: '', quote: '', part: null },
-  ...{ picture: '', point: null, extent: 'all' },
+  ...{ picture: '', point: null, extent: 'all', to: '' },
 };
 
 const fieldsSchema = z.object({
@@ -38,7 +45,10 @@ const fieldsSchema = z.object({
   picture: z.string().max(200).catch(''),
   point: z.string().catch(''),
   extent: z.enum(extents).catch('all'),
+  to: z.string().catch(''),
 });
+
+const addressSchema = z.email().max(254);
 
 /** Addresses of web pages, and what mail programs and browsers make one of. */
 const linksIn = (words: string): number => words.match(/https?:\/\/|\bwww\./gi)?.length ?? 0;
@@ -59,6 +69,7 @@ export function typedComment(fields: unknown, onPage: (quote: string) => boolean
     picture: given.picture,
     point: pointFrom(given.point),
     extent: given.extent,
+    to: wellFormed(given.to).trim(),
   };
   const faults: TypedComment['faults'] = {};
   if (typed.name === '') faults.name = 'missing';
@@ -68,5 +79,6 @@ export function typedComment(fields: unknown, onPage: (quote: string) => boolean
   else if (linksIn(typed.words) > commentLimits.links) faults.words = 'links';
   if (typed.quote.length > commentLimits.quote) faults.quote = 'long';
   else if (typed.quote !== '' && !onPage(typed.quote)) faults.quote = 'elsewhere';
+  if (typed.to !== '' && !addressSchema.safeParse(typed.to).success) faults.to = 'no-address';
   return { typed, faults };
 }

@@ -12,6 +12,8 @@ export interface HandInLink {
   pages: number;
   /** Of a pass. */
   pass: (PassWindow & { on: boolean; timeZone: string }) | null;
+  /** It is the pass of a class, made when that was joined. */
+  ofClass?: boolean;
   /** Titles of pages that its readers find otherwise than when it was handed in. */
   changed: readonly string[];
 }
@@ -32,7 +34,12 @@ export const handInState = ({ dueAt, handedAt }: HandInTimes, now: Date): HandIn
  * its readers do not find what was handed in. Empty where nothing is.
  */
 export function handInWarnings(link: HandInLink, times: HandInTimes, now: Date): string[] {
-  if (link.gone) return ['Its link is not there any more. Choose another one.'];
+  if (link.gone)
+    return [
+      link.ofClass
+        ? 'The pass of this class is not there any more. Leave the class, and join it again by its link.'
+        : 'Its link is not there any more. Choose another one.',
+    ];
   const warnings: string[] = [];
   if (times.handedAt && link.renewed)
     warnings.push('The link that was handed in opens nothing any more: it was made anew since.');

@@ -7,6 +7,8 @@ export interface Letter {
   text: string;
   /** Whom an answer goes to; nobody where it is left out. */
   replyTo?: { name: string; address: string };
+  /** Where such mails are ended, by whoever gets them without having an account. */
+  stops?: string;
 }
 
 export interface LetterFacts {

@@ -14,9 +14,16 @@ export type LetterAbout =
   | { kind: 'leaving'; at: string }
   /** Comments wait for a word of their maker. */
   | { kind: 'comments' }
+  /** A class asks one who joined for something, or gives back what it says of their work. */
+  | { kind: 'class'; entry: string; says: 'asked' | 'given-back' }
+  /** Whoever commented is told of an answer. */
+  | { kind: 'answered'; comment: string }
   /** The link of a pass, with what its maker adds. */
   | { kind: 'pass'; pass: string; note: string }
   /** It closes soon; asked for when its link was sent. */
   | { kind: 'pass-closing'; pass: string };
 
-export type AccountLetterAbout = Exclude<LetterAbout, { kind: 'pass' | 'pass-closing' | 'comments' }>;
+export type AccountLetterAbout = Exclude<
+  LetterAbout,
+  { kind: 'pass' | 'pass-closing' | 'comments' | 'class' | 'answered' }
+>;

@@ -182,6 +182,8 @@ export const de: PublicWords = {
     },
     without: 'Das Bild weglassen',
     words: 'Kommentar',
+    to: 'E-Mail-Adresse, wenn du von einer Antwort erfahren willst; oder lass das leer',
+    toWhy: 'Wer das hier gemacht hat, bekommt sie nicht. In jeder Mail steht, wie keine mehr kommt.',
     send: 'Kommentar absenden',
     why: 'Wer das hier gemacht hat, liest ihn zuerst. Bis er gezeigt wird, sieht ihn sonst niemand.',
     faults: {
@@ -199,6 +201,9 @@ export const de: PublicWords = {
         long: 'Zitiere höchstens 300 Zeichen: Die ersten Worte reichen.',
         elsewhere:
           'Diese Worte stehen nicht auf dieser Seite. Kopiere sie von dort, oder lass das Feld leer.',
+      },
+      to: {
+        'no-address': 'Das sieht nicht nach einer E-Mail-Adresse aus. Verbessere sie oder lass das leer.',
       },
     },
     tooMany:

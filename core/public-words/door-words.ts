@@ -15,6 +15,11 @@ export interface DoorWords {
   /** Where a code from print is typed. */
   code: string;
   codeHint: string;
+  /** Where somebody who commented ends mails about that. */
+  mails: string;
+  mailsWhy: string;
+  mailsStop: string;
+  mailsStopped: string;
 }
 
 const all: Record<string, Omit<DoorWords, 'language'>> = {
@@ -29,6 +34,10 @@ const all: Record<string, Omit<DoorWords, 'language'>> = {
     wait: 'What this link opens is being put together. This page looks again by itself.',
     code: 'Code from a card',
     codeHint: 'Letters and digits as they are printed. Small letters and spaces are fine.',
+    mails: 'Mails about your comments',
+    mailsWhy: 'You get one when somebody answers what you said on this site.',
+    mailsStop: 'Send no more',
+    mailsStopped: 'No more mails go to this address about what was said on this site.',
   },
   de: {
     asks: 'Dieser Link fragt nach einem Passwort.',
@@ -42,6 +51,10 @@ const all: Record<string, Omit<DoorWords, 'language'>> = {
     wait: 'Was dieser Link öffnet, wird gerade zusammengestellt. Diese Seite schaut von selbst noch einmal nach.',
     code: 'Code von einer Karte',
     codeHint: 'Buchstaben und Ziffern wie gedruckt. Kleinbuchstaben und Leerzeichen stören nicht.',
+    mails: 'Mails zu deinen Kommentaren',
+    mailsWhy: 'Du bekommst eine, wenn jemand auf deine Worte auf dieser Website antwortet.',
+    mailsStop: 'Keine mehr schicken',
+    mailsStopped: 'An diese Adresse gehen keine Mails mehr zu dem, was auf dieser Website gesagt wurde.',
   },
   es: {
     asks: 'Este enlace pide una contraseña.',
@@ -54,6 +67,10 @@ const all: Record<string, Omit<DoorWords, 'language'>> = {
     wait: 'Se está preparando lo que abre este enlace. Esta página vuelve a mirar por sí sola.',
     code: 'Código de una tarjeta',
     codeHint: 'Letras y cifras tal como están impresas. Da igual si son minúsculas o hay espacios.',
+    mails: 'Correos sobre tus comentarios',
+    mailsWhy: 'Recibes uno cuando alguien responde a lo que dijiste en este sitio.',
+    mailsStop: 'No enviar más',
+    mailsStopped: 'A esta dirección ya no llegan correos sobre lo dicho en este sitio.',
   },
   fr: {
     asks: 'Ce lien demande un mot de passe.',
@@ -67,6 +84,10 @@ const all: Record<string, Omit<DoorWords, 'language'>> = {
     wait: 'Ce que ce lien ouvre est en préparation. Cette page regarde à nouveau toute seule.',
     code: 'Code d’une carte',
     codeHint: 'Lettres et chiffres tels qu’ils sont imprimés. Minuscules et espaces ne gênent pas.',
+    mails: 'E-mails au sujet de vos commentaires',
+    mailsWhy: 'Vous en recevez un quand quelqu’un répond à ce que vous avez dit sur ce site.',
+    mailsStop: 'Ne plus en envoyer',
+    mailsStopped: 'Plus aucun e-mail ne part vers cette adresse au sujet de ce site.',
   },
 };
 

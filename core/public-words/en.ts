@@ -181,6 +181,8 @@ export const en: PublicWords = {
     },
     without: 'Leave the picture out',
     words: 'Comment',
+    to: 'E-mail, if you want to be told of an answer; or leave this empty',
+    toWhy: 'Whoever made this does not get it. Each mail says how to have no more.',
     send: 'Send the comment',
     why: 'Whoever made this reads it first. Nobody else sees it before they show it.',
     faults: {
@@ -198,6 +200,7 @@ export const en: PublicWords = {
         long: 'Quote 300 characters at most: the first words are enough.',
         elsewhere: 'These words do not stand on this page. Copy them from it, or leave this empty.',
       },
+      to: { 'no-address': 'This does not look like an e-mail address. Mend it, or leave it empty.' },
     },
     tooMany:
       'Much was sent from where you are, or with this link, in the last hour. Nothing is lost here: wait an hour, then send it again.',

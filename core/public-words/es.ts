@@ -181,6 +181,8 @@ export const es: PublicWords = {
     },
     without: 'Dejar la imagen fuera',
     words: 'Comentario',
+    to: 'Correo electrónico, si quieres saber de una respuesta; o déjalo vacío',
+    toWhy: 'Quien hizo esto no lo recibe. Cada correo dice cómo no recibir más.',
     send: 'Enviar el comentario',
     why: 'Quien hizo esto lo lee primero. Nadie más lo ve antes de que se muestre.',
     faults: {
@@ -198,6 +200,7 @@ export const es: PublicWords = {
         long: 'Cita 300 caracteres como máximo: bastan las primeras palabras.',
         elsewhere: 'Estas palabras no están en esta página. Cópialas de ahí, o deja el campo vacío.',
       },
+      to: { 'no-address': 'Esto no parece una dirección de correo. Corrígela o déjala vacía.' },
     },
     tooMany:
       'En la última hora se ha enviado mucho desde tu conexión o con este enlace. Aquí no se pierde nada: espera una hora y envíalo otra vez.',

@@ -184,6 +184,8 @@ export const fr: PublicWords = {
     },
     without: 'Laisser l’image de côté',
     words: 'Commentaire',
+    to: 'E-mail, si vous voulez être prévenu d’une réponse ; ou laissez ce champ vide',
+    toWhy: 'La personne qui a fait ceci ne le reçoit pas. Chaque e-mail dit comment ne plus en recevoir.',
     send: 'Envoyer le commentaire',
     why: 'La personne qui a fait ceci le lit d’abord. Personne d’autre ne le voit avant qu’il soit affiché.',
     faults: {
@@ -200,6 +202,9 @@ export const fr: PublicWords = {
       quote: {
         long: 'Citez 300 caractères au plus : les premiers mots suffisent.',
         elsewhere: 'Ces mots ne sont pas sur cette page. Copiez-les de là, ou laissez ce champ vide.',
+      },
+      to: {
+        'no-address': 'Cela ne ressemble pas à une adresse e-mail. Corrigez-la ou laissez ce champ vide.',
       },
     },
     tooMany:

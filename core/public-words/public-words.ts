@@ -2,7 +2,7 @@ import type { PhaseWord } from '../moments/phases.ts';
 import type { ProfileKind } from '../about/profile-kinds.ts';
 import type { ResumeSection } from '../resume/sections.ts';
 import type { Extent } from '../comments/mark.ts';
-import type { CommentFault, QuoteFault } from '../comments/typed-comment.ts';
+import type { CommentFault, MailFault, QuoteFault } from '../comments/typed-comment.ts';
 import type { MessageFault, MessageField } from '../messages/message.ts';
 
 /**
@@ -151,9 +151,15 @@ export interface PublicWords {
     /** Lets a picture out of a comment again. */
     without: string;
     words: string;
+    /** Over the field for an e-mail address, which can stay empty; and what becomes of it. */
+    to: string;
+    toWhy: string;
     send: string;
     why: string;
-    faults: Record<'name' | 'words', Record<CommentFault, string>> & { quote: Record<QuoteFault, string> };
+    faults: Record<'name' | 'words', Record<CommentFault, string>> & {
+      quote: Record<QuoteFault, string>;
+      to: Record<MailFault, string>;
+    };
     tooMany: string;
     full: string;
     blocked: string;

@@ -12,6 +12,9 @@ import { sourceOf } from '../db/release-source.ts';
 import { materialOf } from '../db/rows/material-row.ts';
 import { accounts, handIns, linkKeys, materials, messages, releases, setTimes, sites } from '../db/schema.ts';
 import { passOf, passRows } from '../passes/pass-rows.ts';
+import { entriesOf } from '../groups/class-rows.ts';
+import { classesOf } from '../groups/classes-of.ts';
+import { groupsOf } from '../groups/group-rows.ts';
 import { lookOf, lookRows } from '../second-look/look-rows.ts';
 import { loadDraft, type SiteRow } from '../sites/load-draft.ts';
 import { formerAddressesOf } from '../sites/site-rows.ts';
@@ -28,6 +31,7 @@ async function siteWithAll(db: Database, row: SiteRow, secret: Buffer): Promise<
   const { site, pages } = await loadDraft(db, row);
   const links = await db.select().from(linkKeys).where(eq(linkKeys.siteId, row.id));
   const handed = await db.select().from(handIns).where(eq(handIns.siteId, row.id)).orderBy(handIns.createdAt);
+  const classes = await classesOf(db, row.id);
   const times = await db.select().from(setTimes).where(eq(setTimes.siteId, row.id)).orderBy(setTimes.at);
   const written = await db
     .select()
@@ -46,7 +50,10 @@ async function siteWithAll(db: Database, row: SiteRow, secret: Buffer): Promise<
     formerAddresses: await formerAddressesOf(db, row.id),
     links: links.map(({ thing, key }) => ({ thing, path: `/l/${key}/` })),
     passes: (await passRows(db, row.id)).map((pass) => passOf(pass, secret)),
-    handIns: handed.map((one) => ({ ...handInTermsSchema.parse(one), handedInAt: iso(one.handedAt) })),
+    handIns: handed.map((one) => ({
+      ...handInTermsSchema.parse(one),
+      ...{ handedInAt: iso(one.handedAt), ofClass: classes.get(one.id) ?? null },
+    })),
     setTimes: times.map((one) => ({ ...setTimeTermsSchema.parse(one), doneAt: iso(one.doneAt) })),
     comments: said
       .filter(({ site: on, deleted }) => on.id === row.id && !deleted)
@@ -73,6 +80,11 @@ export async function everythingOf(db: Database, account: string, secret: Buffer
   const rows = await db.select().from(sites).where(eq(sites.accountId, account)).orderBy(sites.createdAt);
   const all: SiteWithAll[] = [];
   for (const site of rows) all.push(await siteWithAll(db, site, secret));
+  const known: Everything['groups'] = [];
+  for (const group of await groupsOf(db, account, secret)) {
+    const entries = await entriesOf(db, group.id, secret, new Date());
+    known.push({ ...group, entries: entries.map(({ link: _link, pages: _pages, ...entry }) => entry) });
+  }
   const gathered = await db
     .select()
     .from(materials)
@@ -84,6 +96,7 @@ export async function everythingOf(db: Database, account: string, secret: Buffer
       since: (row?.createdAt ?? new Date(0)).toISOString(),
     },
     sites: all,
+    groups: known,
     materials: gathered.map(materialOf).map((material) => ({ material, file: fileOf(material) })),
   };
 }

@@ -21,6 +21,8 @@ export interface ArrivingComment extends Pick<
   /** What the part is called on the page as its writer saw it; empty for a comment on the page. */
   about: string;
   at: Date;
+  /** Who is told of an answer. Told to nobody else, its maker included. */
+  mailTo?: string | null;
 }
 
 /** All that may be shown of a site, or told to whoever wrote it. */
@@ -51,7 +53,7 @@ export async function commentsOf(db: Database, site: string): Promise<Comment[]>
  * @returns 'full' where a site takes no more; 'blocked' where nothing more is taken from that device
  */
 export async function takeIn(db: Database, comment: ArrivingComment): Promise<'there' | 'full' | 'blocked'> {
-  const { id, site, pass, page, part, writer, name, words, quote, picture, about, at } = comment;
+  const { id, site, pass, page, part, writer, name, words, quote, picture, about, at, mailTo } = comment;
   return db.transaction(async (tx) => {
     const [lying] = await tx
       .select({ many: count() })
@@ -78,6 +80,7 @@ export async function takeIn(db: Database, comment: ArrivingComment): Promise<'t
         quote,
         picture,
         about,
+        mailTo: mailTo ?? null,
         createdAt: at,
       })
       .onConflictDoNothing();
@@ -128,6 +131,7 @@ export async function receivedBy(db: Database, account: string): Promise<Receive
     ...{ state: comment.state, answer: comment.answer },
     takenUp: comment.resolvedAt !== null ? 'yes' : comment.resolvesNext ? 'next' : 'no',
     thanked: comment.thankedAt !== null,
+    mails: comment.mailTo !== null,
     blocked: comment.blockedAt !== null,
     deleted: comment.deletedAt !== null,
   }));

@@ -35,6 +35,8 @@ interface CommentingDeps {
   /** Told behind whoever wrote it, for its maker. */
   onComment: (site: string) => Promise<void>;
   secureCookies: boolean;
+  /** This server sends mail: whoever comments can be told of an answer. */
+  mails: boolean;
   now: () => Date;
 }
 
@@ -75,7 +77,7 @@ const openedPage = ({ entrance: { tree, kept }, path }: PassPage): Page | null =
  */
 export function commenting(
   app: FastifyInstance,
-  { db, blobs, comments, changed, onComment, secureCookies, now }: CommentingDeps,
+  { db, blobs, comments, changed, onComment, secureCookies, mails, now }: CommentingDeps,
 ): Commenting {
   const cookie = writerCookie(secureCookies);
   const mayFromPlace = limited(app, limits.fromPlace);
@@ -106,7 +108,7 @@ export function commenting(
       const name = at.mayComment && writer !== null ? await nameOf(db, at.entrance.site, writer) : '';
       const form: CommentForm = {
         ...{ typed: { ...nothingTyped, name }, faults: {}, problem: null, pointing: false },
-        ...{ token: newId(), asks: at.asks },
+        ...{ token: newId(), asks: at.asks, mails },
       };
       const { site, tree } = at.entrance;
       const opened = { site, tree, file: page, reader: { pass: at.pass, writer } };
@@ -124,7 +126,15 @@ export function commenting(
       const { typed, faults } = typedComment(fields, (quote) => standsIn(quote, onPage));
       const words = wordsFor(languageOf(html)).comments;
       const token = idSchema.safeParse(formField(fields, tokenField)).data ?? newId();
-      const form: CommentForm = { typed, faults, problem: null, pointing: false, token, asks: at.asks };
+      const form: CommentForm = {
+        typed,
+        faults,
+        problem: null,
+        pointing: false,
+        token,
+        asks: at.asks,
+        mails,
+      };
       const again = (status: number, problem: string | null = null) =>
         show(request, reply, at, page, status, { ...form, problem });
       const pictures = picturesOn(at.entrance.tree, page, html);
@@ -150,6 +160,7 @@ export function commenting(
         ...{ id: token, site, pass: at.pass, page: page.page, part: place?.part ?? null },
         ...{ writer: writerOf(device, at.pass) ?? '', name: typed.name, words: typed.words },
         ...{ quote: typed.quote, about: place?.title ?? picture?.alt ?? '', at: now() },
+        mailTo: mails && typed.to !== '' ? typed.to : null,
         picture:
           picture && material !== undefined
             ? {

@@ -1,11 +1,10 @@
 import { and, eq, isNotNull, max, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
-import { accounts, letters, sites } from '../db/schema.ts';
+import { letters } from '../db/schema.ts';
 import { putOnItsWay } from '../mail/letter-rows.ts';
+import { makerToTell, soonMs } from '../mail/maker-to-tell.ts';
 import type { Mailing } from '../mail/mailing.ts';
 
-/** So long a mail waits for what else comes, so that a class that writes at once makes one of it; in ms. */
-const soonMs = 2 * 60 * 1000;
 const dayMs = 24 * 60 * 60 * 1000;
 
 /**
@@ -19,15 +18,8 @@ export async function tellMaker(
   now: Date,
 ): Promise<void> {
   if (!mailing.sends) return;
-  const [maker] = await db
-    .select({
-      ...{ id: accounts.id, email: accounts.email },
-      ...{ confirmedAt: accounts.confirmedAt, wants: accounts.commentMails },
-    })
-    .from(sites)
-    .innerJoin(accounts, eq(accounts.id, sites.accountId))
-    .where(eq(sites.id, site));
-  if (!maker?.confirmedAt || maker.wants === 'none') return;
+  const maker = await makerToTell(db, site);
+  if (!maker) return;
   const soon = now.getTime() + soonMs;
   const last = maker.wants === 'day' ? await lastTold(db, maker.id) : null;
   const at = new Date(last ? Math.max(soon, last.getTime() + dayMs) : soon);

@@ -39,6 +39,8 @@ import {
   takeIn,
   waitingComments,
 } from '../comments/comment-rows.ts';
+import { letterOfAnswer } from '../comments/letter-of-answer.ts';
+import { tellCommenter } from '../comments/tell-commenter.ts';
 import { dropDeleted, putIn } from '../messages/box.ts';
 import { changePass, listPasses, makePasses, removePass, renewPass, restorePass } from '#contract/passes.ts';
 import {
@@ -53,11 +55,28 @@ import {
 import { changeSite, checkAddress, listFormerAddresses, listSites, renewLink } from '#contract/sites.ts';
 import { dropShortCode, getLinkCodes, makeShortCode } from '#contract/codes.ts';
 import {
+  askOne,
+  changeGroup,
+  endClass,
+  endEntry,
+  getClass,
+  lookAtClass,
+  makeGroup,
+  openClass,
+  removeGroup,
+  renewClass,
+  restoreGroup,
+  writeBack,
+} from '#contract/groups.ts';
+import { entryForLetter } from '../groups/entry-for-letter.ts';
+import {
   changeHandIn,
   doHandIn,
+  joinClass,
   listHandIns,
   makeHandIn,
   removeHandIn,
+  tellClass,
   undoHandIn,
 } from '#contract/hand-ins.ts';
 import { listOutsiderTests } from '#contract/outsider.ts';
@@ -155,6 +174,12 @@ const others = `
     select 'test' || n, 's' || (n % 2000 + 1), 'asked', 1, '[]' from generate_series(1, 8000) n;
   insert into hand_in (id, site_id, what, for_whom, time_zone, by, text, keeps)
     select 'hand' || n, 's' || (n % 2000 + 1), '', '', 'UTC', '{"kind":"address"}', '', false from generate_series(1, 8000) n;
+  insert into maker_group (id, account_id, name, people, key_hash, deleted_at)
+    select 'g' || n, 'a' || (n % 2000 + 1), 'G', '[]', md5('g' || n),
+      case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
+  insert into class_entry (id, group_id, site_id, hand_in_id, pass_id, class_name, by, name)
+    select 'entry' || n, 'g' || (n % 8000 + 1), 's' || (n % 2000 + 1), 'hand' || n, 'pass' || n, 'C', 'I', 'W'
+      from generate_series(1, 8000) n;
   insert into short_code (code, site_id, link)
     select 'C' || n, 's' || (n % 2000 + 1), '{"kind":"address"}' from generate_series(1, 8000) n;
   insert into pass_tree (release_id, site_id, opens, tree)
@@ -217,6 +242,35 @@ async function aDayOfAnAccount(): Promise<void> {
   await maker.raw('GET', everythingPath);
 }
 
+async function aDayOfAClass(params: { site: string }): Promise<void> {
+  const { made } = await maker.call(makeGroup, { body: { name: 'Class', people: [] } });
+  const of = { group: made };
+  await maker.call(changeGroup, { params: of, body: { seen: 1, terms: { name: 'Class', people: [] } } });
+  const page = { by: 'Idris', timeZone: 'UTC' };
+  await maker.call(openClass, { params: of, body: page });
+  const { groups } = await maker.call(openClass, { params: of, body: { ...page, due: '2099-01-01T00:00' } });
+  const key = groups[0]?.classPage?.link?.split('/').at(-1) ?? '';
+  await maker.call(lookAtClass, { params: { key } });
+  await maker.call(joinClass, { params, body: { key, name: 'Wren', opens: 'site' } });
+  const { handIns } = await maker.call(listHandIns, { params });
+  const ofHandIn = { ...params, handIn: handIns.find(({ ofClass }) => ofClass)?.id ?? '' };
+  await maker.call(doHandIn, { params: ofHandIn, body: { anyway: true } });
+  await maker.call(tellClass, { params: ofHandIn, body: { ticked: [] } });
+  const { entries } = await maker.call(getClass, { params: of });
+  const ofEntry = { ...of, entry: entries[0]?.id ?? '' };
+  await maker.call(askOne, { params: ofEntry, body: { words: 'More' } });
+  const returned = { lines: {}, words: 'Good' };
+  await maker.call(writeBack, { params: ofEntry, body: { returned, give: true } });
+  const account = (await maker.call(getMe)).account?.id ?? '';
+  await entryForLetter(server.database.db, account, ofEntry.entry);
+  await maker.call(renewClass, { params: of });
+  await maker.call(endEntry, { params: ofEntry });
+  await maker.call(endClass, { params: of });
+  await maker.call(removeHandIn, { params: ofHandIn });
+  await maker.call(removeGroup, { params: of });
+  await maker.call(restoreGroup, { params: of });
+}
+
 // Every request that is made often, by a maker among two thousand.
 async function aDay(): Promise<void> {
   maker = await server.maker();
@@ -270,6 +324,11 @@ async function aDay(): Promise<void> {
   await takeIn(server.database.db, {
     ...{ id: 'comment-one', site: site.id, pass: pass?.id ?? '', page, part: null, writer: 'w', name: 'Ada' },
     ...{ words: 'Hello', quote: '', picture: null, about: '', at: new Date() },
+    mailTo: 'tess@reader.example',
+  });
+  await tellCommenter(server.database.db, { sends: true, look: () => undefined }, 'comment-one', new Date());
+  await letterOfAnswer(server.database.db, 'tess@reader.example', 'comment-one', {
+    ...{ origin: 'http://studio.test', secret: Buffer.alloc(32), now: new Date() },
   });
   await nameOf(server.database.db, site.id, 'w');
   await maker.call(listComments);
@@ -318,6 +377,7 @@ async function aDay(): Promise<void> {
   await maker.call(listHandIns, { params });
   await maker.call(undoHandIn, { params: ofHandIn });
   await maker.call(removeHandIn, { params: ofHandIn });
+  await aDayOfAClass(params);
   const ofLink = { ...params, link: 'address' };
   const { short } = await maker.call(makeShortCode, { params: ofLink });
   await server.get(`/k/${encodeURIComponent(short?.code ?? '')}`);

@@ -28,6 +28,8 @@ import type { DoesAtTime } from '#core/release/set-time.ts';
 import type { Finding, OutsiderWhy } from '#core/outsider/outsider-test.ts';
 import type { LetterAbout } from '#core/letters/letter-about.ts';
 import type { GivenLink } from '#core/access/given-link.ts';
+import type { LetterGivenBack, Returned } from '#core/groups/given-back.ts';
+import type { ClassTerms, GroupList, GroupTerms } from '#core/groups/group.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
 import type { AskedLine, LookAnswers, LookedAtAs } from '#core/second-look/second-look.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
@@ -675,6 +677,8 @@ export const comments = pgTable(
     picture: jsonb('picture').$type<CommentedPicture>(),
     state: text('state').$type<CommentState>().notNull().default('waiting'),
     answer: text('answer'),
+    /** Who is told of it by mail; null: nobody. No maker gets it. */
+    mailTo: text('mail_to'),
     createdAt: createdAt(),
     resolvedAt: when('resolved_at'),
     /** It counts as taken up with the next release. */
@@ -787,6 +791,81 @@ export const handIns = pgTable(
     createdAt: createdAt(),
   },
   (table) => [index('hand_in_site').on(table.siteId)],
+);
+
+/** People a maker knows by names, and the class page that a group may have. */
+export const groups = pgTable(
+  'maker_group',
+  {
+    id: text('id').primaryKey(),
+    accountId: text('account_id')
+      .notNull()
+      .references(() => accounts.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    people: jsonb('people').$type<GroupTerms['people']>().notNull(),
+    list: jsonb('list').$type<GroupList>(),
+    /** Counts up with each change. */
+    revision: integer('revision').notNull().default(1),
+    /** What its class page says; null: it has none. */
+    classPage: jsonb('class_page').$type<ClassTerms>(),
+    /** SHA-256 of the key of the link to join by: a stolen table lets nobody in. */
+    keyHash: text('key_hash'),
+    /** Counts up with each new link; see `classKey`. */
+    generation: integer('generation').notNull().default(1),
+    /** When its class page was ended. */
+    endedAt: when('ended_at'),
+    /** Taken away; can be had back for a while. */
+    deletedAt: when('deleted_at'),
+    createdAt: createdAt(),
+  },
+  (table) => [
+    index('maker_group_account').on(table.accountId, table.createdAt),
+    uniqueIndex('maker_group_key_hash').on(table.keyHash),
+    index('maker_group_deleted')
+      .on(table.deletedAt)
+      .where(sql`deleted_at is not null`),
+  ],
+);
+
+/** Sites that are handed in to a class. It goes with its hand-in; what the class gave back outlives the class. */
+export const classEntries = pgTable(
+  'class_entry',
+  {
+    id: text('id').primaryKey(),
+    groupId: text('group_id').references(() => groups.id, { onDelete: 'set null' }),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    handInId: text('hand_in_id')
+      .notNull()
+      .references(() => handIns.id, { onDelete: 'cascade' }),
+    /** The pass that was made for the class: all that whoever leads it can end. */
+    passId: text('pass_id').references(() => passes.id, { onDelete: 'set null' }),
+    /** What the class was called, and who led it. */
+    className: text('class_name').notNull(),
+    by: text('by').notNull(),
+    /** The name its maker goes by in the class. */
+    name: text('name').notNull(),
+    /** Lines of the class's list that its maker told are done. */
+    ticked: jsonb('ticked').$type<string[]>(),
+    asked: text('asked'),
+    askedAt: when('asked_at'),
+    askedDoneAt: when('asked_done_at'),
+    /** What is being written to its maker, and seen by nobody else. */
+    writing: jsonb('writing').$type<Returned>().notNull().default({ lines: {}, words: '' }),
+    givenBack: jsonb('given_back').$type<LetterGivenBack>(),
+    givenBackAt: when('given_back_at'),
+    /** When whoever leads the class ended its sharing. */
+    endedAt: when('ended_at'),
+    createdAt: createdAt(),
+  },
+  (table) => [
+    uniqueIndex('class_entry_hand_in').on(table.handInId),
+    // A site joins a class once.
+    uniqueIndex('class_entry_once').on(table.groupId, table.siteId),
+    index('class_entry_site').on(table.siteId),
+    index('class_entry_pass').on(table.passId),
+  ],
 );
 
 /** Short codes for print: they can be guessed, so they lead only to what anybody may open or what asks for a password. */

@@ -13,8 +13,10 @@ import type { Draft } from '#core/sites/site.ts';
 import type { Database, Transaction } from '../db/connect.ts';
 import { newId } from '../db/new-id.ts';
 import { type AroundLinks, aroundLinks, readersOf } from '../sites/readers-of-link.ts';
-import { handIns, passes, releases, sites } from '../db/schema.ts';
+import { classEntries, handIns, passes, releases, sites } from '../db/schema.ts';
+import { classesOf } from '../groups/classes-of.ts';
 import { notFound, Problem } from '../http/problem.ts';
+import { removePassRow } from '../passes/pass-rows.ts';
 import { hadOf } from '../sites/had-now.ts';
 import type { SiteRow } from '../sites/load-draft.ts';
 
@@ -78,12 +80,15 @@ export async function handInsOf(db: Database, site: SiteRow, secret: Buffer, now
     .orderBy(asc(handIns.dueAt), asc(handIns.createdAt), asc(handIns.id));
   if (rows.length === 0) return [];
   const all = await aroundLinks(db, site, secret);
+  const classes = await classesOf(db, site.id);
   const told: HandIn[] = [];
   for (const { row, release } of rows) {
     const { path, link } = await linkOf(db, row, all);
+    const ofClass = classes.get(row.id) ?? null;
+    const warnings = handInWarnings({ ...link, ofClass: ofClass !== null }, row, now);
     told.push({
       ...handInTermsSchema.parse(row),
-      ...{ id: row.id, release, link: path, warnings: handInWarnings(link, row, now) },
+      ...{ id: row.id, release, link: path, warnings, ofClass },
       dueAt: row.dueAt?.toISOString() ?? null,
       handedAt: row.handedAt?.toISOString() ?? null,
     });
@@ -114,17 +119,18 @@ async function checkPass(tx: Transaction, site: string, by: GivenLink): Promise<
   if (!pass) throw new Problem(422, 'no-pass', 'This pass is not there any more. Choose another link.');
 }
 
-/** @throws Problem 409 where a site has as many as it can have */
-export async function addHandIn(db: Database, site: string, terms: HandInTerms): Promise<void> {
-  await db.transaction(async (tx) => {
+/** @returns its id @throws Problem 409 where a site has as many as it can have */
+export const addHandIn = (db: Database, site: string, terms: HandInTerms): Promise<string> =>
+  db.transaction(async (tx) => {
     await tx.select({ id: sites.id }).from(sites).where(eq(sites.id, site)).for('update');
     const [known] = await tx.select({ count: count() }).from(handIns).where(eq(handIns.siteId, site));
     if ((known?.count ?? 0) >= mostHandIns)
       throw new Problem(409, 'too-many', `A site has at most ${mostHandIns} hand-ins. Take one away first.`);
     await checkPass(tx, site, terms.by);
-    await tx.insert(handIns).values({ id: newId(), siteId: site, ...columnsOf(terms) });
+    const id = newId();
+    await tx.insert(handIns).values({ id, siteId: site, ...columnsOf(terms) });
+    return id;
   });
-}
 
 /** The pass of a hand-in that keeps a release for it. */
 const keptFor = ({ by, keeps, handedAt }: HandInRow): string | null =>
@@ -157,8 +163,11 @@ export async function changeHandInRow(
       .where(and(eq(handIns.id, id), eq(handIns.siteId, site)))
       .for('update');
     if (!row) throw notFound('This hand-in');
-    await checkPass(tx, site, terms.by);
-    const { by, keeps } = row.handedAt === null ? terms : row;
+    const isJoined = (await tx.select().from(classEntries).where(eq(classEntries.handInId, id))).length > 0;
+    if (!isJoined) await checkPass(tx, site, terms.by);
+    // A class gets what was shared with it by its own pass, which is all that it can end.
+    const by = isJoined || row.handedAt !== null ? row.by : terms.by;
+    const { keeps } = row.handedAt === null ? terms : row;
     await tx
       .update(handIns)
       .set({ ...columnsOf(terms), by, keeps })
@@ -166,15 +175,19 @@ export async function changeHandInRow(
   });
 }
 
+/** Takes a hand-in off the list. With one of a class its maker leaves that: the pass made for it goes, too. */
 export async function removeHandInRow(db: Database, site: string, id: string): Promise<void> {
-  await db.transaction(async (tx) => {
+  const pass = await db.transaction(async (tx) => {
+    const [joined] = await tx.select().from(classEntries).where(eq(classEntries.handInId, id));
     const [row] = await tx
       .delete(handIns)
       .where(and(eq(handIns.id, id), eq(handIns.siteId, site)))
       .returning();
     if (!row) throw notFound('This hand-in');
     await letGo(tx, site, keptFor(row));
+    return joined?.passId ?? null;
   });
+  if (pass !== null) await removePassRow(db, site, pass);
 }
 
 /** Writes down that something was handed in, with what is live; a pass that is to keep that does so from here on. */

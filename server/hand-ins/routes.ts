@@ -2,15 +2,19 @@ import type { FastifyInstance } from 'fastify';
 import {
   changeHandIn,
   doHandIn,
+  joinClass,
   listHandIns,
   makeHandIn,
   removeHandIn,
+  tellClass,
   undoHandIn,
 } from '#contract/hand-ins.ts';
 import type { GivenLink } from '#core/access/given-link.ts';
 import type { WayIn } from '#core/outsider/outsider-test.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
+import { classAtKey } from '../groups/class-rows.ts';
+import { joinClassRow, nobodyJoins, tellClassRow } from '../groups/joined-rows.ts';
 import { handle } from '../http/handle.ts';
 import type { Outsider } from '../outsider/outsider.ts';
 import type { PublicSites } from '../serve/public-sites.ts';
@@ -34,6 +38,9 @@ const isBy = (by: GivenLink) => (way: WayIn) => {
 
 /** It opens everything that stands behind a link. */
 const slowly = { config: { rateLimit: { max: 20, timeWindow: '1 minute' } } };
+
+/** A whole class joins from one room, behind one address. */
+const asAClass = { config: { rateLimit: { max: 300, timeWindow: '1 minute' } } };
 
 /** Where a maker hands in links, and what was live when they did. */
 export function handInRoutes(
@@ -100,6 +107,26 @@ export function handInRoutes(
     },
     slowly,
   );
+
+  handle(
+    app,
+    joinClass,
+    async ({ params, body: { key, ...wanted } }, request) => {
+      const site = await ownSite(db, makerOf(request).id, params.site);
+      const group = await classAtKey(db, key);
+      if (!group) throw nobodyJoins();
+      await joinClassRow(db, site.id, group, wanted, secret);
+      await open.forget([site.id]);
+      return all(site);
+    },
+    asAClass,
+  );
+
+  handle(app, tellClass, async ({ params, body }, request) => {
+    const site = await ownSite(db, makerOf(request).id, params.site);
+    await tellClassRow(db, site.id, params.handIn, body, now());
+    return all(site);
+  });
 
   handle(app, undoHandIn, async ({ params }, request) => {
     const site = await ownSite(db, makerOf(request).id, params.site);

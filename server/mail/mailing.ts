@@ -17,6 +17,8 @@ interface Mail {
   replyTo?: { name: string; address: string };
   subject: string;
   text: string;
+  /** Where such mails are ended (RFC 2369). */
+  stops?: string;
 }
 
 /**
@@ -143,10 +145,11 @@ export class Mailing {
   }
 
   /** @param id the same of the same mail, should it be sent twice after a power cut */
-  async #send(id: string, mail: Mail): Promise<boolean> {
+  async #send(id: string, { stops, ...mail }: Mail): Promise<boolean> {
     try {
       await this.#transport?.sendMail({
         ...mail,
+        ...(stops !== undefined && { list: { unsubscribe: stops } }),
         from: { name: 'Kite Wall', address: this.#from },
         messageId: `<${id}@${this.#from.split('@')[1] ?? 'kite-wall'}>`,
       });

@@ -1,10 +1,13 @@
 import { eq } from 'drizzle-orm';
 import { accountLetter, type Letter } from '#core/letters/account-letter.ts';
+import { askedLetter, givenBackLetter } from '#core/letters/class-letter.ts';
 import { commentsLetter } from '#core/letters/comments-letter.ts';
 import { makeToken } from '../accounts/account-tokens.ts';
+import { letterOfAnswer } from '../comments/letter-of-answer.ts';
 import { waitingComments } from '../comments/comment-rows.ts';
 import type { Database } from '../db/connect.ts';
 import { accounts } from '../db/schema.ts';
+import { entryForLetter } from '../groups/entry-for-letter.ts';
 import { passWithSite } from '../passes/pass-rows.ts';
 import { letterOfPass, type LetterContext } from './letter-of-pass.ts';
 import type { LetterRow } from './letter-rows.ts';
@@ -28,6 +31,14 @@ export async function writeLetter(
     if (to !== account.email) return null;
     const waiting = await waitingComments(db, accountId);
     return waiting.length > 0 ? commentsLetter(waiting, { name: account.name, origin }) : null;
+  }
+  if (about.kind === 'answered') return letterOfAnswer(db, to, about.comment, { origin, secret, now });
+  if (about.kind === 'class') {
+    if (to !== account.email) return null;
+    const entry = await entryForLetter(db, accountId, about.entry);
+    const of = entry && { name: account.name, origin, ...entry };
+    if (about.says === 'asked') return of?.asked ? askedLetter(of.asked, of) : null;
+    return of?.givenBack ? givenBackLetter(of.givenBack, of) : null;
   }
   const of = { account: accountId, email: to };
   const facts = { name: account.name, origin };

@@ -32,6 +32,8 @@ interface PassDoorDeps {
   secret: Buffer;
   /** Cookies go over HTTPS only. */
   secureCookies: boolean;
+  /** This server sends mail. */
+  mails: boolean;
   /** See `soonMade`. */
   patienceMs: number;
   now?: () => Date;
@@ -56,6 +58,7 @@ export async function passDoor(
     onComment,
     secret,
     secureCookies,
+    mails,
     patienceMs,
     now = () => new Date(),
   }: PassDoorDeps,
@@ -67,7 +70,7 @@ export async function passDoor(
   const mayTryAtAll = limited(app, limits.atAll);
   const base = (key: string) => `/p/${key}/`;
   const changed = (site: string) => open.forget([site]);
-  const said = commenting(app, { db, blobs, comments, changed, onComment, secureCookies, now });
+  const said = commenting(app, { db, blobs, comments, changed, onComment, secureCookies, mails, now });
   const pageOf = (
     { open: entrance, pass }: Extract<AtDoor, { open: Entrance }>,
     key: string,

@@ -39,7 +39,7 @@ export function serveSites(
     reply
       .type('text/plain')
       .send(
-        `User-agent: *\nDisallow: /l/\nDisallow: /p/\nDisallow: /k/\nDisallow: /studio/\nDisallow: /api/\nSitemap: ${request.protocol}://${request.host}/sitemap.xml\n`,
+        `User-agent: *\nDisallow: /l/\nDisallow: /p/\nDisallow: /k/\nDisallow: /n/\nDisallow: /studio/\nDisallow: /api/\nSitemap: ${request.protocol}://${request.host}/sitemap.xml\n`,
       ),
   );
   // The same list gives the same maps; they are written once for each name this server is called by.

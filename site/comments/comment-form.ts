@@ -27,6 +27,8 @@ export interface CommentForm extends TypedComment {
   token: string;
   /** What the maker would like to hear; empty for nothing of their own. */
   asks: string;
+  /** An answer can be told by mail. */
+  mails: boolean;
   /** Its writer is to point at a picture, and then comes back to what they typed. */
   pointing: boolean;
   /** Why nothing was taken, where it is not for a fault of a field. */

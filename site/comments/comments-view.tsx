@@ -84,15 +84,15 @@ function OneComment({
 function Form({ form, places, pictures }: Omit<Comments, 'shown'> & { form: CommentForm }) {
   const { words, lang } = useSpoken();
   const { comments } = words;
-  const { typed, faults, problem, token, asks } = form;
+  const { typed, faults, problem, token, asks, mails } = form;
   if (form.pointing) return <PointingForm form={form} pictures={pictures} />;
   const chosen = pictures.find(({ file }) => file === typed.picture);
-  const first = (['quote', 'name', 'words'] as const).find((field) => faults[field]);
-  const field = (name: 'quote' | 'name' | 'words') => ({
+  const first = (['quote', 'name', 'words', 'to'] as const).find((field) => faults[field]);
+  const field = (name: 'quote' | 'name' | 'words' | 'to') => ({
     id: `remark-${name}`,
     name,
     defaultValue: typed[name],
-    required: name !== 'quote',
+    required: name === 'name' || name === 'words',
     maxLength: commentLimits[name],
     autoFocus: name === first,
     'aria-invalid': faults[name] ? true : undefined,
@@ -102,6 +102,7 @@ function Form({ form, places, pictures }: Omit<Comments, 'shown'> & { form: Comm
     quote: faults.quote && comments.faults.quote[faults.quote],
     name: faults.name && comments.faults.name[faults.name],
     words: faults.words && comments.faults.words[faults.words],
+    to: faults.to && comments.faults.to[faults.to],
   };
   const fault = (name: keyof typeof said) =>
     said[name] ? (
@@ -159,6 +160,14 @@ function Form({ form, places, pictures }: Omit<Comments, 'shown'> & { form: Comm
         <textarea rows={5} {...field('words')} />
         {fault('words')}
       </div>
+      {mails && (
+        <div className="one">
+          <label htmlFor="remark-to">{comments.to}</label>
+          <input type="email" autoComplete="email" {...field('to')} />
+          {fault('to')}
+          <p className="why">{comments.toWhy}</p>
+        </div>
+      )}
       <div className="unseen" aria-hidden="true">
         <label htmlFor="remark-trap">{words.write.trap}</label>
         <input type="text" id="remark-trap" name={trapField} tabIndex={-1} autoComplete="off" />

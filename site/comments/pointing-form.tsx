@@ -59,7 +59,7 @@ export function PointingForm({ form, pictures }: { form: CommentForm; pictures: 
   const { typed, token } = form;
   const kept = {
     ...{ [tokenField]: token, [commentField]: '1', name: typed.name, words: typed.words },
-    ...{ quote: typed.quote, part: typed.part ?? '' },
+    ...{ quote: typed.quote, part: typed.part ?? '', to: typed.to },
     ...{ picture: typed.picture, point: pointText(typed.point), extent: typed.extent },
   };
   return (

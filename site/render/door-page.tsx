@@ -57,6 +57,24 @@ export function renderMakingPage(words: DoorWords): string {
   return page(words, words.making, main);
 }
 
+/** Where somebody who commented ends mails about that. @param stopped it is done */
+export function renderMailsDoor(words: DoorWords, stopped: boolean): string {
+  const main = renderToStaticMarkup(
+    <main>
+      <h1>{words.mails}</h1>
+      {stopped ? (
+        <p role="status">{words.mailsStopped}</p>
+      ) : (
+        <form method="post">
+          <p>{words.mailsWhy}</p>
+          <button type="submit">{words.mailsStop}</button>
+        </form>
+      )}
+    </main>,
+  );
+  return page(words, words.mails, main);
+}
+
 /** Where codes from print are typed. */
 export function renderShortDoor(words: DoorWords): string {
   const main = renderToStaticMarkup(
