@@ -22,6 +22,14 @@ const AccountRoom = fetched(
   () => import('./account/account-room.tsx').then((module) => module.AccountRoom),
   theStudio,
 );
+const GroupsRoom = fetched(
+  () => import('./groups/groups-room.tsx').then((module) => module.GroupsRoom),
+  theStudio,
+);
+const JoinClass = fetched(
+  () => import('./groups/join-class.tsx').then((module) => module.JoinClass),
+  theStudio,
+);
 const Leaving = fetched(() => import('./account/leaving.tsx').then((module) => module.Leaving), theStudio);
 const NameSite = fetched(
   () => import('./account/name-site.tsx').then((module) => module.NameSite),
@@ -149,6 +157,9 @@ function Studio() {
     <Routes>
       <Route index element={<Start />} />
       <Route path="account" element={<AccountRoom />} />
+      <Route path="groups" element={<GroupsRoom />} />
+      <Route path="groups/:group" element={<GroupsRoom />} />
+      <Route path="join/:key" element={<JoinClass />} />
       <Route path="new-site" element={<NameSite />} />
       <Route path=":site" element={<SiteRooms />}>
         <Route index element={<Navigate to="projects" replace />} />

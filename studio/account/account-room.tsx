@@ -66,12 +66,20 @@ export function AccountRoom() {
         <SessionList sessions={data.sessions} />
       </Part>
       <Part
+        title="Groups"
+        note="People you know, by names: for passes, for lists, and for a class you teach."
+      >
+        <Button asChild className="justify-self-start">
+          <Link to="/groups">To your groups</Link>
+        </Button>
+      </Part>
+      <Part
         title="Take everything along"
         note="Your files untouched, and the rest as JSON that a schema describes."
       >
         <p className="text-ink-2">
-          One ZIP of {megabytes(data.bytes)} of files, with every site, page, pass, hand-in, message and
-          release. It also holds your links, so keep it to yourself.
+          One ZIP of {megabytes(data.bytes)} of files, with every site, page, pass, hand-in, group, message
+          and release. It also holds your links, so keep it to yourself.
         </p>
         <Button asChild className="justify-self-start">
           <a href={everythingPath} download>

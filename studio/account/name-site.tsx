@@ -2,8 +2,8 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
-import type { z } from 'zod';
+import { Link, useLocation, useNavigate } from 'react-router';
+import { z } from 'zod';
 import { takeStarter } from '#contract/site-starters.ts';
 import { createSite } from '#contract/sites.ts';
 import { type SiteStarterKey, siteStarterOf } from '#core/sites/site-starters.ts';
@@ -14,10 +14,14 @@ import { problemNotice } from '../ui/notice.ts';
 import { KiteMark } from '../ui/kite-mark.tsx';
 import { Button } from '../ui/button.tsx';
 
+const cameFor = z.object({ then: z.string().startsWith('/').optional() });
+
 /** The first thing after an account, and later the way to another site: a name for it. */
 export function NameSite() {
   const client = useQueryClient();
   const navigate = useNavigate();
+  // Whoever needed a site for something goes on with that.
+  const { then } = cameFor.catch({}).parse(useLocation().state ?? {});
   const form = useForm<z.input<typeof createSite.body>>({ resolver: zodResolver(createSite.body) });
   const { errors, isSubmitting } = form.formState;
   const [starter, setStarter] = useState<SiteStarterKey | null>(null);
@@ -36,7 +40,7 @@ export function NameSite() {
           ),
         );
       await client.invalidateQueries({ queryKey: ['sites'] });
-      await navigate(`/${site.id}/${starter ? 'arrange' : 'projects'}`, { replace: true });
+      await navigate(then ?? `/${site.id}/${starter ? 'arrange' : 'projects'}`, { replace: true });
     } catch (error) {
       form.setError('title', { message: error instanceof Error ? error.message : 'Try again.' });
     }
@@ -79,7 +83,12 @@ export function NameSite() {
         </Button>
       </form>
       <p className="note">
-        The site is Private: nobody else can see anything until you raise it and publish.
+        The site is Private: nobody else can see anything until you raise it and publish. If you teach and
+        want none, go to{' '}
+        <Link className="link" to="/groups">
+          your groups
+        </Link>
+        .
       </p>
     </main>
   );

@@ -3,6 +3,7 @@ import { describe, expect, jest, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { MemoryRouter } from 'react-router';
 import type { Me } from '#contract/account.ts';
 import { Welcome } from './welcome.tsx';
 
@@ -27,7 +28,9 @@ function atTheDoor(
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   render(
     <QueryClientProvider client={client}>
-      <Welcome demo={demo} registration={registration} sendsMail />
+      <MemoryRouter>
+        <Welcome demo={demo} registration={registration} sendsMail />
+      </MemoryRouter>
     </QueryClientProvider>,
   );
   return { asked, client, user: userEvent.setup() };

@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { useForm } from 'react-hook-form';
+import { useLocation } from 'react-router';
 import {
   createAccount,
   type NewAccount,
@@ -98,6 +99,7 @@ export function Welcome({ demo, registration, sendsMail }: Omit<Me, 'account'>) 
     flushSync(() => setAt('known'));
     door.current?.querySelector('input')?.focus();
   };
+  const isAskedToJoin = useLocation().pathname.startsWith('/join/');
   const enterDemo = useMutation({ mutationFn: () => call(signInToDemo), onSuccess: enter });
   return (
     <main className="grid min-h-full content-start gap-x-24 gap-y-10 px-6 py-6 md:grid-cols-[minmax(0,30rem)_22rem] md:justify-center md:py-[9vh]">
@@ -139,6 +141,11 @@ export function Welcome({ demo, registration, sendsMail }: Omit<Me, 'account'>) 
         aria-labelledby="door"
       >
         <h2 id="door">{headOf[at]}</h2>
+        {isAskedToJoin && (
+          <p className="rounded-m bg-sky-wash p-3">
+            You have a link to join a class. With an account, or signed in, you read what it asks for.
+          </p>
+        )}
         {at === 'new' && <NewAccountForm needsCode={registration === 'code'} />}
         {at === 'known' && <SignInForm onSignedIn={(me) => void enter(me)} />}
         {at === 'forgotten' && <ForgottenForm />}

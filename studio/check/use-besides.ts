@@ -4,11 +4,12 @@ import { listHandIns } from '#contract/hand-ins.ts';
 import { listPasses } from '#contract/passes.ts';
 import { call } from '../api/call.ts';
 import { passesKey } from '../api/passes-key.ts';
+import { useGroups } from '../api/use-groups.ts';
 import { useSite } from '../api/site-context.tsx';
 import { useLooks } from '../materials/use-looks.ts';
 import { storeOf } from './use-findings.ts';
 
-/** Has the rules look at what is no part of the draft too: what its pictures look like, and what was given out of it. */
+/** Has the rules look at what is no part of the draft too: what its pictures look like, what was given out of it, and whom its maker knows. */
 export function useBesides(): void {
   const { state } = useSite();
   const { id } = state.site;
@@ -37,8 +38,20 @@ export function useBesides(): void {
         : null,
     [passes.data, handIns.data],
   );
+  const known = useGroups().data?.groups;
+  const { by } = state.site;
+  // Whoever made the site is named on it anyway.
+  const people = useMemo(
+    () => known?.flatMap((group) => group.people.map(({ name }) => name)).filter((name) => name !== by),
+    [known, by],
+  );
   useEffect(
-    () => storeOf(id).tellBesides({ ...(lookedAt && { lookedAt }), ...(givenOut && { givenOut }) }),
-    [id, lookedAt, givenOut],
+    () =>
+      storeOf(id).tellBesides({
+        ...(lookedAt && { lookedAt }),
+        ...(givenOut && { givenOut }),
+        ...(people && { people }),
+      }),
+    [id, lookedAt, givenOut, people],
   );
 }

@@ -8,6 +8,7 @@ import {
   Redo2,
   Search,
   UserRound,
+  Users,
 } from 'lucide-react';
 import { type ReactNode, useEffect } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
@@ -82,6 +83,7 @@ function Account() {
         <small className="block text-ink-3">{me?.account?.email}</small>
       </MenuLabel>
       <MenuItem icon={UserRound} name="Your account" onSelect={() => void navigate('/account')} />
+      <MenuItem icon={Users} name="Groups" onSelect={() => void navigate('/groups')} />
       <MenuItem
         icon={Keyboard}
         name="Keys"
@@ -201,6 +203,7 @@ function BottomRooms({ base }: { base: string }) {
           onSelect={() => void redo()}
         />
         <MenuItem icon={UserRound} name="Your account" onSelect={() => void navigate('/account')} />
+        <MenuItem icon={Users} name="Groups" onSelect={() => void navigate('/groups')} />
         <MenuItem icon={LogOut} name="Sign out" onSelect={() => leave.mutate()} />
       </Menu>
     </nav>

@@ -2,7 +2,6 @@ import { Eye } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { Finding } from '#core/check/finding.ts';
-import type { LeftOf } from '#core/check/lists/progress.ts';
 import type { Weight } from '#core/check/noticed.ts';
 import { waivedBecause, withoutWaiver, withWaiver } from '#core/check/waiver.ts';
 import { inReadingOrder } from '#core/pages/in-reading-order.ts';
@@ -13,11 +12,11 @@ import { useSite } from '../../api/site-context.tsx';
 import { useUndoNotice } from '../../api/use-undo-notice.ts';
 import { useBesides } from '../../check/use-besides.ts';
 import { isGoing, useFindings } from '../../check/use-findings.ts';
+import { useLeftOf } from '../../check/use-left-of.ts';
 import { Button } from '../../ui/button.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { Segments } from '../../ui/segments.tsx';
 import { Lists } from './lists/lists.tsx';
-import { isRule } from './lists/rule-words.ts';
 import { LetStandList, type Stands } from './let-stand-list.tsx';
 import { PageFindings } from './page-findings.tsx';
 import { GoodOrder } from './good-order.tsx';
@@ -66,6 +65,7 @@ export function Check() {
   const { waived } = state.site;
   useBesides();
   const { of, failed } = useFindings();
+  const leftOf = useLeftOf();
   const undoNotice = useUndoNotice();
   const standing = useRef<HTMLElement>(null);
   const { looked, stands } = useMemo(() => {
@@ -92,11 +92,6 @@ export function Check() {
   const [chosen, setChosen] = useState<Weight | null>(null);
   const weight = chosen ?? (needed > 0 ? 'needed' : 'nice');
   const good = going.filter(({ findings }) => findings.every((one) => one.weight !== 'needed')).length;
-  const leftOf: LeftOf = (rule) => {
-    if (failed || !isRule(rule)) return null;
-    if (of.size === 0) return 'unknown';
-    return going.reduce((sum, { findings }) => sum + findings.filter((one) => one.rule === rule).length, 0);
-  };
   const looking = of.size === 0 && state.pages.length > 0;
   const keptHas = count(kept, weight);
   return (

@@ -48,7 +48,7 @@ interface CommentRowProps {
 
 function Answer({ comment, busy, onChange }: Omit<CommentRowProps, 'onRemove'>) {
   const [words, setWords] = useState<string | null>(null);
-  const { answer, thanked } = comment;
+  const { answer, thanked, mails } = comment;
   if (words === null)
     return (
       <>
@@ -80,7 +80,11 @@ function Answer({ comment, busy, onChange }: Omit<CommentRowProps, 'onRemove'>) 
     >
       <TextField
         label="Answer"
-        hint="whoever sees the comment sees it"
+        hint={
+          mails
+            ? 'whoever sees the comment sees it, and its writer gets a mail'
+            : 'whoever sees the comment sees it'
+        }
         value={words}
         most={commentLimits.answer}
         onChange={setWords}

@@ -8,6 +8,7 @@ import { CheckField } from '../../ui/check-field.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { Loading, Trouble } from '../../ui/states.tsx';
 import { Comments } from './comments.tsx';
+import { FromClasses } from './from-classes.tsx';
 import { MessageRow } from './message-row.tsx';
 
 /** What readers wrote to the maker. */
@@ -38,6 +39,7 @@ export function Feedback() {
     <div className="mx-auto grid max-w-4xl grid-cols-[minmax(0,1fr)] content-start gap-6 px-6 py-8 pb-28 md:px-10">
       <h1>What readers say</h1>
       <Comments site={site} />
+      <FromClasses site={site} />
       <header className="mt-6 flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
         <div className="grid gap-1">
           <h2 className="text-l">{showDeleted ? 'Deleted messages' : 'What readers wrote to you'}</h2>

@@ -23,6 +23,8 @@ interface HandInFormProps {
   problem: string | null;
   /** It is handed in: by which link it was does not change any more. */
   settled: boolean;
+  /** It goes to a class, by the pass that was made for that. */
+  ofClass?: boolean;
   onDone: () => void;
   onLeave?: (() => void) | undefined;
 }
@@ -35,6 +37,7 @@ export function HandInForm({
   busy,
   problem,
   settled,
+  ofClass = false,
   onDone,
   onLeave,
 }: HandInFormProps) {
@@ -72,15 +75,19 @@ export function HandInForm({
         <p className="note">It is handed in, so its link stays as it is.</p>
       ) : (
         <>
-          <SelectField
-            name="By which link"
-            value={value}
-            options={known ? links : [{ value, name: 'A link that is not there any more' }, ...links]}
-            onChange={(next) => {
-              const by = givenLinkNameSchema.parse(next);
-              set({ by, keeps: terms.keeps && by.kind === 'pass' });
-            }}
-          />
+          {ofClass ? (
+            <p className="note">It goes by the pass that was made for the class.</p>
+          ) : (
+            <SelectField
+              name="By which link"
+              value={value}
+              options={known ? links : [{ value, name: 'A link that is not there any more' }, ...links]}
+              onChange={(next) => {
+                const by = givenLinkNameSchema.parse(next);
+                set({ by, keeps: terms.keeps && by.kind === 'pass' });
+              }}
+            />
+          )}
           {terms.by.kind === 'pass' ? (
             <CheckField
               name="Its readers keep getting what is live when I hand it in"

@@ -1,4 +1,5 @@
 import { Copy, ExternalLink, MoreHorizontal, Pencil, Trash2, Undo2 } from 'lucide-react';
+import type { ReactNode } from 'react';
 import type { HandIn } from '#contract/hand-ins.ts';
 import { instantInWords } from '#core/dates/local-time-in-words.ts';
 import { handInState } from '#core/hand-ins/hand-in-state.ts';
@@ -40,6 +41,8 @@ interface HandInRowProps {
   onChange: () => void;
   onUndo: () => void;
   onRemove: () => void;
+  /** Of a class: what it has to do with it. */
+  children?: ReactNode;
 }
 
 /** One thing that is handed in: where, until when, and what was live then. */
@@ -52,6 +55,7 @@ export function HandInRow({
   onChange,
   onUndo,
   onRemove,
+  children,
 }: HandInRowProps) {
   const { state } = useSite();
   const { what, forWhom, link, release, keeps, warnings } = handIn;
@@ -139,10 +143,20 @@ export function HandInRow({
               />
             )}
             <MenuRule />
-            <MenuItem icon={Trash2} name="Take it off the list" onSelect={onRemove} />
+            {handIn.ofClass ? (
+              <MenuItem
+                icon={Trash2}
+                name="Leave the class"
+                note="Its pass is taken away with it."
+                onSelect={onRemove}
+              />
+            ) : (
+              <MenuItem icon={Trash2} name="Take it off the list" onSelect={onRemove} />
+            )}
           </Menu>
         </div>
       </div>
+      {children}
       {warnings.map((warning) => (
         <p key={warning} className="rounded-s bg-straw-wash px-2 py-1 text-s text-straw-ink">
           {warning}

@@ -8,6 +8,8 @@ import { useSite } from '../../api/site-context.tsx';
 import { Loading, Trouble } from '../../ui/states.tsx';
 import { notice } from '../../ui/notice.ts';
 import { useNow } from '../../ui/use-now.ts';
+import { useLeftOf } from '../../check/use-left-of.ts';
+import { ClassOfHandIn, tickedNow } from './class-of-hand-in.tsx';
 import { HandInForm, newHandIn } from './hand-in-form.tsx';
 import { HandInRow, withLink } from './hand-in-row.tsx';
 import { HandInString } from './hand-in-string.tsx';
@@ -16,7 +18,8 @@ import { useHandIns } from './use-hand-ins.ts';
 /** Where links are handed in, until when, and what was live then. */
 export function HandInsRoom() {
   const { state } = useSite();
-  const { query, make, change, remove, hand, undo } = useHandIns();
+  const { query, tell, make, change, remove, hand, undo } = useHandIns();
+  const leftOf = useLeftOf();
   const now = useNow();
   const panel = useRef<HTMLElement>(null);
   const fresh = () => newHandIn(state.live.addressPath ? { kind: 'address' } : { kind: 'site-link' });
@@ -27,7 +30,7 @@ export function HandInsRoom() {
   if (query.isPending) return <Loading what="Fetching your hand-ins" />;
   if (query.error) return <Trouble error={query.error} again={() => void query.refetch()} />;
   const { handIns } = query.data;
-  const busy = make.isPending || change.isPending || hand.isPending || undo.isPending;
+  const busy = make.isPending || change.isPending || hand.isPending || undo.isPending || tell.isPending;
   const leave = () => {
     setChanging(null);
     setTerms(fresh());
@@ -37,7 +40,7 @@ export function HandInsRoom() {
   };
   const handInNow = (one: HandIn, anyway: boolean) =>
     hand.mutate(
-      { id: one.id, anyway },
+      { id: one.id, anyway, ticked: one.ofClass && tickedNow(one.ofClass, state.site, leftOf) },
       {
         onSuccess: ({ done, findings }) => {
           setWrong(done ? null : { of: one.id, findings });
@@ -93,7 +96,16 @@ export function HandInsRoom() {
                 if (changing?.id === one.id) leave();
                 remove.mutate(one);
               }}
-            />
+            >
+              {one.ofClass && (
+                <ClassOfHandIn
+                  handIn={one}
+                  of={one.ofClass}
+                  {...{ leftOf, busy }}
+                  onTell={(told) => tell.mutate({ id: one.id, ...told })}
+                />
+              )}
+            </HandInRow>
           ))}
         </ul>
         {handIns.some(({ dueAt }) => dueAt !== null) && (
@@ -118,6 +130,7 @@ export function HandInsRoom() {
           key={changing?.id ?? `new ${forms}`}
           {...{ terms, busy }}
           settled={changing?.handedAt != null}
+          ofClass={changing?.ofClass != null}
           onChange={setTerms}
           does={changing ? 'Keep the change' : 'Add it'}
           problem={(changing ? change.error : make.error)?.message ?? null}

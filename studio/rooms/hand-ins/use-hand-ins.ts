@@ -6,10 +6,13 @@ import {
   listHandIns,
   makeHandIn,
   removeHandIn,
+  tellClass,
   undoHandIn,
 } from '#contract/hand-ins.ts';
 import type { HandInTerms } from '#core/hand-ins/hand-in.ts';
+import type { z } from 'zod';
 import { call } from '../../api/call.ts';
+import { passesKey } from '../../api/passes-key.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { notice, problemNotice } from '../../ui/notice.ts';
 
@@ -38,15 +41,23 @@ export function useHandIns() {
   });
   const remove = useMutation({
     mutationFn: ({ id }: HandIn) => call(removeHandIn, { params: { site, handIn: id } }),
-    onSuccess: (told, { what }) => {
+    onSuccess: (told, { what, ofClass }) => {
       put(told);
-      notice(`“${what}” is taken off the list. Its link opens what it opened.`);
+      if (ofClass) void client.invalidateQueries({ queryKey: passesKey(site) });
+      notice(
+        ofClass
+          ? `You have left “${ofClass.name}”. Its pass opens nothing any more.`
+          : `“${what}” is taken off the list. Its link opens what it opened.`,
+      );
     },
     onError,
   });
   const hand = useMutation({
-    mutationFn: ({ id, anyway }: { id: string; anyway: boolean }) =>
-      call(doHandIn, { params: { site, handIn: id }, body: { anyway } }),
+    mutationFn: async ({ id, anyway, ticked }: { id: string; anyway: boolean; ticked: string[] | null }) => {
+      // A class learns of it only once it is handed in, so it can be told before.
+      if (ticked) await call(tellClass, { params: { site, handIn: id }, body: { ticked } });
+      return call(doHandIn, { params: { site, handIn: id }, body: { anyway } });
+    },
     onSuccess: put,
     onError,
   });
@@ -55,5 +66,11 @@ export function useHandIns() {
     onSuccess: put,
     onError,
   });
-  return { query, make, change, remove, hand, undo };
+  const tell = useMutation({
+    mutationFn: ({ id, ...body }: { id: string } & z.input<typeof tellClass.body>) =>
+      call(tellClass, { params: { site, handIn: id }, body }),
+    onSuccess: put,
+    onError,
+  });
+  return { query, tell, make, change, remove, hand, undo };
 }

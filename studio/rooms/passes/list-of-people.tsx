@@ -1,6 +1,10 @@
 import { useId } from 'react';
+import { Link } from 'react-router';
 import { plural } from '#core/words/plural.ts';
+import { textFromPeople } from '#core/groups/text-from-people.ts';
 import type { PassPerson } from '#core/passes/people-from-text.ts';
+import { useGroups } from '../../api/use-groups.ts';
+import { SelectField } from '../../ui/select.tsx';
 
 interface ListOfPeopleProps {
   text: string;
@@ -11,6 +15,7 @@ interface ListOfPeopleProps {
 /** People from a pasted list or a file, each of whom gets a pass. */
 export function ListOfPeople({ text, people, onChange }: ListOfPeopleProps) {
   const id = useId();
+  const groups = (useGroups().data?.groups ?? []).filter(({ people: all }) => all.length > 0);
   return (
     <div className="grid gap-2">
       <label className="field-name" htmlFor={id}>
@@ -39,6 +44,29 @@ export function ListOfPeople({ text, people, onChange }: ListOfPeopleProps) {
           />
           Take them from a file
         </label>
+      </p>
+      {groups.length > 0 && (
+        <SelectField
+          name="Or those of a group"
+          value=""
+          options={[
+            { value: '', name: 'Choose a group' },
+            ...groups.map(({ id: value, name, people: all }) => ({
+              value,
+              name: `${name}, ${plural(all.length, 'person', 'people')}`,
+            })),
+          ]}
+          onChange={(chosen) => {
+            const group = groups.find((one) => one.id === chosen);
+            if (group) onChange(textFromPeople(group.people));
+          }}
+        />
+      )}
+      <p className="note">
+        <Link className="link" to="/groups">
+          Groups
+        </Link>{' '}
+        keep people for the next time.
       </p>
     </div>
   );

@@ -3,6 +3,10 @@ import { type Checklist, mostLists } from '#core/check/lists/checklist.ts';
 import type { LeftOf } from '#core/check/lists/progress.ts';
 import { readChecklist } from '#core/check/lists/checklist-file.ts';
 import { starterList } from '#core/check/lists/starter-list.ts';
+import type { Group } from '#contract/groups.ts';
+import { asChecklist, withoutTicks } from '#core/groups/list-of-group.ts';
+import { useGroupChanges, useGroups } from '../../../api/use-groups.ts';
+import { SelectField } from '../../../ui/select.tsx';
 import { useSite } from '../../../api/site-context.tsx';
 import { useSecondLooks } from '../../../api/use-second-looks.ts';
 import { useUndoNotice } from '../../../api/use-undo-notice.ts';
@@ -26,6 +30,28 @@ export function Lists({ leftOf }: { leftOf: LeftOf }) {
       const answer = lines.some(({ id: one }) => one === line) ? answers[line] : undefined;
       return answer ? [{ who, answer }] : [];
     });
+  const groups = useGroups().data?.groups ?? [];
+  /** One that is here already is not taken twice: its lines are known by their ids. */
+  const kept = groups.flatMap(({ id: group, name, list }) =>
+    list && lists.every((one) => one.id !== list.id) ? [{ id: group, name, list }] : [],
+  );
+  const { keep } = useGroupChanges();
+  const keepWith = (group: Group, list: Checklist) => {
+    const { id: of, name } = group;
+    keep.mutate(
+      { id: of, terms: { list: withoutTicks(list) } },
+      {
+        onSuccess: () =>
+          notice(`“${name}” keeps ${list.name || 'the list'} now.`, {
+            action: {
+              label: 'Undo',
+              onClick: () => keep.mutate({ id: of, terms: { list: group.list } }),
+            },
+          }),
+        onError: (error) => problemNotice(error.message),
+      },
+    );
+  };
   const isFull = lists.length >= mostLists;
   const put = (list: Checklist, label: string) =>
     changeSite({ lists: now().site.lists.map((one) => (one.id === list.id ? list : one)) }, label);
@@ -52,7 +78,8 @@ export function Lists({ leftOf }: { leftOf: LeftOf }) {
       {lists.map((list) => (
         <OneList
           key={list.id}
-          {...{ list, leftOf, saidTo }}
+          {...{ list, leftOf, saidTo, groups }}
+          onKeepWith={(group) => keepWith(group, list)}
           onChange={put}
           onDelete={() => {
             changeSite({ lists: now().site.lists.filter((one) => one.id !== list.id) }, 'A list deleted');
@@ -74,6 +101,23 @@ export function Lists({ leftOf }: { leftOf: LeftOf }) {
               An empty list
             </Button>
           </span>
+          {kept.length > 0 && (
+            <SelectField
+              name="Take one that a group keeps"
+              value=""
+              options={[
+                { value: '', name: 'Choose a group' },
+                ...kept.map(({ id: value, name, list }) => ({
+                  value,
+                  name: `${name}: ${list.name || 'A list'}`,
+                })),
+              ]}
+              onChange={(chosen) => {
+                const group = kept.find((one) => one.id === chosen);
+                if (group) add(asChecklist(group.list));
+              }}
+            />
+          )}
           <div>
             <label className="field-name" htmlFor={id}>
               Take in a list <em>a file that somebody handed on</em>

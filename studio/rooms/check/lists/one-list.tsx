@@ -1,12 +1,14 @@
-import { Pencil, Printer, Share, Trash2 } from 'lucide-react';
+import { Pencil, Printer, Share, Trash2, Users } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import { type Checklist, toldLines } from '#core/check/lists/checklist.ts';
+import type { Group } from '#contract/groups.ts';
 import type { LeftOf } from '#core/check/lists/progress.ts';
 import { checklistFile } from '#core/check/lists/checklist-file.ts';
 import { fileNameOf, saveText } from '../../../ui/save-text.ts';
 import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
-import { ChecklistEditor } from './checklist-editor.tsx';
+import { ChecklistEditor } from '../../../lists/checklist-editor.tsx';
+import { Menu, MenuItem, MenuLabel } from '../../../ui/menu.tsx';
 import { ChecklistView, type SaidToLine } from './checklist-view.tsx';
 
 interface OneListProps {
@@ -14,11 +16,14 @@ interface OneListProps {
   leftOf: LeftOf;
   saidTo: (line: string) => readonly SaidToLine[];
   onChange: (list: Checklist, label: string) => void;
+  /** Groups that could keep it. */
+  groups: readonly Group[];
+  onKeepWith: (group: Group) => void;
   onDelete: () => void;
 }
 
 /** One list, with what can be done with it. */
-export function OneList({ list, leftOf, saidTo, onChange, onDelete }: OneListProps) {
+export function OneList({ list, leftOf, saidTo, groups, onChange, onKeepWith, onDelete }: OneListProps) {
   const id = useId();
   const [writing, setWriting] = useState(list.name === '' && list.lines.length === 0);
   const [printing, setPrinting] = useState(false);
@@ -49,6 +54,28 @@ export function OneList({ list, leftOf, saidTo, onChange, onDelete }: OneListPro
           >
             <Share size={16} aria-hidden="true" />
           </IconButton>
+          {groups.length > 0 && (
+            <Menu
+              align="end"
+              opener={
+                <IconButton small label={`Keep ${name} with a group`} disabled={toldLines(list).length === 0}>
+                  <Users size={16} aria-hidden="true" />
+                </IconButton>
+              }
+            >
+              <MenuLabel>Keep it with a group</MenuLabel>
+              {groups.map((group) => (
+                <MenuItem
+                  key={group.id}
+                  icon={Users}
+                  name={group.name}
+                  {...(group.list &&
+                    group.list.id !== list.id && { note: `In place of ${group.list.name || 'its list'}` })}
+                  onSelect={() => onKeepWith(group)}
+                />
+              ))}
+            </Menu>
+          )}
           <IconButton small label={`Print ${name}`} onClick={() => setPrinting(true)}>
             <Printer size={16} aria-hidden="true" />
           </IconButton>

@@ -1,12 +1,12 @@
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { useRef } from 'react';
 import { type Checklist, type ChecklistLine, mostLines } from '#core/check/lists/checklist.ts';
-import { newId } from '../../../parts/new-id.ts';
-import { Button } from '../../../ui/button.tsx';
-import { CheckField } from '../../../ui/check-field.tsx';
-import { Field } from '../../../ui/field.tsx';
-import { IconButton } from '../../../ui/icon-button.tsx';
-import { SelectField } from '../../../ui/select.tsx';
+import { newId } from '../parts/new-id.ts';
+import { Button } from '../ui/button.tsx';
+import { CheckField } from '../ui/check-field.tsx';
+import { Field } from '../ui/field.tsx';
+import { IconButton } from '../ui/icon-button.tsx';
+import { SelectField } from '../ui/select.tsx';
 import { ruleWords } from './rule-words.ts';
 
 const byHand = 'by hand';
