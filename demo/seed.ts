@@ -41,6 +41,7 @@ import { partsAboutMaker } from './about-maker.ts';
 import { partsWithMoments } from './moments-of-pages.ts';
 import { addHandIn, dueHandIns, handedIn } from '#server/hand-ins/hand-in-rows.ts';
 import { demoHandIns } from './hand-ins-scenario.ts';
+import { seedClasses } from './seed-classes.ts';
 import { demoPasses, demoTimeZone } from './passes-scenario.ts';
 import { demoSecondLook } from './second-look-scenario.ts';
 import { partsOfResume } from './resume-of-maker.ts';
@@ -476,6 +477,7 @@ export async function seedDemo(
   });
   await keepListed(db, site, true);
   await seedPasses(deps, site, secret);
+  await seedClasses(deps, { account, site, secret });
   await seedSecond(deps, account, bring);
   for (const { on, read, ...message } of readersWrote) {
     const page = made.find(({ title }) => title === on)?.id ?? '';

@@ -214,6 +214,10 @@ describe('of pictures and moments', () => {
     await reader.reads('Press the picture you mean, at the spot you mean.');
     const sketch = '#remark [type=image][alt^="Pencil sketch"]';
     await go(sketch, { x: 70, y: 100 });
+    // By the Back button the pictures are there again, and nobody is asked whether to send something twice.
+    await Promise.all([reader.page.waitForNavigation(), reader.page.goBack()]);
+    await reader.reads('Press the picture you mean, at the spot you mean.');
+    await go(sketch, { x: 70, y: 100 });
     // It came back to the form, at the form.
     expect(new URL(reader.page.url()).hash).toBe('#remark');
     expect(await reader.page.$eval('.remark .pointed', (one) => one.getAttribute('aria-label'))).toMatch(

@@ -162,9 +162,18 @@ export class Driver {
   }
 
   async fill(label: string | RegExp, text: string, role = 'textbox'): Promise<void> {
-    const field = await this.named(role, label);
-    await field.evaluate((element) => element.scrollIntoView({ block: 'center' }));
-    await field.click({ count: 3 });
+    for (let tries = 1; ; tries++) {
+      const field = await this.named(role, label);
+      try {
+        await field.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+        await field.click({ count: 3 });
+        break;
+      } catch (error) {
+        // Drawn anew between finding and pressing it; a person would press again.
+        if (tries >= 25 || !/detached|not clickable/.test(String(error))) throw error;
+        await new Promise((resolve) => setTimeout(resolve, 100));
+      }
+    }
     await this.page.keyboard.type(text);
   }
 
