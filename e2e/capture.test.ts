@@ -262,7 +262,20 @@ describe('by voice', () => {
     await phone.press('button', 'Voice');
     await phone.reads('Stop');
     await new Promise((resolve) => setTimeout(resolve, 1200));
+    // What the screen says at the very moment it stops listening, when nothing of it can be kept yet.
+    const said = phone.page.evaluate(
+      () =>
+        new Promise<string>((resolve) => {
+          const look = new MutationObserver(() => {
+            if (document.body.innerText.includes('Stop')) return;
+            look.disconnect();
+            resolve(document.querySelector('footer [role=status]')?.textContent ?? '');
+          });
+          look.observe(document.body, { subtree: true, childList: true, characterData: true });
+        }),
+    );
     await phone.press('button', /^Stop/);
+    expect(await said).toBe('Putting 1 thing by on this device.');
     await phone.named('button', 'Voice');
     await phone.reads('Everything has arrived.');
     const { materials } = await maker.state(site);

@@ -57,14 +57,20 @@ function Shown({ last }: { last: LastFile | null }) {
   );
 }
 
-/** How far what is kept has come, in a sentence. */
-function sentence(state: SendingState, mine: readonly KeptThing[], others: number): string {
+/**
+ * How far what is kept has come, in a sentence.
+ * @param underWay how many things are taken and not kept yet
+ */
+function sentence(state: SendingState, mine: readonly KeptThing[], others: number, underWay: number): string {
   const waiting = mine.filter(({ trouble, place }) => trouble === null && place !== null).length;
   const count = waiting === 1 ? '1 thing' : `${waiting} things`;
   const elses =
     others > 0
       ? ` ${others} of another account ${others === 1 ? 'waits' : 'wait'} until it is signed in here.`
       : '';
+  // Until then nothing may be called kept, or arrived, and nobody should close the screen on it.
+  if (underWay > 0)
+    return `Putting ${underWay === 1 ? '1 thing' : `${underWay} things`} by on this device.${elses}`;
   if (mine.some(({ trouble }) => trouble !== null)) return `Not all of it could be sent.${elses}`;
   if (mine.some(({ place }) => place === null)) return `Choose a page for what has none yet.${elses}`;
   if (state === 'signed-out')
@@ -101,9 +107,9 @@ export function CaptureScreen() {
     pages.find(({ site }) => site === lastSite()) ??
     pages[0];
   const place: Place | null = found ? { site: found.site, page: found.page, title: called(found) } : null;
-  const { last, problem: noRoom, times, keepWords, keepFiles } = useKeeping(place);
+  const { last, problem: noRoom, times, underWay, keepWords, keepFiles } = useKeeping(place);
   const inMoment = running && place && runningCapture(running, place.page, now) !== null ? running.count : 0;
-  const waits = mine.length > 0 || state === 'no-line' || state === 'signed-out';
+  const waits = mine.length > 0 || underWay > 0 || state === 'no-line' || state === 'signed-out';
   const missed = new URLSearchParams(window.location.search).has('not-kept');
   return (
     <main data-kept={times} className="mx-auto flex min-h-dvh max-w-[560px] flex-col bg-paper">
@@ -162,7 +168,7 @@ export function CaptureScreen() {
       >
         <p className="flex flex-wrap items-center justify-between gap-2">
           <span role="status" className="font-firm">
-            {sentence(state, mine, things.length - mine.length)}
+            {sentence(state, mine, things.length - mine.length, underWay)}
           </span>
           {state === 'signed-out' ? (
             <Button asChild>

@@ -16,6 +16,8 @@ interface Keeping {
   problem: string;
   /** How often something was kept since the screen was opened. */
   times: number;
+  /** How many things are taken and not kept yet: what is in a picture is looked through first. */
+  underWay: number;
   /** @returns whether it is kept */
   keepWords: (words: Extract<ToKeep, { words: string }>) => Promise<boolean>;
   keepFiles: (files: readonly File[]) => Promise<void>;
@@ -29,6 +31,7 @@ export function useKeeping(place: Place | null): Keeping {
   const [last, setLast] = useState<LastFile | null>(null);
   const [problem, setProblem] = useState('');
   const [times, setTimes] = useState(0);
+  const [underWay, setUnderWay] = useState(0);
   const client = useQueryClient();
   const attempt = async (work: () => Promise<void>): Promise<boolean> => {
     try {
@@ -47,9 +50,11 @@ export function useKeeping(place: Place | null): Keeping {
     last,
     problem,
     times,
+    underWay,
     keepWords: (words) => attempt(async () => void (await keep(words, place))),
     keepFiles: async (files) => {
-      for (const file of files)
+      setUnderWay((old) => old + files.length);
+      for (const file of files) {
         await attempt(async () => {
           const clean = await placeTakenOut(file);
           await keep({ file: clean.file, name: file.name }, place);
@@ -59,6 +64,8 @@ export function useKeeping(place: Place | null): Keeping {
             return { name: file.name, url, place: clean.place };
           });
         });
+        setUnderWay((old) => old - 1);
+      }
     },
   };
 }
