@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { build as vite } from 'vite';
 import { buildDatabaseTemplate } from './database-template.ts';
 import { buildSiteAssets } from './site-assets.ts';
+import { buildLetters } from './letters.ts';
 import { program } from './program.ts';
 import { buildDoorType } from './door-type.ts';
 import { buildCaptureApp } from './capture-app.ts';
@@ -22,6 +23,7 @@ export async function buildAll(): Promise<void> {
     program('server/reading/reading-main.ts', 'reading'),
     program('server/looking/looking-worker.ts', 'looking'),
     program('demo/seed-and-start.ts', 'demo'),
+    buildLetters(join(dist, 'letters')),
     vite({ root: join(root, 'studio'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' }),
   ]);
   await buildCaptureApp(join(dist, 'studio'));

@@ -35,6 +35,9 @@ import { problems } from './http/problems-plugin.ts';
 import { strictTransport } from './http/strict-transport.ts';
 import { studioFiles } from './http/studio-files.ts';
 import type { BlobStore } from './media/blob-store.ts';
+import { Insides } from './inside/insides.ts';
+import { Recogniser } from './inside/recogniser.ts';
+import { insideRoutes } from './inside/routes.ts';
 import { Looking } from './looking/looking.ts';
 import type { Reading } from './reading/reading.ts';
 import { Mailing } from './mail/mailing.ts';
@@ -90,6 +93,8 @@ export interface AppDeps {
   reading: Reading;
   /** The built file of a thread that tells pictures apart. */
   looking: string;
+  /** The folder with what letters look like. */
+  letters: string;
   assets: StoredAssets;
   config: Config;
   /** Changes whenever the renderer's code does. */
@@ -214,6 +219,9 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   app.addHook('preClose', async () => mailing.stop());
   const looking = new Looking(deps.looking);
   app.addHook('onClose', () => looking.close());
+  const recogniser = new Recogniser(deps.letters);
+  app.addHook('onClose', () => recogniser.close());
+  const insides = new Insides({ db, blobs, looking, recogniser });
 
   const answer = answering({
     blobs,
@@ -278,7 +286,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     quickLinkRoutes(maker, { db, outgoing });
     resumeLinesRoute(maker, { db, blobs, reading, maxPixels: config.maxPixels });
     resumeRoutes(maker, { db, blobs, reading, assets, publicOrigin: config.publicOrigin });
-    publishRoutes(maker, { ...publishing, open, published, jobs, now });
+    insideRoutes(maker, { db, insides, now });
+    publishRoutes(maker, { ...publishing, open, published, jobs, insides, now });
     visitRoutes(maker, { db, open, visits, now });
     passRoutes(maker, { db, open, trees, secret: deps.secret, visits, now });
     secondLookRoutes(maker, { db, secret: deps.secret, now });

@@ -29,6 +29,8 @@ export interface Places {
   /** The program of a process that looks into files from outside. */
   reading: string;
   looking: string;
+  /** The folder with what letters look like. */
+  letters: string;
 }
 
 /** Where everything is below the project's folder, built or not. */
@@ -41,6 +43,7 @@ export const placesIn = (root: string, code: string): Places => ({
   reader: join(root, 'dist/reader.js'),
   reading: join(root, 'dist/reading.js'),
   looking: join(root, 'dist/looking.js'),
+  letters: join(root, 'dist/letters'),
 });
 
 export interface Running {
@@ -98,6 +101,7 @@ export async function open(
       measures,
       secret,
       looking: places.looking,
+      letters: places.letters,
       studioFolder: places.studio,
       readers,
     });

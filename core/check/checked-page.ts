@@ -3,6 +3,7 @@ import type { Place } from '../gallery/coarse-here.ts';
 import { placeOfPart } from '../gallery/place-of-part.ts';
 import type { Material } from '../materials/material.ts';
 import type { ShownPage } from '../pages/page.ts';
+import type { Inside } from '../personal/inside.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import type { Site } from '../sites/site.ts';
 import type { LookedAt } from './looked-at.ts';
@@ -16,6 +17,8 @@ export interface CheckedPage {
   materials: ReadonlyMap<Id, Material>;
   /** Of all pictures of the site. */
   lookedAt: LookedAt;
+  /** What was found inside what stands on pages; of what was not looked into nothing is there. */
+  inside: Inside;
   /** Today where its maker is, as ISO 8601 writes it. */
   today: string;
 }

@@ -1,6 +1,7 @@
 import type { Id } from '../id.ts';
 import type { ShownPage } from '../pages/page.ts';
 import type { Material } from '../materials/material.ts';
+import type { Inside } from '../personal/inside.ts';
 import type { Site } from '../sites/site.ts';
 import type { GivenOut } from './given-out.ts';
 import type { Noticed } from './noticed.ts';
@@ -12,6 +13,8 @@ export interface CheckedSite extends Pick<Site, 'language' | 'offWall' | 'addres
   /** All of the site, by their ids. */
   materials: ReadonlyMap<Id, Material>;
   givenOut: GivenOut;
+  /** What was found inside what stands on pages. */
+  inside: Inside;
   /** Names of people its maker knows. */
   people: readonly string[];
   /** Today where its maker is, as ISO 8601 writes it. */

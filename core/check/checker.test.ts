@@ -2,6 +2,7 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { type ProjectDraft, draftArbitrary } from '../access/arbitrary-draft.ts';
 import { materialsOn } from '../pages/materials-on.ts';
+import type { Inside, InsideFound } from '../personal/inside.ts';
 import { Checker } from './checker.ts';
 import { nothingGivenOut } from './given-out.ts';
 import { type LookedAt, nothingLookedAt } from './looked-at.ts';
@@ -11,12 +12,15 @@ import { findingsOfSite } from './findings-of-site.ts';
 
 const today = '2026-11-29';
 /** Everything at once, without remembering anything. */
-function fromScratch({ pages, materials, site }: ProjectDraft, lookedAt: LookedAt): Map<string, Finding[]> {
+function fromScratch(
+  { pages, materials, site }: ProjectDraft,
+  lookedAt: LookedAt,
+  inside: Inside,
+): Map<string, Finding[]> {
   const known = new Map(materials.map((one) => [one.id, one]));
   const between = findingsOfSite({
     ...{ ...site, pages, today, materials: known },
-    givenOut: nothingGivenOut,
-    people: [],
+    ...{ givenOut: nothingGivenOut, inside, people },
   });
   return new Map(
     pages.map((page) => {
@@ -26,20 +30,27 @@ function fromScratch({ pages, materials, site }: ProjectDraft, lookedAt: LookedA
           return one ? [[id, one] as const] : [];
         }),
       );
-      const own = findingsOfPage({ page, site, today, lookedAt, materials: here });
+      const own = findingsOfPage({ page, site, today, lookedAt, inside, materials: here });
       return [page.id, [...own, ...(between.get(page.id) ?? [])]] as const;
     }),
   );
 }
 
+const people = ['Juno Pell'];
+const found = (kind: InsideFound['kind'], text: string): InsideFound => ({
+  ...{ kind, text, page: 0 },
+  regions: [{ x: 0.1, y: 0.1, width: 0.2, height: 0.1 }],
+});
+
 test('told of one change after another, it says what looking at everything again would say', () => {
   fc.assert(
     fc.property(
       draftArbitrary,
-      fc.array(fc.tuple(fc.nat(), fc.nat(), fc.string({ maxLength: 4 }), fc.nat(6)), { maxLength: 6 }),
+      fc.array(fc.tuple(fc.nat(), fc.nat(), fc.string({ maxLength: 4 }), fc.nat(7)), { maxLength: 6 }),
       (first, changes) => {
         let draft = first;
         let lookedAt = nothingLookedAt;
+        let inside: Inside = {};
         const checker = new Checker();
         const said = new Map<string, Finding[]>();
         const take = (change: Parameters<Checker['take']>[0]) => {
@@ -47,10 +58,11 @@ test('told of one change after another, it says what looking at everything again
             if (found) said.set(id, found);
             else said.delete(id);
           }
-          expect(said).toEqual(fromScratch(draft, lookedAt));
+          expect(said).toEqual(fromScratch(draft, lookedAt, inside));
         };
         take({
           site: draft.site,
+          people,
           between: { offWall: draft.site.offWall, address: draft.site.address },
           today,
           pages: draft.pages,
@@ -83,6 +95,9 @@ test('told of one change after another, it says what looking at everything again
             const groups = [draft.materials.map(({ id }) => id)];
             lookedAt = { ...nothingLookedAt, groups, warnings: { [other.id]: ['very-dark'] } };
             take({ lookedAt });
+          } else if (kind === 7 && other) {
+            inside = { [other.id]: [found('phone', text), found('name', 'Juno Pell')] };
+            take({ inside });
           }
         }
       },

@@ -2,6 +2,7 @@ import type { Id } from '../id.ts';
 import type { Material } from '../materials/material.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import type { ShownPage } from '../pages/page.ts';
+import type { Inside } from '../personal/inside.ts';
 import type { CheckedPage } from './checked-page.ts';
 import type { CheckedSite } from './checked-site.ts';
 import { type GivenOut, nothingGivenOut } from './given-out.ts';
@@ -16,6 +17,7 @@ export interface Changed {
   /** What is asked of a site where its pages are compared. */
   between?: Pick<CheckedSite, 'offWall' | 'address'>;
   lookedAt?: LookedAt;
+  inside?: Inside;
   givenOut?: GivenOut;
   /** Names of people the maker knows. */
   people?: readonly string[];
@@ -34,6 +36,7 @@ export interface Changed {
 export class Checker {
   #site: CheckedPage['site'] = { language: 'en', evidenceWanted: 0 };
   #lookedAt = nothingLookedAt;
+  #inside: Inside = {};
   #givenOut = nothingGivenOut;
   #people: readonly string[] = [];
   #today = '';
@@ -52,6 +55,7 @@ export class Checker {
     site,
     between,
     lookedAt,
+    inside,
     givenOut,
     people,
     today,
@@ -71,9 +75,10 @@ export class Checker {
     for (const id of goneMaterials) this.#materials.delete(id);
     for (const id of [...materials.map((one) => one.id), ...goneMaterials])
       for (const page of this.#standsOn.get(id) ?? []) stale.add(page);
-    if (site !== undefined || today !== undefined || lookedAt !== undefined) {
+    if (site !== undefined || today !== undefined || lookedAt !== undefined || inside !== undefined) {
       this.#site = site ?? this.#site;
       this.#lookedAt = lookedAt ?? this.#lookedAt;
+      this.#inside = inside ?? this.#inside;
       this.#today = today ?? this.#today;
       for (const id of this.#pages.keys()) stale.add(id);
     }
@@ -96,7 +101,7 @@ export class Checker {
     this.#between = findingsOfSite({
       ...this.#asked,
       ...{ language: this.#site.language, today: this.#today },
-      ...{ materials: this.#materials, givenOut: this.#givenOut, people: this.#people },
+      ...{ materials: this.#materials, givenOut: this.#givenOut, inside: this.#inside, people: this.#people },
       pages: [...this.#pages.values()],
     });
     const said = (all: typeof before, id: Id) => JSON.stringify(all.get(id) ?? []);
@@ -114,8 +119,8 @@ export class Checker {
       const one = this.#materials.get(id);
       if (one) materials.set(id, one);
     }
-    const lookedAt = this.#lookedAt;
-    return findingsOfPage({ page, site: this.#site, today: this.#today, lookedAt, materials });
+    const [lookedAt, inside] = [this.#lookedAt, this.#inside];
+    return findingsOfPage({ page, site: this.#site, today: this.#today, lookedAt, inside, materials });
   }
 
   #pagesWith(material: Id): Set<Id> {

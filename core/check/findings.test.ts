@@ -62,6 +62,7 @@ const checked = (
   site: englishSite,
   today: '2026-11-29',
   lookedAt: nothingLookedAt,
+  inside: {},
   materials: new Map([...four, ...materials].map((one) => [one.id, one])),
   ...more,
 });

@@ -14,6 +14,7 @@ const site = (fields: Partial<CheckedSite>): CheckedSite => ({
     pages: [page('a-project', 'project'), front],
     materials: new Map(),
     givenOut: nothingGivenOut,
+    inside: {},
     people: [],
   },
   ...fields,

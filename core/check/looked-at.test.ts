@@ -30,6 +30,7 @@ const checked = (
   today: '2026-11-30',
   materials: new Map(materials.map((one) => [one.id, one])),
   lookedAt: { ...nothingLookedAt, ...lookedAt },
+  inside: {},
 });
 
 describe('pictures that look alike', () => {

@@ -16,5 +16,6 @@ export const neededRules = [
   ] as const),
   'availability',
   'personal',
+  'inside',
 ] as const satisfies readonly RuleKey[];
 export type NeededRule = (typeof neededRules)[number];

@@ -1,4 +1,5 @@
 import type { Id } from '../id.ts';
+import type { BlackOut } from '../materials/fixes.ts';
 
 /** Needed: readers would miss it, or its maker would not like them to find it. Nice: better, but nothing waits for it. */
 export type Weight = 'needed' | 'nice';
@@ -19,6 +20,8 @@ export interface Noticed extends Spot {
   why: string;
   /** It is asked once on the whole site, and known again by this wherever it stands. */
   askedOnce?: string;
+  /** What on its material has to be black so that nothing of it is seen. */
+  blackOut?: readonly BlackOut[];
   /** What it speaks of, as it stands now: what was said about the finding counts as long as this stays the same. */
   of: string;
 }

@@ -32,6 +32,7 @@ const needs = (materials: object, fields: Partial<PageOf<'project'>> = {}) =>
     },
     () => true,
     today,
+    {},
   ).flatMap((one) => one.needs);
 
 test('counts works of others whose source or licence is not said, once each', () => {
@@ -66,7 +67,7 @@ test('counts parts of an outline that stay out because nobody filled them in', (
 });
 
 test('asks only about pages that go, and of those about what somebody can open', () => {
-  expect(publishNeeds(sample, () => false, today)).toEqual([]);
+  expect(publishNeeds(sample, () => false, today, {})).toEqual([]);
   expect(needs({ alt: '' }, { height: 'private' })).toEqual([]);
 });
 
@@ -81,6 +82,7 @@ test('is silent about what its maker lets stand, until that is another thing', (
       },
       () => true,
       today,
+      {},
     ).flatMap((one) => one.needs);
   expect(withAlt([])).toEqual([{ kind: 'alt', count: 2 }]);
   expect(withAlt([alt])).toEqual([{ kind: 'alt', count: 1 }]);
@@ -95,6 +97,7 @@ test('asks about everything that a rule calls Needed', () => {
         for (const { weight, rule } of findingsOfPage({
           ...{ page, site: draft.site, today, materials },
           lookedAt: nothingLookedAt,
+          inside: {},
         }))
           if (weight === 'needed') expect(neededRules).toContain(rule);
       }

@@ -4,6 +4,7 @@ import type { Id } from '../id.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { pageName } from '../pages/page-kinds.ts';
 import { isShown } from '../pages/page.ts';
+import type { Inside } from '../personal/inside.ts';
 import type { Draft } from '../sites/site.ts';
 import { nothingLookedAt } from './looked-at.ts';
 import { findingsOfPage } from './findings-of-page.ts';
@@ -26,9 +27,15 @@ export interface PageToMend {
  *
  * @param going which pages are asked about, besides being open to anybody
  * @param today as ISO 8601 writes it
+ * @param inside what was found inside what stands on pages
  * @returns pages with at least one need, in the order of the draft
  */
-export function publishNeeds(draft: Draft, going: (page: Id) => boolean, today: string): PageToMend[] {
+export function publishNeeds(
+  draft: Draft,
+  going: (page: Id) => boolean,
+  today: string,
+  inside: Inside,
+): PageToMend[] {
   const known = new Map(draft.materials.map((one) => [one.id, one]));
   return draft.pages.flatMap((page) => {
     if (!isShown(page) || !going(page.id)) return [];
@@ -40,8 +47,8 @@ export function publishNeeds(draft: Draft, going: (page: Id) => boolean, today: 
       }),
     );
     const found = findingsOfPage({
-      ...{ page, site: draft.site, today, materials },
-      // None of what is noticed by looking at pictures is ever Needed.
+      ...{ page, site: draft.site, today, inside, materials },
+      // None of what is noticed by how pictures look is ever Needed.
       lookedAt: nothingLookedAt,
     }).filter((finding) => finding.weight === 'needed' && waivedBecause(draft.site.waived, finding) === null);
     const needs = neededRules

@@ -18,6 +18,7 @@ import { looksAlike } from './findings/looks-alike.ts';
 import { outlineUnfilled } from './findings/outline-unfilled.ts';
 import { partUnfinished } from './findings/part-unfinished.ts';
 import { personalData } from './findings/personal-data.ts';
+import { personalInside } from './findings/personal-inside.ts';
 import { pictureCoarse } from './findings/picture-coarse.ts';
 import { pictureCount } from './findings/picture-count.ts';
 import { picturePoor } from './findings/picture-poor.ts';
@@ -47,6 +48,7 @@ export const rules = {
   'left-over': leftOverWords,
   availability: availabilityOver,
   personal: personalData,
+  inside: personalInside,
   'alt-unhelpful': altUnhelpful,
   unfinished: partUnfinished,
   evidence: evidenceWanted,

@@ -16,6 +16,9 @@ export const regionSchema = z
   );
 export type Region = z.infer<typeof regionSchema>;
 
+/** So many regions of a picture or document can be black. */
+export const mostBlackOuts = 100;
+
 /** Parts of a picture or page that nobody may see; `page` counts from 0 and is 0 for a picture. */
 export const blackOutSchema = regionSchema.safeExtend({ page: z.number().int().min(0).max(9999).default(0) });
 export type BlackOut = z.infer<typeof blackOutSchema>;
@@ -32,7 +35,10 @@ export const fixesSchema = z.object({
   brightness: light.optional(),
   contrast: light.optional(),
   /** On the upright original, before any turn: it covers the same thing however the picture is turned and cut. */
-  blackOut: z.array(blackOutSchema).max(100, 'At most 100 regions can be blacked out.').optional(),
+  blackOut: z
+    .array(blackOutSchema)
+    .max(mostBlackOuts, `At most ${mostBlackOuts} regions can be blacked out.`)
+    .optional(),
   /** Degrees clockwise. What is more or less than a quarter turn is cut to a frame without empty corners. */
   turn: z.number().gt(-180).max(180).optional(),
   /** Of a document: pages that lie on their side or head, each with the quarters it is turned by, clockwise. */

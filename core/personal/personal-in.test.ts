@@ -24,6 +24,7 @@ describe('what somebody can be found by', () => {
     ['Née le 4 mai 2009 au bord de mer.', 'fr', 'birth-date', '4 mai 2009'],
     ['Student no. 4410872, year two.', 'en', 'student-number', '4410872'],
     ['Matr.-Nr. 4410872', 'de', 'student-number', '4410872'],
+    ['Student number S-2047-1183', 'en', 'student-number', 'S-2047-1183'],
     ['It stands at 40.2066, -075.4675 now.', 'en', 'coordinates', '40.2066, -075.4675'],
     ['It stands at 54°19′16″N 10°08′05″E.', 'en', 'coordinates', '54°19′16″N 10°08′05″E'],
   ])('%s', (text, language, kind, found) => {
@@ -38,6 +39,8 @@ describe('what somebody can be found by', () => {
     'Part no. 4410872331, 20 pieces',
     '1200 × 800 × 45 mm, 745 minutes a tide',
     'Shares of 0.4421, 0.5512',
+    'Registration: 2026-05-21',
+    'Registration 21/05/2026',
     'The npm package @wren/tides at version 3.1.24',
     '192.168.10.121',
     'IBAN GB33 BUKB 2020 1555 5555 55',

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Route } from '#contract/route.ts';
+import { importReplySchema } from '#contract/materials.ts';
 import { getPublishJob, type PublishJob, startPublish } from '#contract/publishing.ts';
 import { type SiteState } from '#contract/site-state.ts';
 import { getSite } from '#contract/sites.ts';
@@ -30,6 +31,18 @@ export class RemoteMaker {
     const said: unknown = await reply.json();
     if (!reply.ok) throw new Error(`${reply.status} ${JSON.stringify(said)}`);
     return route.reply.parse(said) as z.output<R>;
+  }
+
+  /** Puts a file into what is gathered. @returns its material */
+  async upload(site: string, name: string, contents: Uint8Array<ArrayBuffer>): Promise<string> {
+    const reply = await fetch(`${this.origin}/api/sites/${site}/materials?name=${encodeURIComponent(name)}`, {
+      method: 'POST',
+      headers: { origin: this.origin, cookie: this.#cookie, 'content-type': 'application/octet-stream' },
+      body: contents,
+    });
+    const said: unknown = await reply.json();
+    if (!reply.ok) throw new Error(`${reply.status} ${JSON.stringify(said)}`);
+    return importReplySchema.parse(said).material;
   }
 
   state(site: string): Promise<SiteState> {

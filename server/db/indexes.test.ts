@@ -13,6 +13,7 @@ import {
   stayOnServer,
 } from '#contract/account.ts';
 import { lookAtPictures } from '#contract/pictures.ts';
+import { readInside } from '#contract/inside.ts';
 import { findInWords } from '#contract/materials.ts';
 import { changePage, createPage } from '#contract/pages.ts';
 import { changeComment, listComments } from '#contract/comments.ts';
@@ -137,6 +138,8 @@ const others = `
   insert into material (id, account_id, kind, original, file_name, bytes, title, caption, alt, facts, fixes, revision)
     select 'm' || n, 'a' || (n % 2000 + 1), 'picture', md5('o' || n), '', 1, '', '', '', '{}', '{}', n
       from generate_series(1, 20000) n;
+  insert into picture_words (original, page, version, words)
+    select 'words' || n, 0, 1, '[]' from generate_series(1, 4000) n;
   insert into picture_feature (original, version, features)
     select md5('o' || n), 1, '{}' from generate_series(1, 20000) n;
   insert into edit (site_id, label, changes) select 's' || (n % 2000 + 1), '', '[]' from generate_series(1, 20000) n;
@@ -296,6 +299,7 @@ async function aDay(): Promise<void> {
   await maker.call(checkAddress, { params: { ...params, address: 'tide-walls' } });
   await maker.call(findInWords, { params, body: { query: 'plan' } });
   await maker.call(lookAtPictures, { params });
+  await maker.call(readInside, { params });
   const job = await maker.publish(site.id);
   await maker.publish(site.id);
   const { passes } = await maker.call(makePasses, {

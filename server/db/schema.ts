@@ -15,7 +15,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { CommentedPicture, CommentMails, CommentState } from '#core/comments/comment.ts';
 import type { Fixes } from '#core/materials/fixes.ts';
-import type { DocumentContent } from '#core/materials/document.ts';
+import type { DocumentContent, PageWord } from '#core/materials/document.ts';
 import type { LinkState } from '#core/materials/link.ts';
 import type { MaterialFacts, MaterialKind } from '#core/materials/material.ts';
 import { mine, type Provenance } from '#core/credits/provenance.ts';
@@ -473,6 +473,20 @@ export const pictureFeatures = pgTable(
     features: jsonb('features').$type<PictureFeatures>().notNull(),
   },
   (table) => [primaryKey({ columns: [table.original, table.version] })],
+);
+
+/** Words that were read in a picture, or in a page of a document that is one, once for each original. */
+export const pictureWords = pgTable(
+  'picture_words',
+  {
+    original: text('original').notNull(),
+    /** From 0; 0 of a picture. */
+    page: integer('page').notNull(),
+    version: integer('version').notNull(),
+    /** Null where it could not be read. */
+    words: jsonb('words').$type<PageWord[]>(),
+  },
+  (table) => [primaryKey({ columns: [table.original, table.page, table.version] })],
 );
 
 /** What was read out of a document, once for each original; the version of the reading is part of the key. */

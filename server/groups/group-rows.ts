@@ -39,6 +39,15 @@ export function groupOf(row: GroupRow, secret: Buffer, counts: { joined: number;
   };
 }
 
+/** Names of everybody in an account's groups. */
+export async function peopleOf(db: Database, account: string): Promise<string[]> {
+  const rows = await db
+    .select({ people: groups.people })
+    .from(groups)
+    .where(and(eq(groups.accountId, account), isNull(groups.deletedAt)));
+  return rows.flatMap(({ people }) => people.map(({ name }) => name));
+}
+
 /** An account's groups, the oldest first. */
 export async function groupsOf(db: Database, account: string, secret: Buffer): Promise<Group[]> {
   const rows = await db

@@ -2,6 +2,8 @@ import { availableParallelism } from 'node:os';
 import { pathToFileURL } from 'node:url';
 import { Piscina } from 'piscina';
 import type { PictureFeatures } from '#core/gallery/picture-features.ts';
+import type { InsideFound } from '#core/personal/inside.ts';
+import type { LookInside } from '../inside/look-inside.ts';
 
 /** Pictures to be compared, each in the same place of all four. */
 export interface Compared {
@@ -15,7 +17,7 @@ export interface Compared {
 /** Threads that had nothing to do for this long are ended, in ms. */
 const idleMs = 20_000;
 
-/** Threads in which pictures are told apart, so that whoever saves meanwhile does not wait for it. */
+/** Threads in which pictures are told apart and files looked through, so that whoever saves meanwhile does not wait for it. */
 export class Looking {
   readonly #threads: Piscina;
 
@@ -38,6 +40,11 @@ export class Looking {
   /** Reads what tells a picture from others out of its small preview; null where the bytes are no picture. */
   async features(preview: Uint8Array): Promise<PictureFeatures | null> {
     return (await this.#threads.run(preview, { name: 'features' })) as PictureFeatures | null;
+  }
+
+  /** @see lookInside */
+  async inside(file: LookInside): Promise<InsideFound[]> {
+    return (await this.#threads.run(file, { name: 'inside' })) as InsideFound[];
   }
 
   /** Ends the threads; what is being looked at is given up. */

@@ -13,6 +13,7 @@ import {
   materials,
   passTrees,
   pictureFeatures,
+  pictureWords,
   releasePieces,
   releases,
   renderedPages,
@@ -183,6 +184,8 @@ async function sweepIn(
   for (const { original } of await db.select({ original: pictureFeatures.original }).from(pictureFeatures))
     if (!originals.has(original))
       await db.delete(pictureFeatures).where(eq(pictureFeatures.original, original));
+  for (const { original } of await db.selectDistinct({ original: pictureWords.original }).from(pictureWords))
+    if (!originals.has(original)) await db.delete(pictureWords).where(eq(pictureWords.original, original));
   for (const hash of old) {
     const size = await blobs.removeIfOlder(hash, before);
     if (size === null) continue;

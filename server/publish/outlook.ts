@@ -10,18 +10,20 @@ import { releasable } from '#core/release/released.ts';
 import { withStaying } from '#core/release/staying.ts';
 import type { Draft } from '#core/sites/site.ts';
 import type { Database } from '../db/connect.ts';
+import type { Insides } from '../inside/insides.ts';
 import { passRows } from '../passes/pass-rows.ts';
 import { hadNow } from '../sites/had-now.ts';
 import type { SiteRow } from '../sites/load-draft.ts';
 
 /** What publishing a draft now would come to: which readers could open more or less, and what is Needed on the pages that go. */
 export async function outlook(
-  db: Database,
+  { db, insides }: { db: Database; insides: Insides },
   site: SiteRow,
   draft: Draft,
   staying: readonly Id[],
   now: Date,
 ): Promise<Outlook> {
+  const today = now.toISOString().slice(0, 10);
   const had = (await hadNow(db, site))?.now ?? null;
   const stays = new Set(staying);
   const next = withStaying(had, draft, stays);
@@ -45,6 +47,11 @@ export async function outlook(
       return gains.length + loses.length > 0 ? [{ reader, gains: named(gains), loses: named(loses) }] : [];
     }),
     // What readers have already was asked about when it went to them.
-    needed: publishNeeds(next, (page) => changed.has(page), now.toISOString().slice(0, 10)),
+    needed: publishNeeds(
+      next,
+      (page) => changed.has(page),
+      today,
+      (await insides.known(next, [], today)).inside,
+    ),
   };
 }

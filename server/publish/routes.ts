@@ -14,6 +14,7 @@ import {
 import { makerOf } from '../accounts/sessions.ts';
 import { handle } from '../http/handle.ts';
 import { notFound } from '../http/problem.ts';
+import type { Insides } from '../inside/insides.ts';
 import { differences } from '#core/release/differences.ts';
 import { hadNow } from '../sites/had-now.ts';
 import { liveStatement } from '../sites/live-statement.ts';
@@ -29,7 +30,10 @@ import {
   setTimesOf,
 } from './set-time-rows.ts';
 
-export function publishRoutes(app: FastifyInstance, deps: PublishSiteDeps & { now: () => Date }): void {
+export function publishRoutes(
+  app: FastifyInstance,
+  deps: PublishSiteDeps & { insides: Insides; now: () => Date },
+): void {
   const { db, open, published, jobs, now } = deps;
   const liveNow = async (account: string, id: string) => {
     const site = await ownSite(db, account, id);
@@ -49,7 +53,7 @@ export function publishRoutes(app: FastifyInstance, deps: PublishSiteDeps & { no
 
   handle(app, publishOutlook, async ({ params, body }, request) => {
     const { site, draft } = await draftAt(db, makerOf(request).id, params.site);
-    return outlook(db, site, draft, body.staying, now());
+    return outlook(deps, site, draft, body.staying, now());
   });
 
   handle(app, compareRelease, async ({ params }, request) => {

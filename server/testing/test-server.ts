@@ -94,6 +94,7 @@ export class TestServer {
       blobs,
       reading,
       looking: join(root, 'dist/looking.js'),
+      letters: join(root, 'dist/letters'),
       assets,
       config,
       secret: await secretIn(folder),

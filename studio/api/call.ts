@@ -58,7 +58,7 @@ export async function refusalFrom(status: number, body: unknown): Promise<Refusa
  */
 export async function call<P extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
   route: Route<P, B, R>,
-  input: { params?: Record<string, string>; body?: z.input<B> } = {},
+  input: { params?: Record<string, string>; body?: z.input<B>; signal?: AbortSignal } = {},
 ): Promise<z.output<R>> {
   const url = route.path.replace(/:(\w+)/g, (_, name: string) =>
     encodeURIComponent(input.params?.[name] ?? ''),
@@ -67,6 +67,7 @@ export async function call<P extends z.ZodType, B extends z.ZodType, R extends z
   try {
     response = await fetch(url, {
       method: route.method,
+      ...(input.signal && { signal: input.signal }),
       ...(input.body === undefined
         ? {}
         : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(input.body) }),

@@ -8,8 +8,9 @@ import { useGroups } from '../api/use-groups.ts';
 import { useSite } from '../api/site-context.tsx';
 import { useLooks } from '../materials/use-looks.ts';
 import { storeOf } from './use-findings.ts';
+import { useInside } from './use-inside.ts';
 
-/** Has the rules look at what is no part of the draft too: what its pictures look like, what was given out of it, and whom its maker knows. */
+/** Has the rules look at what is no part of the draft too: what its pictures look like and what is inside them, what was given out of it, and whom its maker knows. */
 export function useBesides(): void {
   const { state } = useSite();
   const { id } = state.site;
@@ -39,6 +40,7 @@ export function useBesides(): void {
     [passes.data, handIns.data],
   );
   const known = useGroups().data?.groups;
+  const inside = useInside().data?.inside;
   const { by } = state.site;
   // Whoever made the site is named on it anyway.
   const people = useMemo(
@@ -49,9 +51,10 @@ export function useBesides(): void {
     () =>
       storeOf(id).tellBesides({
         ...(lookedAt && { lookedAt }),
+        ...(inside && { inside }),
         ...(givenOut && { givenOut }),
         ...(people && { people }),
       }),
-    [id, lookedAt, givenOut, people],
+    [id, lookedAt, inside, givenOut, people],
   );
 }

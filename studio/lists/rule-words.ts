@@ -14,6 +14,7 @@ export const ruleWords: Readonly<Record<RuleKey | SiteRuleKey, string>> = {
   'left-over': 'Words meant to be replaced',
   availability: 'Days of an availability',
   personal: 'What somebody can be found by',
+  inside: 'The same inside documents and pictures',
   'alt-unhelpful': 'Alt text that says nothing',
   unfinished: 'Parts that are not finished',
   evidence: 'Evidence',

@@ -77,6 +77,8 @@ function inWords({ kind, count }: Outlook['needed'][number]['needs'][number]): s
       return 'free until a day that has passed';
     case 'personal':
       return `${plural(count, 'thing')} that somebody can be found by`;
+    case 'inside':
+      return `${plural(count, 'thing')} that somebody can be found by inside documents and pictures`;
   }
 }
 

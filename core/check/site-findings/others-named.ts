@@ -2,42 +2,18 @@ import type { Id } from '../../id.ts';
 import { pageName } from '../../pages/page-kinds.ts';
 import type { ShownPage } from '../../pages/page.ts';
 import { textsIn } from '../../parts/texts-in.ts';
+import { byFirstWord, type ByFirstWord, namesIn } from '../../personal/names-in.ts';
 import { plural } from '../../words/plural.ts';
+import { stillSeen } from '../../personal/still-seen.ts';
+import { called, standingOn } from '../checked-page.ts';
 import type { CheckedSite, NoticedOnSite } from '../checked-site.ts';
-
-/** Shorter names than this, in letters, are too often another word. */
-const fewestLetters = 3;
-
-const wordsOf = (text: string): string[] => text.normalize('NFC').match(/[\p{L}\p{N}-]+/gu) ?? [];
-
-/** Names by their first word, so that a text is gone through once, however many there are. */
-type ByFirstWord = ReadonlyMap<string, readonly { name: string; words: readonly string[] }[]>;
-
-function byFirstWord(names: readonly string[]): ByFirstWord {
-  const known = new Map<string, { name: string; words: string[] }[]>();
-  for (const name of new Set(names.map((one) => one.trim()))) {
-    const words = wordsOf(name);
-    const [first] = words;
-    if (first === undefined || (words.length === 1 && first.length < fewestLetters)) continue;
-    known.set(first, [...(known.get(first) ?? []), { name, words }]);
-  }
-  return known;
-}
-
-/** Which names stand in a text, written as they are: `mark` is no Mark. */
-function namesIn(text: string, known: ByFirstWord): string[] {
-  const words = wordsOf(text);
-  return words.flatMap((word, at) =>
-    (known.get(word) ?? [])
-      .filter((one) => one.words.every((part, further) => words[at + further] === part))
-      .map(({ name }) => name),
-  );
-}
 
 interface Named {
   name: string;
   /** The part in which it stands first; null: above all of them. */
-  part: Id | null;
+  part: Id | 'opening' | null;
+  /** Inside which document or picture of it; null: in its words. */
+  material: Id | null;
 }
 
 /** Names on pages by what was looked for: a page that did not change is not gone through again. */
@@ -51,7 +27,7 @@ function namedOn(page: ShownPage, people: readonly string[]): Named[] {
   const found = new Map<string, Named>();
   const look = (part: Id | null, texts: readonly string[]) => {
     for (const name of texts.flatMap((text) => namesIn(text, memory.known)))
-      if (!found.has(name)) found.set(name, { name, part });
+      if (!found.has(name)) found.set(name, { name, part, material: null });
   };
   look(null, [page.title, page.summary, ...('facts' in page ? textsIn(page.facts) : [])]);
   for (const part of page.parts) look(part.id, textsIn(part));
@@ -60,23 +36,39 @@ function namedOn(page: ShownPage, people: readonly string[]): Named[] {
   return all;
 }
 
+/** Names to be read inside the documents and pictures of a page. */
+function namedInside(page: ShownPage, { materials, inside }: CheckedSite): Named[] {
+  return standingOn(page).flatMap(({ material, part }) => {
+    const one = materials.get(material);
+    if (!one) return [];
+    return (inside[material] ?? []).flatMap((found) =>
+      found.kind === 'name' && stillSeen(found, one.fixes) ? { name: found.text, part, material } : [],
+    );
+  });
+}
+
 /**
- * People whom the maker keeps in groups and names on pages: whether they may be named is asked once, wherever it is. What is said of
- * pictures and stands in documents is not gone through.
+ * People whom the maker keeps in groups and names on pages, in words or inside what stands there: whether they may be named is asked
+ * once, wherever it is. What is said of pictures is not gone through.
  */
-export function othersNamed({ pages, people }: CheckedSite): NoticedOnSite[] {
+export function othersNamed(site: CheckedSite): NoticedOnSite[] {
+  const { pages, people, materials } = site;
   if (people.length === 0) return [];
-  const where = new Map<string, { page: ShownPage; part: Id | null }[]>();
-  for (const page of [...pages].sort((a, b) => (a.id < b.id ? -1 : 1)))
-    for (const { name, part } of namedOn(page, people))
-      where.set(name, [...(where.get(name) ?? []), { page, part }]);
+  const where = new Map<string, (Named & { page: ShownPage })[]>();
+  for (const page of [...pages].sort((a, b) => (a.id < b.id ? -1 : 1))) {
+    const onPage = new Map<string, Named>();
+    for (const named of [...namedOn(page, people), ...namedInside(page, site)])
+      if (!onPage.has(named.name)) onPage.set(named.name, named);
+    for (const [name, named] of onPage) where.set(name, [...(where.get(name) ?? []), { ...named, page }]);
+  }
   return [...where].flatMap(([name, [first, ...others]]) => {
     if (!first) return [];
+    const within = first.material === null ? undefined : materials.get(first.material);
     const more = others.length === 0 ? '' : ` and ${plural(others.length, 'more page', 'more pages')}`;
     return {
-      ...{ weight: 'nice' as const, page: first.page.id, part: first.part, material: null },
+      ...{ weight: 'nice' as const, page: first.page.id, part: first.part, material: first.material },
       ...{ of: name, askedOnce: name },
-      says: `${name} is named on ${pageName(first.page)}${more}.`,
+      says: `${name} is named ${within ? `in ${called(within)} ` : ''}on ${pageName(first.page)}${more}.`,
       why: 'Whoever is named can be found by it. Ask whether they may be, and let it stand once they say yes; else initials will do.',
     };
   });

@@ -19,6 +19,7 @@ import { Segments } from '../../ui/segments.tsx';
 import { Lists } from './lists/lists.tsx';
 import { LetStandList, type Stands } from './let-stand-list.tsx';
 import { PageFindings } from './page-findings.tsx';
+import { ReadPictures } from './read-pictures.tsx';
 import { GoodOrder } from './good-order.tsx';
 import { SecondLooks } from './second-look/second-looks.tsx';
 
@@ -34,10 +35,12 @@ const count = (looked: readonly Looked[], weight: Weight): number =>
 function List({
   looked,
   weight,
+  onMended,
   onWaive,
 }: {
   looked: readonly Looked[];
   weight: Weight;
+  onMended: () => void;
   onWaive: (finding: Finding, reason: string) => void;
 }) {
   return (
@@ -47,6 +50,7 @@ function List({
           key={`${weight} ${page.id}`}
           page={page}
           findings={findings.filter((one) => one.weight === weight)}
+          onMended={onMended}
           onWaive={onWaive}
         />
       ))}
@@ -68,6 +72,9 @@ export function Check() {
   const leftOf = useLeftOf();
   const undoNotice = useUndoNotice();
   const standing = useRef<HTMLElement>(null);
+  const heading = useRef<HTMLHeadingElement>(null);
+  // What was pressed goes with the finding it stood at.
+  const mended = () => heading.current?.focus();
   const { looked, stands } = useMemo(() => {
     const told: Looked[] = [];
     const stood: Stands[] = [];
@@ -97,7 +104,9 @@ export function Check() {
   return (
     <div className="px-4 pt-5 pb-28 md:px-6">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-3 pb-5">
-        <h1>Check</h1>
+        <h1 ref={heading} tabIndex={-1}>
+          Check
+        </h1>
         {!looking && !failed && <GoodOrder good={good} of={going.length} />}
         <SaveWords />
         <Button asChild className="ml-auto">
@@ -124,6 +133,7 @@ export function Check() {
               ]}
               onChange={setChosen}
             />
+            <ReadPictures />
             <section aria-labelledby="going" className="grid grid-cols-[minmax(0,1fr)] gap-4">
               <h2 id="going" className="sr-only">
                 On the pages that readers get
@@ -137,7 +147,7 @@ export function Check() {
                       : none[weight]}
                 </p>
               )}
-              <List looked={going} weight={weight} onWaive={waive} />
+              <List looked={going} weight={weight} onMended={mended} onWaive={waive} />
             </section>
             {keptHas > 0 && (
               <section aria-labelledby="kept" className="grid grid-cols-[minmax(0,1fr)] gap-4 pt-4">
@@ -147,7 +157,7 @@ export function Check() {
                     {plural(keptHas, 'thing')}, for when you show them
                   </em>
                 </h2>
-                <List looked={kept} weight={weight} onWaive={waive} />
+                <List looked={kept} weight={weight} onMended={mended} onWaive={waive} />
               </section>
             )}
             <LetStandList

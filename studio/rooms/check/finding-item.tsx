@@ -8,6 +8,7 @@ import { AltField } from '../../materials/alt-field.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { Button } from '../../ui/button.tsx';
 import { LetStand } from './let-stand.tsx';
+import { useBlackOut } from './use-black-out.ts';
 import { wayTo } from './way-to.ts';
 
 const signs = {
@@ -21,18 +22,21 @@ interface FindingItemProps {
   /** It is being mended here. */
   open: boolean;
   onOpen: (open: boolean) => void;
+  /** It was mended by one press, and will be gone in a moment. */
+  onMended: () => void;
   /** Its maker lets it stand, and says why. */
   onWaive: (reason: string) => void;
 }
 
 /** One thing that was noticed: what, why, the way there, and what can be done about it here. */
-export function FindingItem({ finding, kind, open, onOpen, onWaive }: FindingItemProps) {
+export function FindingItem({ finding, kind, open, onOpen, onMended, onWaive }: FindingItemProps) {
   const { state } = useSite();
   const below = useId();
   const { Icon, look, heard } = signs[finding.weight];
   const material = state.materials.find(({ id }) => id === finding.material);
   const isAlt = finding.rule === 'alt' || finding.rule === 'alt-unhelpful';
   const picture = isAlt && material?.kind === 'picture' ? material : null;
+  const blackOut = useBlackOut(finding, material);
   return (
     <li className="border-t border-line py-2.5 first:border-t-0">
       <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
@@ -46,6 +50,18 @@ export function FindingItem({ finding, kind, open, onOpen, onWaive }: FindingIte
           {picture && (
             <Button small aria-expanded={open} aria-controls={below} onClick={() => onOpen(!open)}>
               {open ? 'Done' : 'Write it here'}
+              <span className="sr-only">: {finding.says}</span>
+            </Button>
+          )}
+          {blackOut && (
+            <Button
+              small
+              onClick={() => {
+                blackOut();
+                onMended();
+              }}
+            >
+              Black it out
               <span className="sr-only">: {finding.says}</span>
             </Button>
           )}

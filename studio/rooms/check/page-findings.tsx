@@ -7,6 +7,7 @@ import { FindingItem } from './finding-item.tsx';
 interface PageFindingsProps {
   page: Page;
   findings: readonly Finding[];
+  onMended: () => void;
   onWaive: (finding: Finding, reason: string) => void;
 }
 
@@ -14,7 +15,7 @@ interface PageFindingsProps {
  * What was noticed on one page. What is being mended here stays where it stands until its maker is done with it, although nothing
  * is wrong with it any more after the first letter.
  */
-export function PageFindings({ page, findings, onWaive }: PageFindingsProps) {
+export function PageFindings({ page, findings, onMended, onWaive }: PageFindingsProps) {
   const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
   const [kept, setKept] = useState<readonly Finding[]>([]);
   const found = new Map(findings.map((one) => [one.key, one]));
@@ -46,6 +47,7 @@ export function PageFindings({ page, findings, onWaive }: PageFindingsProps) {
             kind={page.kind}
             open={open.has(finding.key)}
             onOpen={(opened) => onOpen(finding.key, opened)}
+            onMended={onMended}
             onWaive={(reason) => onWaive(finding, reason)}
           />
         ))}

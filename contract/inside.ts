@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { insideFoundSchema } from '#core/personal/inside.ts';
+import { atSite, nothing } from './at-site.ts';
+import { route } from './route.ts';
+
+const reply = z.object({
+  /** Pictures, and pages that are pictures, in which words were not looked for yet. */
+  unread: z.number().int().nonnegative(),
+  /** In which none could be looked for. */
+  unreadable: z.number().int().nonnegative(),
+  /** By material; of those that stand on pages. */
+  inside: z.record(z.string(), z.array(insideFoundSchema)),
+});
+
+/** What somebody could be found by inside the documents and pictures on a site's pages, as far as it was looked for. */
+export const getInside = route({
+  method: 'GET',
+  path: '/api/sites/:site/inside',
+  params: atSite,
+  body: nothing,
+  reply,
+});
+
+/** Reads words in pictures for some seconds, once each. A caller that goes away stops it; what was read by then is kept. */
+export const readInside = route({
+  method: 'POST',
+  path: '/api/sites/:site/inside/read',
+  params: atSite,
+  body: nothing,
+  reply,
+});
+export type KnownInside = z.infer<typeof reply>;

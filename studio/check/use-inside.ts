@@ -1,0 +1,65 @@
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { getInside, type KnownInside, readInside } from '#contract/inside.ts';
+import { call } from '../api/call.ts';
+import { useSite } from '../api/site-context.tsx';
+
+const keyOf = (site: string) => ['inside', site] as const;
+
+/** What is known of the insides of documents and pictures on the pages; asked anew after every saved change. */
+export function useInside() {
+  const { state } = useSite();
+  const { id } = state.site;
+  return useQuery({
+    queryKey: [...keyOf(id), state.revision],
+    queryFn: () => call(getInside, { params: { site: id } }),
+    placeholderData: keepPreviousData,
+  });
+}
+
+export interface ReadingPictures {
+  /** How many were to be read when it began; null while nothing is read. */
+  of: number | null;
+  problem: Error | null;
+  start: () => void;
+  stop: () => void;
+}
+
+/** Has words read in the pictures of the site, some at a time, until all are read or somebody stops it. */
+export function useReadingPictures(unread: number): ReadingPictures {
+  const { state } = useSite();
+  const { id } = state.site;
+  const client = useQueryClient();
+  const [of, setOf] = useState<number | null>(null);
+  const [problem, setProblem] = useState<Error | null>(null);
+  const running = useRef<AbortController | null>(null);
+  // Whoever leaves the room has it stopped; what was read is kept.
+  useEffect(() => () => running.current?.abort(), [id]);
+  const read = async (signal: AbortSignal) => {
+    for (let left = unread; left > 0;) {
+      const known: KnownInside = await call(readInside, { params: { site: id }, signal });
+      client.setQueriesData({ queryKey: keyOf(id) }, known);
+      // None of what is left can be read now, such as where another window put it away.
+      if (known.unread >= left) return;
+      left = known.unread;
+    }
+  };
+  return {
+    of,
+    problem,
+    start: () => {
+      const mine = new AbortController();
+      running.current = mine;
+      setProblem(null);
+      setOf(unread);
+      void read(mine.signal)
+        .catch((error: unknown) => {
+          if (!mine.signal.aborted) setProblem(error instanceof Error ? error : new Error(String(error)));
+        })
+        .finally(() => {
+          if (running.current === mine) setOf(null);
+        });
+    },
+    stop: () => running.current?.abort(),
+  };
+}
