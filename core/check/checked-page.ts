@@ -12,7 +12,7 @@ import type { Spot } from './noticed.ts';
 /** What a rule looks at: one page with what stands on it. */
 export interface CheckedPage {
   page: ShownPage;
-  site: Pick<Site, 'language' | 'evidenceWanted'>;
+  site: Pick<Site, 'language' | 'evidenceWanted' | 'underAge'>;
   /** What stands on the page, by its id. */
   materials: ReadonlyMap<Id, Material>;
   /** Of all pictures of the site. */

@@ -7,7 +7,7 @@ import type { GivenOut } from './given-out.ts';
 import type { Noticed } from './noticed.ts';
 
 /** What a rule looks at that compares pages with each other. */
-export interface CheckedSite extends Pick<Site, 'language' | 'offWall' | 'address'> {
+export interface CheckedSite extends Pick<Site, 'language' | 'underAge' | 'offWall' | 'address'> {
   /** Those that are looked at, in no order. */
   pages: readonly ShownPage[];
   /** All of the site, by their ids. */

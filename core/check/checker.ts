@@ -34,7 +34,7 @@ export interface Changed {
  * something changed that all pages depend on. What compares pages is looked at after every change; it is quick.
  */
 export class Checker {
-  #site: CheckedPage['site'] = { language: 'en', evidenceWanted: 0 };
+  #site: CheckedPage['site'] = { language: 'en', evidenceWanted: 0, underAge: false };
   #lookedAt = nothingLookedAt;
   #inside: Inside = {};
   #givenOut = nothingGivenOut;
@@ -100,7 +100,7 @@ export class Checker {
     const before = this.#between;
     this.#between = findingsOfSite({
       ...this.#asked,
-      ...{ language: this.#site.language, today: this.#today },
+      ...{ language: this.#site.language, underAge: this.#site.underAge, today: this.#today },
       ...{ materials: this.#materials, givenOut: this.#givenOut, inside: this.#inside, people: this.#people },
       pages: [...this.#pages.values()],
     });

@@ -6,7 +6,14 @@ import { nothingGivenOut } from './given-out.ts';
 import { findingsOfSite } from './findings-of-site.ts';
 
 const english = {
-  ...{ language: 'en' as const, today: '2026-11-30', givenOut: nothingGivenOut, inside: {}, people: [] },
+  ...{
+    language: 'en' as const,
+    underAge: false,
+    today: '2026-11-30',
+    givenOut: nothingGivenOut,
+    inside: {},
+    people: [],
+  },
   ...{ materials: new Map(), offWall: [], address: null },
 };
 const of = (pages: ShownPage[], offWall: string[] = [], address: string | null = null) =>

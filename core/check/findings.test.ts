@@ -52,7 +52,7 @@ const project = (fields: Partial<PageOf<'project'>> = {}): PageOf<'project'> => 
   ...fields,
 });
 const four = ['a-picture', 'b-picture', 'c-picture', 'd-picture'].map((id) => picture(id));
-const englishSite: CheckedPage['site'] = { language: 'en', evidenceWanted: 0 };
+const englishSite: CheckedPage['site'] = { language: 'en', evidenceWanted: 0, underAge: false };
 const checked = (
   page: PageOf<'project'>,
   materials: readonly Material[] = [],
@@ -401,6 +401,21 @@ describe('what somebody can be found by', () => {
     expect(
       says('personal', checked(page, [picture('b-picture', { fileName: '030 23125 014.jpg' })])),
     ).toEqual([]);
+  });
+
+  test('all of it where its maker is under 18, and it says whom to ask', () => {
+    const page = project({
+      parts: [part('contact', { words: 'ana@school.example' })] as never,
+      summary: 'I am 16.',
+    });
+    const site = { ...englishSite, underAge: true };
+    const found = findingsOfPage({ ...checked(page), site }).filter(({ rule }) => rule === 'personal');
+    expect(found.map((one) => one.says)).toEqual([
+      '“I am 16” says how old you are.',
+      '“ana@school.example” is an e-mail address.',
+    ]);
+    expect(found.every(({ why }) => why.includes('somebody who looks after you agrees'))).toBe(true);
+    expect(says('personal', checked(page))).toEqual([]);
   });
 
   test('let stand, it is remembered by a digest, which says nothing of it', () => {

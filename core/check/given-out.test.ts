@@ -9,7 +9,7 @@ import { siteRules } from './rules.ts';
 
 const front = page('the-front', 'home');
 const site = (fields: Partial<CheckedSite>): CheckedSite => ({
-  ...{ language: 'en', offWall: [], address: null, today: '2026-11-30' },
+  ...{ language: 'en', underAge: false, offWall: [], address: null, today: '2026-11-30' },
   ...{
     pages: [page('a-project', 'project'), front],
     materials: new Map(),

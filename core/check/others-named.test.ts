@@ -16,7 +16,14 @@ const says = (id: string, ...texts: string[]): ShownPage =>
 const found = (people: string[], pages: ShownPage[]) =>
   [
     ...findingsOfSite({
-      ...{ language: 'en', today: '2026-11-30', givenOut: nothingGivenOut, inside: {}, people },
+      ...{
+        language: 'en',
+        underAge: false,
+        today: '2026-11-30',
+        givenOut: nothingGivenOut,
+        inside: {},
+        people,
+      },
       ...{ materials: new Map(), offWall: [], address: null, pages },
     }).values(),
   ]

@@ -21,10 +21,10 @@ const at = (kind: InsideKind, text: string, on: number | null = 0): InsideFound 
   ...{ kind, text, page: on },
   regions: on === null ? [] : [region],
 });
-const told = (found: InsideFound[], pages = 1, fixes: Material['fixes'] = {}) =>
+const told = (found: InsideFound[], pages = 1, fixes: Material['fixes'] = {}, underAge = false) =>
   personalInside({
     page: page('one', 'project', { parts: [newPart('gallery', 'gallery-1', ['notes'])] }),
-    site: { language: 'en', evidenceWanted: 0 },
+    site: { language: 'en', evidenceWanted: 0, underAge },
     materials: new Map([['notes', material('notes', pages, fixes)]]),
     ...{
       lookedAt: nothingLookedAt,
@@ -73,6 +73,13 @@ describe('what is inside what stands on a page', () => {
   test('nothing of what is black already, and of people’s names: those are asked once on the whole site', () => {
     expect(says([at('phone', '1')], 1, { blackOut: [{ ...region, page: 0 }] })).toEqual([]);
     expect(says([at('name', 'Juno Pell')])).toEqual([]);
+  });
+
+  test('of somebody under 18 it asks more, and says whom to ask', () => {
+    const [one] = told([at('school', 'Tern Bay School')], 1, {}, true);
+    expect(one?.says).toBe('In “Notes” there is the name of a school or class: “Tern Bay School”.');
+    expect(one?.why).toContain('somebody who looks after you agrees');
+    expect(told([at('phone', '1')])[0]?.why).not.toContain('looks after you');
   });
 
   test('what was let stand is asked again once something else is found', () => {

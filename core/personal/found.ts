@@ -1,4 +1,6 @@
 /** What in some words may be about a person who can be found by it. */
+/** By these somebody is found who is still at school: they are looked for where the maker is under 18. */
+export const underAgeKinds = ['age', 'school'] as const;
 export const personalKinds = [
   'phone',
   'email',
@@ -6,6 +8,7 @@ export const personalKinds = [
   'birth-date',
   'student-number',
   'coordinates',
+  ...underAgeKinds,
 ] as const;
 export type PersonalKind = (typeof personalKinds)[number];
 

@@ -5,7 +5,7 @@ import type { InsideFound } from './inside.ts';
 import { byFirstWord } from './names-in.ts';
 import { stillSeen } from './still-seen.ts';
 
-const asked = { language: 'en', today: '2026-11-30', people: byFirstWord(['Juno Pell']) };
+const asked = { language: 'en', today: '2026-11-30', underAge: false, people: byFirstWord(['Juno Pell']) };
 
 /** Words as they lie on a page of ten lines, each letter a fiftieth wide. */
 const pageOf = (...lines: string[]): PageWord[] =>

@@ -11,16 +11,22 @@ export interface InsideAsked {
   language: string;
   /** As ISO 8601 writes it. */
   today: string;
+  /** The maker is under 18; see `personalIn`. */
+  underAge: boolean;
   /** Names of people the maker knows. */
   people: ByFirstWord;
 }
 
 type Told = Pick<InsideFound, 'kind' | 'text'>;
 
-function lookedFor(text: string, { language, today, people }: InsideAsked, isSeen: boolean): Told[] {
+function lookedFor(
+  text: string,
+  { language, today, underAge, people }: InsideAsked,
+  isSeen: boolean,
+): Told[] {
   const plates = isSeen ? platesIn(text) : [];
   return [
-    ...personalIn(text, language, today).filter(
+    ...personalIn(text, language, today, underAge).filter(
       ({ text: one }) => !plates.some((plate) => plate.includes(one)),
     ),
     ...[...new Set(plates)].map((plate) => ({ kind: 'plate' as const, text: plate })),

@@ -4,7 +4,7 @@ import { personalIn } from './personal-in.ts';
 import { sampleCorpus } from './sample-corpus.ts';
 
 const today = '2026-11-29';
-const of = (text: string, language = 'en') => personalIn(text, language, today);
+const of = (text: string, language = 'en', underAge = false) => personalIn(text, language, today, underAge);
 const kinds = (text: string, language = 'en') => of(text, language).map(({ kind }) => kind);
 
 describe('what somebody can be found by', () => {
@@ -55,10 +55,40 @@ describe('what somebody can be found by', () => {
   });
 });
 
+describe('where whoever writes is under 18', () => {
+  test.each<[string, string, PersonalKind, string]>([
+    ['I am 16 and build kites.', 'en', 'age', 'I am 16'],
+    ['A 15-year-old sewed it.', 'en', 'age', '15-year-old'],
+    ['Ich bin 16 Jahre alt.', 'de', 'age', 'Ich bin 16 Jahre alt'],
+    ['J’ai 14 ans.', 'fr', 'age', 'J’ai 14 ans'],
+    ['Tengo 17 años.', 'es', 'age', 'Tengo 17 años'],
+    ['Made at Tern Bay High School last spring.', 'en', 'school', 'Tern Bay High School'],
+    ['For art in Year 10 we sewed.', 'en', 'school', 'Year 10'],
+    ['Am Hafen-Gymnasium gebaut.', 'de', 'school', 'Hafen-Gymnasium'],
+    ['In der Klasse 9b gebaut.', 'de', 'school', 'Klasse 9b'],
+    ['Au lycée du Port, au bord de mer.', 'fr', 'school', 'lycée du Port'],
+    ['Hecho en el IES La Marina.', 'es', 'school', 'IES La Marina'],
+    ['En 4º ESO B lo hicimos.', 'es', 'school', '4º ESO B'],
+  ])('%s', (text, language, kind, part) => {
+    expect(of(text, language, true)).toEqual([{ kind, text: part }]);
+    expect(of(text, language)).toEqual([]);
+  });
+
+  test.each([
+    'I am 16 minutes from the sea.',
+    'It is 16 years and two winters in the making.',
+    'A school of fish, and the school of thought.',
+    'Form 3.5 mm wide, class of 2027',
+    'Year 2025, grade 316L steel',
+  ])('and not: %s', (text) => {
+    expect(of(text, 'en', true)).toEqual([]);
+  });
+});
+
 /** The half that no limit was set on. The other one is of 1. */
 const reported = sampleCorpus(2, 20);
 /** What of each was found at least when this was written; an independent library made them (`sample-corpus.ts`). */
-const found: Readonly<Record<PersonalKind, number>> = {
+const found: Readonly<Record<Exclude<PersonalKind, 'age' | 'school'>, number>> = {
   ...{ phone: 0.88, email: 1, address: 0.6, 'birth-date': 1, 'student-number': 1, coordinates: 1 },
 };
 

@@ -1,9 +1,11 @@
 import { addressesIn } from './addresses-in.ts';
+import { agesIn } from './ages-in.ts';
 import { birthDatesIn } from './birth-dates-in.ts';
 import { coordinatesIn } from './coordinates-in.ts';
 import { emailsIn } from './emails-in.ts';
 import type { PersonalFound, PersonalKind } from './found.ts';
 import { phonesIn } from './phones-in.ts';
+import { schoolsIn } from './schools-in.ts';
 import { studentNumbersIn } from './student-numbers-in.ts';
 
 /**
@@ -12,8 +14,14 @@ import { studentNumbersIn } from './student-numbers-in.ts';
  *
  * @param language of the words, as BCP 47 writes it
  * @param today as ISO 8601 writes it
+ * @param underAge whoever writes is under 18: what names a school or an age is asked about too
  */
-export function personalIn(text: string, language: string, today: string): PersonalFound[] {
+export function personalIn(
+  text: string,
+  language: string,
+  today: string,
+  underAge: boolean,
+): PersonalFound[] {
   const as = (kind: PersonalKind, found: readonly string[]): PersonalFound[] =>
     [...new Set(found)].map((one) => ({ kind, text: one }));
   const places = coordinatesIn(text);
@@ -32,5 +40,7 @@ export function personalIn(text: string, language: string, today: string): Perso
     ...as('birth-date', dates),
     ...as('student-number', numbers),
     ...as('coordinates', places),
+    ...as('age', underAge ? agesIn(text) : []),
+    ...as('school', underAge ? schoolsIn(text) : []),
   ];
 }

@@ -22,7 +22,7 @@ const isTold = ({ kind, top, bottom }: SampleLine, found: readonly InsideFound[]
       one.regions.some(({ y, height }) => y + height / 2 > top - 0.012 && y + height / 2 < bottom + 0.012),
   );
 const lookedInto = (words: PageWord[], language: string, isSeen: boolean) =>
-  insideOfPages([words], { language, today: '2026-11-30', people: byFirstWord([]) }, isSeen);
+  insideOfPages([words], { language, today: '2026-11-30', underAge: false, people: byFirstWord([]) }, isSeen);
 
 interface Told {
   line: SampleLine;

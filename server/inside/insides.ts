@@ -89,7 +89,8 @@ export class Insides {
     const wanted = all.flatMap((one) => toRead(one, contents.get(one.original)));
     const of = ({ original, page }: Readable) => read.get(original)?.get(page);
     const inside: Record<string, InsideFound[]> = {};
-    const asked = { language: draft.site.language, today, people };
+    const { language, underAge } = draft.site;
+    const asked = { language, underAge, today, people };
     for (const { id, kind, original } of all) {
       const found = await this.#lookedInto(
         { original, isPicture: kind === 'picture' },
@@ -172,11 +173,13 @@ export class Insides {
     file: { original: string; isPicture: boolean },
     content: DocumentContent | undefined,
     read: ReadonlyMap<number, DocumentContent['pages'][number] | null>,
-    asked: { language: string; today: string; people: readonly string[] },
+    asked: { language: string; underAge: boolean; today: string; people: readonly string[] },
   ): Promise<InsideFound[]> {
     const known = [...read].filter(([, words]) => words !== null).length;
     const key = createHash('sha256')
-      .update(JSON.stringify([file, known, asked.language, asked.today.slice(0, 4), asked.people]))
+      .update(
+        JSON.stringify([file, known, asked.language, asked.underAge, asked.today.slice(0, 4), asked.people]),
+      )
       .digest('hex');
     const before = this.#found.get(key);
     if (before) return before;

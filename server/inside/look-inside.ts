@@ -14,6 +14,7 @@ export interface LookInside {
   seen: readonly { page: number; words: readonly PageWord[] }[];
   language: string;
   today: string;
+  underAge: boolean;
   people: readonly string[];
 }
 

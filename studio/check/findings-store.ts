@@ -67,13 +67,13 @@ export class FindingsStore {
   tell({ site, pages, materials }: Draft, today: string): void {
     const onPages = this.#pages.of(standingPages(pages));
     const gathered = this.#materials.of(materials);
-    const { language, evidenceWanted, offWall, address } = site;
-    const told = JSON.stringify([language, evidenceWanted, today]);
+    const { language, evidenceWanted, underAge, offWall, address } = site;
+    const told = JSON.stringify([language, evidenceWanted, underAge, today]);
     const between = JSON.stringify([offWall, address]);
     const changed: Changed = {
       ...{ pages: onPages.changed, gonePages: onPages.gone },
       ...{ materials: gathered.changed, goneMaterials: gathered.gone },
-      ...(told !== this.#told && { site: { language, evidenceWanted }, today }),
+      ...(told !== this.#told && { site: { language, evidenceWanted, underAge }, today }),
       ...(between !== this.#between && { between: { offWall, address } }),
     };
     const isNothing =

@@ -4,6 +4,7 @@ import type { BlackOut } from '../../materials/fixes.ts';
 import type { Material } from '../../materials/material.ts';
 import { called, type CheckedPage, standingOn } from '../checked-page.ts';
 import type { Noticed } from '../noticed.ts';
+import { forUnderAge } from './personal-data.ts';
 
 /** People are asked about once on the whole site, by a rule of its own. */
 type Told = Exclude<InsideKind, 'name'>;
@@ -15,6 +16,8 @@ const words: { [K in Told]: [one: string, many: string] } = {
   'birth-date': ['what looks like a date of birth', 'things that look like dates of birth'],
   'student-number': ['what looks like a student number', 'things that look like student numbers'],
   coordinates: ['what looks like a place on a map', 'things that look like places on a map'],
+  age: ['words that say how old you are', 'places that say how old you are'],
+  school: ['the name of a school or class', 'names of schools or classes'],
   plate: ['what looks like a number plate', 'things that look like number plates'],
 };
 
@@ -54,7 +57,7 @@ export function seenInside(material: Material, found: readonly InsideFound[]): M
 }
 
 /** What somebody could be found by inside the documents and pictures of a page: a question, like the same in its words. */
-export const personalInside = ({ page, materials, inside }: CheckedPage): Noticed[] =>
+export const personalInside = ({ page, site, materials, inside }: CheckedPage): Noticed[] =>
   standingOn(page).flatMap(({ material, part }): Noticed[] => {
     const one = materials.get(material);
     const found = inside[material];
@@ -68,9 +71,11 @@ export const personalInside = ({ page, materials, inside }: CheckedPage): Notice
         ...(drawn && { blackOut: all.flatMap(blackOutOf) }),
         of: `${one.original} ${all.map(({ text }) => text).join(' ')}`,
         says: `In ${called(one)} there ${texts.size === 1 ? `is ${single}` : `are ${texts.size} ${many}`}: ${quoted(texts, one)}.`,
-        why: drawn
-          ? 'Whoever opens the page can read it there. Black it out, take it off the page, or let it stand if it is there on purpose.'
-          : 'Whoever opens the page can read it there. Take it out of the file and bring that in its place, or let it stand if it is there on purpose.',
+        why: site.underAge
+          ? `Whoever opens the page can read it there. ${forUnderAge}`
+          : drawn
+            ? 'Whoever opens the page can read it there. Black it out, take it off the page, or let it stand if it is there on purpose.'
+            : 'Whoever opens the page can read it there. Take it out of the file and bring that in its place, or let it stand if it is there on purpose.',
       };
     });
   });

@@ -52,7 +52,7 @@ function namedInside(page: ShownPage, { materials, inside }: CheckedSite): Named
  * once, wherever it is. What is said of pictures is not gone through.
  */
 export function othersNamed(site: CheckedSite): NoticedOnSite[] {
-  const { pages, people, materials } = site;
+  const { pages, people, materials, underAge } = site;
   if (people.length === 0) return [];
   const where = new Map<string, (Named & { page: ShownPage })[]>();
   for (const page of [...pages].sort((a, b) => (a.id < b.id ? -1 : 1))) {
@@ -66,10 +66,17 @@ export function othersNamed(site: CheckedSite): NoticedOnSite[] {
     const within = first.material === null ? undefined : materials.get(first.material);
     const more = others.length === 0 ? '' : ` and ${plural(others.length, 'more page', 'more pages')}`;
     return {
-      ...{ weight: 'nice' as const, page: first.page.id, part: first.part, material: first.material },
+      ...{
+        weight: 'nice' as const,
+        page: first.page.id,
+        part: first.part,
+        material: first.material,
+      },
       ...{ of: name, askedOnce: name },
       says: `${name} is named ${within ? `in ${called(within)} ` : ''}on ${pageName(first.page)}${more}.`,
-      why: 'Whoever is named can be found by it. Ask whether they may be, and let it stand once they say yes; else initials will do.',
+      why: underAge
+        ? 'Whoever is named can be found by it, and may be under 18 like you. Ask them and those who look after them, and let it stand once they say yes; else initials will do.'
+        : 'Whoever is named can be found by it. Ask whether they may be, and let it stand once they say yes; else initials will do.',
     };
   });
 }

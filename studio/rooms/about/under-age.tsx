@@ -10,6 +10,7 @@ const does = [
   'Your sites fly at Unlisted at most: strangers and search engines get nothing.',
   'Your full name, your street and town, and pictures that show your face are for people holding a pass.',
   'So is writing to you: contact parts and the address at the end of your pages.',
+  'Check asks about more: where your age, a school or a class is named, and what is there for writing to you.',
 ];
 
 /** One switch for somebody under 18, which says what it does before it is thrown. */
