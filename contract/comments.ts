@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { attachmentSchema } from '#core/comments/attachment.ts';
 import { commentLimits, commentStateSchema, takenUpSchema } from '#core/comments/comment.ts';
 import { markSchema } from '#core/comments/mark.ts';
 import { idSchema } from '#core/id.ts';
@@ -34,6 +35,8 @@ export const receivedCommentSchema = z.object({
       asItWas: z.boolean(),
     })
     .nullable(),
+  /** Files that lie with it. Nobody but its maker gets them. */
+  attachments: z.array(attachmentSchema),
   at: z.iso.datetime(),
   state: commentStateSchema,
   answer: z.string().nullable(),
@@ -85,3 +88,7 @@ export const changeComment = route({
   body: commentChangeSchema,
   reply: commentListSchema,
 });
+
+/** Path of a file that lies with a comment, without the slash at its start; for the maker it was written to. */
+export const attachmentPath = (comment: string, attachment: string): string =>
+  `api/comments/${comment}/attachments/${attachment}`;

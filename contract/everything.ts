@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { attachmentSchema } from '#core/comments/attachment.ts';
 import { framingSchema } from '#core/embed/framing.ts';
 import { handInTermsSchema } from '#core/hand-ins/hand-in.ts';
 import { materialSchema } from '#core/materials/material.ts';
@@ -31,7 +32,12 @@ const siteWithAll = z.object({
     handInTermsSchema.extend({ handedInAt: instant.nullable(), ofClass: ofClassSchema.nullable() }),
   ),
   setTimes: z.array(setTimeTermsSchema.extend({ doneAt: instant.nullable() })),
-  comments: z.array(receivedCommentSchema.omit({ site: true, blocked: true, deleted: true })),
+  comments: z.array(
+    receivedCommentSchema.omit({ site: true, blocked: true, deleted: true, attachments: true }).extend({
+      /** Each with where it lies in this ZIP. */
+      attachments: z.array(attachmentSchema.extend({ file: z.string() })),
+    }),
+  ),
   secondLooks: z.array(secondLookSchema),
   messages: z.array(messageSchema.extend({ at: instant, page: z.string() })),
   releases: z.array(

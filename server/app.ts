@@ -281,7 +281,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     planRoutes(maker, { db, publicOrigin: config.publicOrigin });
     mediaRoutes(maker, { ...gathering, looking });
     linkRoutes(maker, { ...gathering, outgoing });
-    commentRoutes(maker, { db, mailing, changed: (site) => open.forget([site]), now });
+    commentRoutes(maker, { db, blobs, mailing, changed: (site) => open.forget([site]), now });
     boxRoutes(maker, { db, sendsMail: mailing.sends });
     quickLinkRoutes(maker, { db, outgoing });
     resumeLinesRoute(maker, { db, blobs, reading, maxPixels: config.maxPixels });
@@ -330,7 +330,8 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     const { secret } = deps;
     await readers.register(async (door) =>
       passDoor(door, {
-        ...{ db, blobs, comments },
+        ...{ db, blobs, comments, reading },
+        maxPixels: config.maxPixels,
         onComment: (site) => tellMaker(db, mailing, site, now()),
         open,
         answer,

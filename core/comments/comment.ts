@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, type Id } from '../id.ts';
+import type { Attachment } from './attachment.ts';
 import type { Mark } from './mark.ts';
 
 /** What somebody writes about a page at most: characters, and links among them. */
@@ -55,6 +56,8 @@ export interface Comment {
   state: CommentState;
   /** What the maker says to it; null: nothing. */
   answer: string | null;
+  /** Files that lie with it, in the order in which they came. */
+  attachments: readonly Pick<Attachment, 'id' | 'fileName'>[];
   /** The maker has done what it asks for. */
   resolved: boolean;
   /** The maker thanks for it. */

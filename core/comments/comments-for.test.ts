@@ -17,6 +17,7 @@ const comment = (over: Partial<Comment>): Comment => ({
   state: 'waiting',
   answer: null,
   resolved: false,
+  attachments: [],
   thanked: false,
   ...over,
 });

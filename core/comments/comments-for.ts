@@ -1,4 +1,5 @@
 import type { Id } from '../id.ts';
+import { attachmentLimits } from './attachment.ts';
 import type { Comment, CommentedPicture } from './comment.ts';
 
 /** Who opens a page: with which pass, and from which device of those that wrote something. */
@@ -20,6 +21,10 @@ export interface SeenComment extends Pick<
   changed: 'words' | 'picture' | null;
   /** Written on this device: how it stands is told. */
   mine: boolean;
+  /** Names of the files that lie with it; told to whoever sent them, and to nobody else. */
+  attached: readonly string[];
+  /** Another file can be put to it, from this page. */
+  mayAttach: boolean;
   /** `shown`: others see it as well. */
   stands: 'shown' | 'waiting' | 'kept' | 'refused';
 }
@@ -62,6 +67,7 @@ export function commentsFor(
     .filter((comment) => isShown(comment, reader) || isMine(comment, reader))
     .sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1))
     .map((comment) => {
+      const mine = isMine(comment, reader);
       const { id, part, name, words, at, answer, resolved, thanked, state } = comment;
       const stands = state === 'page' || state === 'pass' ? 'shown' : state;
       const isUnsaid = comment.quote !== '' && !page.says(comment.quote);
@@ -73,7 +79,9 @@ export function commentsFor(
         picture:
           comment.picture && file !== null ? { file, mark: isOther ? null : comment.picture.mark } : null,
         changed: isUnsaid ? 'words' : isOther ? 'picture' : null,
-        mine: isMine(comment, reader),
+        mine,
+        attached: mine ? comment.attachments.map(({ fileName }) => fileName) : [],
+        mayAttach: mine && comment.page === page.id && comment.attachments.length < attachmentLimits.each,
       };
     });
 }

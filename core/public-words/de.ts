@@ -210,6 +210,23 @@ export const de: PublicWords = {
       'Von deinem Anschluss oder über diesen Link wurde in der letzten Stunde viel gesendet. Hier geht nichts verloren: warte eine Stunde und sende es noch einmal.',
     full: 'Diese Website nimmt gerade keine Kommentare mehr an. Behalte deinen Text und versuch es in ein paar Tagen wieder.',
     blocked: 'Von diesem Gerät werden keine Kommentare mehr angenommen. Behalte deinen Text.',
+    attach: {
+      add: 'Ein Bild oder Dokument dazulegen',
+      file: 'Bild, PDF oder anderes Dokument',
+      why: 'Nur wer das hier gemacht hat, bekommt es, nie die anderen Leser. Höchstens 8 MB. Von einem Bild bleibt nur, was zu sehen ist; ein Dokument wird weitergegeben, wie es ist.',
+      send: 'Dazulegen',
+      attached: (names) => `Dabei: ${names}. Nur du und wer das hier gemacht hat, wisst davon.`,
+      faults: {
+        none: 'Wähl zuerst eine Datei.',
+        large: 'Das ist zu groß: Eine Datei darf höchstens 8 MB haben. Was du geschrieben hast, ist da.',
+        kind: 'Das ist weder ein Bild noch ein Dokument. Was du geschrieben hast, ist da.',
+        broken:
+          'Das lässt sich nicht öffnen. Speichere es neu und schick das. Was du geschrieben hast, ist da.',
+        many: 'Zu einem Kommentar passen höchstens drei Dateien.',
+        full: 'Hier werden keine Dateien mehr angenommen.',
+        often: 'In letzter Zeit kamen zu viele Dateien. Versuch es in einer Stunde wieder.',
+      },
+    },
   },
 
   secondLook: {

@@ -206,6 +206,22 @@ export const en: PublicWords = {
       'Much was sent from where you are, or with this link, in the last hour. Nothing is lost here: wait an hour, then send it again.',
     full: 'This site takes no more comments at the moment. Keep what you wrote, and try again in a few days.',
     blocked: 'Whoever made this takes no more comments from this device. Keep what you wrote.',
+    attach: {
+      add: 'Add a picture or a document',
+      file: 'Picture, PDF or other document',
+      why: 'Only whoever made this gets it, never the other readers. At most 8 MB. Of a picture nothing is kept but what is seen; a document is handed on as it is.',
+      send: 'Add it',
+      attached: (names) => `With it: ${names}. Only you and whoever made this know of it.`,
+      faults: {
+        none: 'Choose a file first.',
+        large: 'This is too large: a file can have at most 8 MB. What you wrote is there.',
+        kind: 'This is neither a picture nor a document. What you wrote is there.',
+        broken: 'This does not open. Save it again and send that. What you wrote is there.',
+        many: 'A comment has at most three files.',
+        full: 'No more files are taken here.',
+        often: 'Too many files were sent of late. Try again in an hour.',
+      },
+    },
   },
 
   secondLook: {

@@ -206,6 +206,22 @@ export const es: PublicWords = {
       'En la última hora se ha enviado mucho desde tu conexión o con este enlace. Aquí no se pierde nada: espera una hora y envíalo otra vez.',
     full: 'Este sitio no admite más comentarios por ahora. Guarda lo que escribiste e inténtalo dentro de unos días.',
     blocked: 'No se admiten más comentarios de este dispositivo. Guarda lo que escribiste.',
+    attach: {
+      add: 'Añadir una imagen o un documento',
+      file: 'Imagen, PDF u otro documento',
+      why: 'Solo lo recibe quien hizo esto, nunca los demás lectores. Como máximo 8 MB. De una imagen solo queda lo que se ve; un documento se entrega tal como es.',
+      send: 'Añadirlo',
+      attached: (names) => `Con él: ${names}. Solo lo sabéis tú y quien hizo esto.`,
+      faults: {
+        none: 'Elige primero un archivo.',
+        large: 'Es demasiado grande: un archivo puede tener como máximo 8 MB. Lo que escribiste está ahí.',
+        kind: 'No es ni una imagen ni un documento. Lo que escribiste está ahí.',
+        broken: 'No se puede abrir. Guárdalo de nuevo y envía eso. Lo que escribiste está ahí.',
+        many: 'Un comentario lleva como máximo tres archivos.',
+        full: 'Aquí no se aceptan más archivos.',
+        often: 'Últimamente llegaron demasiados archivos. Inténtalo de nuevo en una hora.',
+      },
+    },
   },
 
   secondLook: {

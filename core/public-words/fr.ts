@@ -211,6 +211,23 @@ export const fr: PublicWords = {
       'Beaucoup a été envoyé de chez vous ou avec ce lien depuis une heure. Rien n’est perdu ici : attendez une heure, puis envoyez-le à nouveau.',
     full: 'Ce site ne prend plus de commentaires pour le moment. Gardez ce que vous avez écrit et réessayez dans quelques jours.',
     blocked: 'Les commentaires de cet appareil ne sont plus acceptés. Gardez ce que vous avez écrit.',
+    attach: {
+      add: 'Joindre une image ou un document',
+      file: 'Image, PDF ou autre document',
+      why: 'Seule la personne qui a fait ceci le reçoit, jamais les autres lecteurs. 8 Mo au plus. D’une image il ne reste que ce qui se voit ; un document est transmis tel quel.',
+      send: 'Joindre',
+      attached: (names) => `Avec lui : ${names}. Vous seul et la personne qui a fait ceci le savez.`,
+      faults: {
+        none: 'Choisissez d’abord un fichier.',
+        large: 'C’est trop grand : un fichier peut avoir 8 Mo au plus. Ce que vous avez écrit est là.',
+        kind: 'Ce n’est ni une image ni un document. Ce que vous avez écrit est là.',
+        broken:
+          'Cela ne s’ouvre pas. Enregistrez-le à nouveau et envoyez cela. Ce que vous avez écrit est là.',
+        many: 'Un commentaire a trois fichiers au plus.',
+        full: 'Aucun autre fichier n’est accepté ici.',
+        often: 'Trop de fichiers ont été envoyés ces derniers temps. Réessayez dans une heure.',
+      },
+    },
   },
 
   secondLook: {

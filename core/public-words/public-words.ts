@@ -1,6 +1,7 @@
 import type { PhaseWord } from '../moments/phases.ts';
 import type { ProfileKind } from '../about/profile-kinds.ts';
 import type { ResumeSection } from '../resume/sections.ts';
+import type { AttachmentFault } from '../comments/attachment.ts';
 import type { Extent } from '../comments/mark.ts';
 import type { CommentFault, MailFault, QuoteFault } from '../comments/typed-comment.ts';
 import type { MessageFault, MessageField } from '../messages/message.ts';
@@ -163,6 +164,16 @@ export interface PublicWords {
     tooMany: string;
     full: string;
     blocked: string;
+    /** How a file is put to what a reader has said. */
+    attach: {
+      add: string;
+      file: string;
+      why: string;
+      send: string;
+      /** Names of files. */
+      attached: (names: string) => string;
+      faults: Record<AttachmentFault, string>;
+    };
   };
 
   /** Around a draft that somebody looks at for its maker, and on the list they tick. */

@@ -3,6 +3,7 @@ import type { FastifyInstance } from 'fastify';
 import { Readable } from 'node:stream';
 import { everythingPath } from '#contract/account.ts';
 import { everythingSchema, jsonSchemaOf, releaseFileSchema } from '#contract/everything.ts';
+import { attachmentsOf } from '../comments/attachment-rows.ts';
 import type { Database } from '../db/connect.ts';
 import { type ZipFile, zipOf } from '../http/zip-of.ts';
 import type { BlobStore } from '../media/blob-store.ts';
@@ -14,6 +15,7 @@ const readMe = `Everything of an account of Kite Wall.
 everything.json            account, sites, pages, parts, passes, hand-ins, messages, and what is known of each file
 everything.schema.json     describes it: JSON Schema, draft 2020-12
 files/                     the files as they were brought, untouched
+comments/                  files that readers sent with comments: documents as they were, pictures as WebP
 releases/<site>/<n>.json   what each release is made of
 release.schema.json        describes those
 `;
@@ -45,6 +47,17 @@ export function everythingRoute(
       for (const { material, file } of all.materials)
         if (file !== null)
           files.push({ path: file, content: { open: async () => blobs.stream(material.original) } });
+      const said = all.sites.flatMap(({ comments }) => comments);
+      const attached = await attachmentsOf(
+        db,
+        said.map((comment) => comment.id),
+      );
+      for (const comment of said)
+        for (const { id: one, file } of comment.attachments) {
+          const stored = attached.get(comment.id)?.find((row) => row.id === one)?.stored;
+          if (stored !== undefined)
+            files.push({ path: file, content: { open: async () => blobs.stream(stored) } });
+        }
       const { stream } = await zipOf(files);
       return reply
         .headers({

@@ -3,6 +3,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import sanitize from 'sanitize-filename';
 import type { Everything } from '#contract/everything.ts';
 import { handInTermsSchema } from '#core/hand-ins/hand-in.ts';
+import type { Attachment } from '#core/comments/attachment.ts';
 import type { Material } from '#core/materials/material.ts';
 import { setTimeTermsSchema } from '#core/release/set-time.ts';
 import type { Draft } from '#core/sites/site.ts';
@@ -26,6 +27,10 @@ const iso = (at: Date | null): string | null => at?.toISOString() ?? null;
 /** Where the original of a material lies in the ZIP. */
 const fileOf = ({ id, kind, fileName, title }: Material): string | null =>
   kind === 'link' || kind === 'note' ? null : `files/${id}-${sanitize(fileName || title).slice(0, 120)}`;
+
+/** Where a file that came with a comment lies in it. Of a picture its pixels are kept alone, as WebP. */
+const attachmentFile = ({ id, fileName, kind }: Attachment): string =>
+  `comments/${id}-${sanitize(fileName).slice(0, 120)}${kind === 'picture' ? '.webp' : ''}`;
 
 async function siteWithAll(db: Database, row: SiteRow, secret: Buffer): Promise<SiteWithAll> {
   const { site, pages } = await loadDraft(db, row);
@@ -57,7 +62,10 @@ async function siteWithAll(db: Database, row: SiteRow, secret: Buffer): Promise<
     setTimes: times.map((one) => ({ ...setTimeTermsSchema.parse(one), doneAt: iso(one.doneAt) })),
     comments: said
       .filter(({ site: on, deleted }) => on.id === row.id && !deleted)
-      .map(({ site: _site, blocked: _blocked, deleted: _deleted, ...comment }) => comment),
+      .map(({ site: _site, blocked: _blocked, deleted: _deleted, attachments, ...comment }) => ({
+        ...comment,
+        attachments: attachments.map((one) => ({ ...one, file: attachmentFile(one) })),
+      })),
     secondLooks: (await lookRows(db, row.id)).map((look) => lookOf(look, secret, new Date())),
     messages: written
       .filter(({ deletedAt }) => deletedAt === null)

@@ -2,6 +2,7 @@ import { and, asc, count, desc, eq, isNotNull, isNull, lt, notInArray, sql } fro
 import type { Comment, CommentState, TakenUp } from '#core/comments/comment.ts';
 import type { WaitingComment } from '#core/letters/comments-letter.ts';
 import type { ReceivedComment } from '#contract/comments.ts';
+import { attachmentsOf } from './attachment-rows.ts';
 import { materialsNow, pictureNow } from './picture-now.ts';
 import type { Database, Executor } from '../db/connect.ts';
 import { comments, pages, passes, sites } from '../db/schema.ts';
@@ -31,7 +32,12 @@ export async function commentsOf(db: Database, site: string): Promise<Comment[]>
     .select()
     .from(comments)
     .where(and(eq(comments.siteId, site), isNull(comments.deletedAt)));
+  const files = await attachmentsOf(
+    db,
+    rows.map(({ id }) => id),
+  );
   return rows.map((row) => ({
+    attachments: (files.get(row.id) ?? []).map(({ id, fileName }) => ({ id, fileName })),
     ...{ id: row.id, page: row.page, part: row.part, pass: row.passId, writer: row.writer },
     ...{
       name: row.name,
@@ -114,7 +120,12 @@ export async function receivedBy(db: Database, account: string): Promise<Receive
     account,
     rows.flatMap(({ comment }) => comment.picture?.material ?? []),
   );
+  const files = await attachmentsOf(
+    db,
+    rows.map(({ comment }) => comment.id),
+  );
   return rows.map(({ comment, site, page, pass }) => ({
+    attachments: (files.get(comment.id) ?? []).map(({ stored: _stored, ...file }) => file),
     ...{
       id: comment.id,
       name: comment.name,

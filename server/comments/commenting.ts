@@ -1,11 +1,12 @@
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { AttachmentFault } from '#core/comments/attachment.ts';
 import { quotedFrom, standsIn } from '#core/comments/quote.ts';
 import { markOf } from '#core/comments/mark.ts';
 import { nothingTyped, typedComment } from '#core/comments/typed-comment.ts';
 import { idSchema } from '#core/id.ts';
 import type { ManifestFile } from '#core/release/manifest.ts';
 import { wordsFor } from '#core/public-words/words-for.ts';
-import { commentField, type CommentForm, tokenField } from '#site/comments/comment-form.ts';
+import { commentField, type CommentForm, type NotAttached, tokenField } from '#site/comments/comment-form.ts';
 import { languageOf } from '#site/comments/with-comments.tsx';
 import { trapField } from '#site/messages/write-form.tsx';
 import type { Database } from '../db/connect.ts';
@@ -16,6 +17,7 @@ import type { BlobStore } from '../media/blob-store.ts';
 import { pageAt } from '../serve/page-at.ts';
 import type { Entrance } from '../serve/public-sites.ts';
 import { sendWrittenPage } from '../serve/send-written-page.ts';
+import type { attaching } from './attaching.ts';
 import { nameOf, takeIn } from './comment-rows.ts';
 import { materialsOf, picturesOn } from './pictures-on.ts';
 import { placesOn, wordsOnPage } from './places-on.ts';
@@ -26,10 +28,16 @@ import { newWriterToken, writerCookie, writerKeptS, writerOf } from './writer.ts
 /** In an hour: sent with one pass from one place, which may be a whole class behind one address; with one pass at all. */
 const limits = { fromPlace: 60, withPass: 300 } as const;
 
+const faultStatus: Readonly<Record<AttachmentFault, number>> = {
+  ...{ none: 422, large: 413, kind: 415, broken: 422, many: 409, full: 507, often: 429 },
+};
+
 interface CommentingDeps {
   db: Database;
   blobs: BlobStore;
   comments: SiteComments;
+  /** Takes files to comments. */
+  attach: Awaited<ReturnType<typeof attaching>>;
   /** Told when something came in, so that whoever wrote it finds it. */
   changed: (site: string) => Promise<void>;
   /** Told behind whoever wrote it, for its maker. */
@@ -59,6 +67,8 @@ export interface Commenting {
    * Takes what was sent, and answers. @returns false where it is no comment, or none can be made there; a reply is none to wait for
    */
   writes(request: FastifyRequest, reply: FastifyReply, at: PassPage): Promise<boolean>;
+  /** Takes a file to a comment of whoever sends it, and answers. @returns false where there is none, or none can be taken there */
+  attaches(request: FastifyRequest, reply: FastifyReply, at: PassPage): Promise<boolean>;
 }
 
 type Page = ManifestFile & { page: string };
@@ -77,7 +87,7 @@ const openedPage = ({ entrance: { tree, kept }, path }: PassPage): Page | null =
  */
 export function commenting(
   app: FastifyInstance,
-  { db, blobs, comments, changed, onComment, secureCookies, mails, now }: CommentingDeps,
+  { db, blobs, comments, attach, changed, onComment, secureCookies, mails, now }: CommentingDeps,
 ): Commenting {
   const cookie = writerCookie(secureCookies);
   const mayFromPlace = limited(app, limits.fromPlace);
@@ -90,29 +100,56 @@ export function commenting(
     page: Page,
     status: number,
     form: CommentForm | null,
+    notAttached: NotAttached | null = null,
   ): Promise<boolean> {
     const { entrance, pass } = at;
     const writer = writerOf(request.cookies[cookie], pass);
     const { site, tree } = entrance;
-    const html = await comments.onPage({ site, tree, file: page, reader: { pass, writer } }, form);
+    const html = await comments.onPage(
+      { site, tree, file: page, reader: { pass, writer } },
+      form,
+      notAttached,
+    );
     if (html === null) return false;
     void sendWrittenPage(reply, status, page, html);
     return true;
   }
 
+  async function emptyForm(at: PassPage, writer: string | null): Promise<CommentForm> {
+    const name = writer === null ? '' : await nameOf(db, at.entrance.site, writer);
+    return {
+      ...{ typed: { ...nothingTyped, name }, faults: {}, problem: null, pointing: false },
+      ...{ token: newId(), asks: at.asks, mails },
+    };
+  }
+
   return {
+    async attaches(request, reply, at) {
+      const page = openedPage(at);
+      const writer = writerOf(request.cookies[cookie], at.pass);
+      const { site } = at.entrance;
+      const may = page !== null && at.mayComment && writer !== null;
+      const { comment, attached } = await attach(request, (id) =>
+        may ? { id, site, page: page.page, pass: at.pass, writer } : null,
+      );
+      if (attached === 'gone' || comment === null || page === null) return false;
+      if (attached !== 'there')
+        return show(request, reply, at, page, faultStatus[attached], await emptyForm(at, writer), {
+          ...{ comment, fault: attached },
+        });
+      await changed(site);
+      void reply.header('cache-control', 'no-store').redirect(`${at.base}${at.path}#comment-${comment}`, 303);
+      return true;
+    },
+
     reads: (request, at) => async (file) => {
       const page = withId(file);
       if (!page) return null;
       const writer = writerOf(request.cookies[cookie], at.pass);
-      const name = at.mayComment && writer !== null ? await nameOf(db, at.entrance.site, writer) : '';
-      const form: CommentForm = {
-        ...{ typed: { ...nothingTyped, name }, faults: {}, problem: null, pointing: false },
-        ...{ token: newId(), asks: at.asks, mails },
-      };
+      const form = at.mayComment ? await emptyForm(at, writer) : null;
       const { site, tree } = at.entrance;
       const opened = { site, tree, file: page, reader: { pass: at.pass, writer } };
-      return comments.onPage(opened, at.mayComment ? form : null);
+      return comments.onPage(opened, form);
     },
 
     async writes(request, reply, at) {

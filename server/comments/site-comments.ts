@@ -3,7 +3,7 @@ import type { Comment } from '#core/comments/comment.ts';
 import { type CommentReader, commentsFor } from '#core/comments/comments-for.ts';
 import type { Id } from '#core/id.ts';
 import type { FileTree, ManifestFile } from '#core/release/manifest.ts';
-import type { CommentForm, Comments } from '#site/comments/comment-form.ts';
+import type { CommentForm, Comments, NotAttached } from '#site/comments/comment-form.ts';
 import { withComments } from '#site/comments/with-comments.tsx';
 import type { Database } from '../db/connect.ts';
 import type { BlobStore } from '../media/blob-store.ts';
@@ -45,9 +45,14 @@ export class SiteComments {
    * The page with what this reader gets of what is said of it.
    *
    * @param form by which they say something; null: they cannot
+   * @param notAttached a file that was not put to a comment
    * @returns null where nothing is added
    */
-  async onPage(opened: OpenedPage, form: CommentForm | null): Promise<string | null> {
+  async onPage(
+    opened: OpenedPage,
+    form: CommentForm | null,
+    notAttached: NotAttached | null = null,
+  ): Promise<string | null> {
     const { site, file, reader, tree } = opened;
     const all = await this.#of(site);
     if (all.length === 0 && !form) return null;
@@ -63,7 +68,8 @@ export class SiteComments {
         pictures.find((one) => materialsOf(tree, one.file).includes(material))?.file ?? null,
     });
     if (shown.length === 0 && !form) return null;
-    const comments: Comments = { shown, form, places: places.filter(({ title }) => title !== ''), pictures };
+    const named = places.filter(({ title }) => title !== '');
+    const comments: Comments = { shown, form, places: named, pictures, notAttached };
     return withComments(html, comments);
   }
 

@@ -159,6 +159,8 @@ const others = `
   insert into comment (id, site_id, page, about, writer, name, words, blocked_at, deleted_at)
     select 'c' || n, 's' || (n % 2000 + 1), 'p' || n, '', 'w' || n, 'Ada', 'Hello',
       case when n % 400 = 0 then now() end, case when n % 400 = 1 then now() end from generate_series(1, 8000) n;
+  insert into comment_attachment (id, comment_id, file_name, kind, bytes, stored, media_type)
+    select 'f' || n, 'c' || n, 'a.pdf', 'document', 1, md5('f' || n), 'application/pdf' from generate_series(1, 8000) n;
   insert into second_look (id, site_id, who, "as", lines, key_hash, ends_at)
     select 'look' || n, 's' || (n % 2000 + 1), 'Juno', '{"kind":"whole"}', '[]', md5('l' || n), now()
       from generate_series(1, 8000) n;

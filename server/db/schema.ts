@@ -13,6 +13,7 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
+import type { Attachment } from '#core/comments/attachment.ts';
 import type { CommentedPicture, CommentMails, CommentState } from '#core/comments/comment.ts';
 import type { Fixes } from '#core/materials/fixes.ts';
 import type { DocumentContent, PageWord } from '#core/materials/document.ts';
@@ -712,6 +713,25 @@ export const comments = pgTable(
       .on(table.deletedAt)
       .where(sql`deleted_at is not null`),
   ],
+);
+
+/** Files that lie with comments, for their maker alone. */
+export const commentAttachments = pgTable(
+  'comment_attachment',
+  {
+    id: text('id').primaryKey(),
+    commentId: text('comment_id')
+      .notNull()
+      .references(() => comments.id, { onDelete: 'cascade' }),
+    fileName: text('file_name').notNull(),
+    kind: text('kind').$type<Attachment['kind']>().notNull(),
+    bytes: integer('bytes').notNull(),
+    /** Hash of what is kept of it, in the store: of a picture its pixels alone. */
+    stored: text('stored').notNull(),
+    mediaType: text('media_type').notNull(),
+    createdAt: createdAt(),
+  },
+  (table) => [uniqueIndex('comment_attachment_once').on(table.commentId, table.stored)],
 );
 
 /** What holders of passes get of a release, made when the first of them asks; equal for passes that open the same. */

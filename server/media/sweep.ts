@@ -8,6 +8,7 @@ import { forgetOldSteps } from '../db/forget-old-steps.ts';
 import {
   accounts,
   derivatives,
+  commentAttachments,
   documentContents,
   edits,
   materials,
@@ -79,7 +80,7 @@ async function originalsIn(db: Executor): Promise<Set<string>> {
   return named;
 }
 
-/** Files of all releases. */
+/** Files of all releases, and what readers sent with comments. */
 async function publishedIn(db: Executor): Promise<Set<string>> {
   const named = new Set<string>();
   const nameTree = (tree: FileTree | null) => {
@@ -104,6 +105,8 @@ async function publishedIn(db: Executor): Promise<Set<string>> {
   }
   for (const { tree } of await db.select({ tree: passTrees.tree }).from(passTrees)) nameTree(tree);
   for (const { tree } of await db.select({ tree: secondLooks.tree }).from(secondLooks)) nameTree(tree);
+  for (const { stored } of await db.select({ stored: commentAttachments.stored }).from(commentAttachments))
+    named.add(stored);
   return named;
 }
 

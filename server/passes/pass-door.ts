@@ -4,11 +4,13 @@ import { passState } from '#core/passes/pass-state.ts';
 import { doorWords } from '#core/public-words/door-words.ts';
 import { passwordField, renderDoorPage } from '#site/render/door-page.tsx';
 import { isPassword } from '../accounts/password-hash.ts';
+import { attaching } from '../comments/attaching.ts';
 import { commenting } from '../comments/commenting.ts';
 import type { SiteComments } from '../comments/site-comments.ts';
 import type { Database } from '../db/connect.ts';
 import { limited } from '../http/limited.ts';
 import type { BlobStore } from '../media/blob-store.ts';
+import type { Reading } from '../reading/reading.ts';
 import { type Answer, closed } from '../serve/answering.ts';
 import { doorHeaders, sayMaking, soonMade } from '../serve/making.ts';
 import type { Entrance, FoundPass, PublicSites } from '../serve/public-sites.ts';
@@ -27,6 +29,9 @@ interface PassDoorDeps {
   db: Database;
   blobs: BlobStore;
   comments: SiteComments;
+  /** Where files from outside are looked into. */
+  reading: Reading;
+  maxPixels: number;
   /** Told of a site that somebody has commented on. */
   onComment: (site: string) => Promise<void>;
   secret: Buffer;
@@ -55,6 +60,8 @@ export async function passDoor(
     db,
     blobs,
     comments,
+    reading,
+    maxPixels,
     onComment,
     secret,
     secureCookies,
@@ -70,7 +77,18 @@ export async function passDoor(
   const mayTryAtAll = limited(app, limits.atAll);
   const base = (key: string) => `/p/${key}/`;
   const changed = (site: string) => open.forget([site]);
-  const said = commenting(app, { db, blobs, comments, changed, onComment, secureCookies, mails, now });
+  const attach = await attaching(app, { db, blobs, reading, maxPixels, now });
+  const said = commenting(app, {
+    db,
+    blobs,
+    comments,
+    attach,
+    changed,
+    onComment,
+    secureCookies,
+    mails,
+    now,
+  });
   const pageOf = (
     { open: entrance, pass }: Extract<AtDoor, { open: Entrance }>,
     key: string,
@@ -140,6 +158,8 @@ export async function passDoor(
     if (door === 'closed') return closed(reply);
     if (door === 'making') return sayMaking(request, reply);
     if ('asks' in door) return tries(request, reply, key, door.asks);
+    if (request.isMultipart())
+      return (await said.attaches(request, reply, pageOf(door, key, path))) ? reply : closed(reply);
     if (await said.writes(request, reply, pageOf(door, key, path))) return reply;
     return write(request, reply, Promise.resolve({ entrance: door.open }), base(key), path);
   });

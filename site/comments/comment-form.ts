@@ -1,3 +1,4 @@
+import type { AttachmentFault } from '#core/comments/attachment.ts';
 import type { SeenComment } from '#core/comments/comments-for.ts';
 import type { TypedComment } from '#core/comments/typed-comment.ts';
 import type { Id } from '#core/id.ts';
@@ -35,6 +36,12 @@ export interface CommentForm extends TypedComment {
   problem: string | null;
 }
 
+/** Why a file was not put to a comment. */
+export interface NotAttached {
+  comment: Id;
+  fault: AttachmentFault;
+}
+
 /** What is said of a page, and how to say something. */
 export interface Comments {
   shown: readonly SeenComment[];
@@ -42,6 +49,8 @@ export interface Comments {
   form: CommentForm | null;
   places: readonly PlaceOnPage[];
   pictures: readonly PictureOnPage[];
+  /** null: every file that was sent lies there. */
+  notAttached: NotAttached | null;
 }
 
 /** Name of what names a comment on its way. */
@@ -64,3 +73,6 @@ export const backField = 'back';
 export const withoutField = 'without';
 /** Tells a comment from a message to the maker, where both can be sent from a page. */
 export const commentField = 'comment';
+/** Names the comment to which a file is put, and the file. The name is sent first: a file is not looked at before it is known whose it is. */
+export const attachField = 'attach';
+export const fileField = 'file';

@@ -1,4 +1,6 @@
 import { commentLimits } from '#core/comments/comment.ts';
+import type { AttachmentFault } from '#core/comments/attachment.ts';
+import type { Id } from '#core/id.ts';
 import type { SeenComment } from '#core/comments/comments-for.ts';
 import type { PublicWords } from '#core/public-words/public-words.ts';
 import { partAnchor } from '#core/parts/part-anchor.ts';
@@ -8,6 +10,9 @@ import {
   commentField,
   type PictureOnPage,
   type PlaceOnPage,
+  attachField,
+  fileField,
+  type NotAttached,
   pointField,
   tokenField,
   withoutField,
@@ -18,21 +23,65 @@ import { Paragraphs } from '../components/paragraphs.tsx';
 import { trapField } from '../messages/write-form.tsx';
 import { useSpoken } from '../render/words.ts';
 
+/** What a browser offers to choose from; what comes is looked into all the same. */
+const attachable = 'image/*,.pdf,.docx,.odt,.md,.txt,.pptx,.odp';
+
 const dayIn = ({ dates }: PublicWords) =>
   new Intl.DateTimeFormat(dates, { dateStyle: 'long', timeZone: 'UTC' });
+
+/** A file is put to what its reader has said, which is safe by then whatever becomes of the file. */
+function Attach({ id, fault }: { id: Id; fault: AttachmentFault | null }) {
+  const { words, lang } = useSpoken();
+  const { attach } = words.comments;
+  const field = `file-of-${id}`;
+  return (
+    <details open={fault !== null} {...lang}>
+      <summary>{attach.add}</summary>
+      <form className="write" method="post" encType="multipart/form-data">
+        <input type="hidden" name={attachField} value={id} />
+        <div className="one">
+          <label htmlFor={field}>{attach.file}</label>
+          <input
+            type="file"
+            id={field}
+            name={fileField}
+            accept={attachable}
+            aria-invalid={fault ? true : undefined}
+            aria-describedby={fault ? `${field}-fault` : undefined}
+          />
+          {fault && (
+            <p className="fault" id={`${field}-fault`} role="alert">
+              {attach.faults[fault]}
+            </p>
+          )}
+          <p className="why">{attach.why}</p>
+        </div>
+        <p className="do">
+          <button type="submit">{attach.send}</button>
+        </p>
+      </form>
+    </details>
+  );
+}
 
 function OneComment({
   comment,
   place,
   pictures,
+  writes,
+  notAttached,
 }: {
+  /** Something can be sent from this page. */
+  writes: boolean;
+  notAttached: NotAttached | null;
   comment: SeenComment;
   place: PlaceOnPage | undefined;
   pictures: readonly PictureOnPage[];
 }) {
   const { words, lang } = useSpoken();
   const { comments } = words;
-  const { id, name, at, answer, resolved, thanked, stands } = comment;
+  const { id, name, at, answer, resolved, thanked, stands, attached, mayAttach } = comment;
+  const fault = notAttached?.comment === id ? notAttached.fault : null;
   const picture = pictures.find(({ file }) => file === comment.picture?.file);
   return (
     <li id={`comment-${id}`}>
@@ -58,6 +107,11 @@ function OneComment({
         </p>
       )}
       <Paragraphs text={comment.words} />
+      {attached.length > 0 && (
+        <p className="why" {...lang}>
+          {comments.attach.attached(attached.join(', '))}
+        </p>
+      )}
       {answer !== null && (
         <div className="back">
           <p className="who" {...lang}>
@@ -77,11 +131,12 @@ function OneComment({
             .join(' ')}
         </p>
       )}
+      {writes && (mayAttach || fault) && <Attach id={id} fault={fault} />}
     </li>
   );
 }
 
-function Form({ form, places, pictures }: Omit<Comments, 'shown'> & { form: CommentForm }) {
+function Form({ form, places, pictures }: Pick<Comments, 'places' | 'pictures'> & { form: CommentForm }) {
   const { words, lang } = useSpoken();
   const { comments } = words;
   const { typed, faults, problem, token, asks, mails } = form;
@@ -191,7 +246,7 @@ function Form({ form, places, pictures }: Omit<Comments, 'shown'> & { form: Comm
 }
 
 /** What readers say of a page, at its end. It needs no script. */
-export function CommentsView({ shown, form, places, pictures }: Comments) {
+export function CommentsView({ shown, form, places, pictures, notAttached }: Comments) {
   const { words, lang } = useSpoken();
   return (
     <section id="remarks" className="on-grid remarks" aria-labelledby="remarks-title">
@@ -204,7 +259,8 @@ export function CommentsView({ shown, form, places, pictures }: Comments) {
             {shown.map((comment) => (
               <OneComment
                 key={comment.id}
-                {...{ comment, pictures }}
+                {...{ comment, pictures, notAttached }}
+                writes={form !== null}
                 place={places.find(({ part }) => part === comment.part)}
               />
             ))}

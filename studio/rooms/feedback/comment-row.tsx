@@ -13,6 +13,7 @@ import { useSite } from '../../api/site-context.tsx';
 import { Button } from '../../ui/button.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { TextField } from '../../ui/text-field.tsx';
+import { Attachments } from './attachments.tsx';
 import { PointedAt } from './pointed-at.tsx';
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
@@ -150,6 +151,7 @@ export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProp
       )}
       {picture && <PointedAt picture={picture} />}
       <p className="max-w-prose whitespace-pre-line [overflow-wrap:anywhere] text-base leading-6">{words}</p>
+      <Attachments comment={comment} />
       <Answer comment={comment} busy={busy} onChange={onChange} />
       <div className="flex flex-wrap items-end gap-2">
         <SelectField
