@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { type DemoStudio, openDemoStudio } from './support/demo-studio.ts';
-import { Driver } from './support/studio-driver.ts';
+import { demoPictures, Driver } from './support/studio-driver.ts';
 
 /** A tutor with a pass, on a phone and without scripts, says something; its maker shows it, answers, and takes it up. */
 let demo: DemoStudio;
@@ -273,5 +274,65 @@ describe('of pictures and moments', () => {
       links.map((one) => [one.textContent, one.getAttribute('href')]),
     );
     expect(where.at(-1)).toEqual([`${moment.name}, ${moment.date}`, `#${moment.id}`]);
+  });
+});
+
+describe('with files', () => {
+  test('a picture is put to what was said, by keyboard and without script; what cannot be taken is said there', async () => {
+    const reader = await another(false);
+    await open(reader);
+    await reader.page.type('.remark [name=name]', 'Marlo');
+    await reader.page.type('.remark [name=words]', 'I drew how I would hang it.');
+    await send(reader);
+    await reader.reads('I drew how I would hang it.');
+    const add = async (file: string) => {
+      const own = '.remarks li:last-child details';
+      if (!(await reader.page.$(`${own}[open]`))) {
+        await reader.page.focus(`${own} summary`);
+        await reader.page.keyboard.press('Enter');
+        await reader.page.waitForSelector(`${own}[open]`);
+      }
+      const input = (await reader.page.$(`${own} input[type=file]`)) as ElementHandle<HTMLInputElement>;
+      await input.uploadFile(join(demoPictures, file));
+      await reader.page.focus(`${own} button`);
+      await Promise.all([reader.page.waitForNavigation(), reader.page.keyboard.press('Enter')]);
+    };
+    await add('tide-clock/narration.mp3');
+    await reader.reads('This is neither a picture nor a document. What you wrote is there.');
+    await add('tide-clock/06-bench-shot-rotated.jpg');
+    await reader.reads('With it: 06-bench-shot-rotated.jpg. Only you and whoever made this know of it.');
+    await add('bike-trailer/workshop-test-sheet.pdf');
+    await reader.reads('With it: 06-bench-shot-rotated.jpg, workshop-test-sheet.pdf.');
+    expect(await reader.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    const friend = await another(true);
+    await open(friend);
+    await friend.reads('Write a comment');
+    expect(await friend.page.content()).not.toMatch(/bench-shot-rotated|hang it/);
+    await friend.page.type('.remark [name=name]', 'Pia');
+    await friend.page.type('.remark [name=words]', 'Mine has none yet.');
+    await send(friend);
+    await friend.reads('Add a picture or a document');
+    await friend.page.$eval('.remarks details', (details) => {
+      details.open = true;
+    });
+    expect(await friend.axe()).toEqual([]);
+  });
+
+  test('its maker sees the picture and saves the document', async () => {
+    const { studio, rooms } = demo;
+    await studio.page.bringToFront();
+    await studio.page.setViewport({ width: 1280, height: 800 });
+    await studio.page.goto(`${rooms}/feedback`);
+    await studio.reads('I drew how I would hang it.');
+    const picture = await studio.page.waitForSelector('img[alt^="Sent with it"]');
+    await picture?.evaluate((one) => one.scrollIntoView());
+    await studio.page.waitForFunction(
+      () => (document.querySelector('img[alt^="Sent with it"]') as HTMLImageElement).naturalWidth > 0,
+    );
+    await studio.named('link', /^workshop-test-sheet\.pdf, 0\.\d MB$/);
+    expect(await studio.axe()).toEqual([]);
+    await studio.page.setViewport({ width: 390, height: 844 });
+    expect(await studio.axe()).toEqual([]);
+    expect(await studio.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   });
 });

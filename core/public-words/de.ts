@@ -185,7 +185,7 @@ export const de: PublicWords = {
     to: 'E-Mail-Adresse, wenn du von einer Antwort erfahren willst; oder lass das leer',
     toWhy: 'Wer das hier gemacht hat, bekommt sie nicht. In jeder Mail steht, wie keine mehr kommt.',
     send: 'Kommentar absenden',
-    why: 'Wer das hier gemacht hat, liest ihn zuerst. Bis er gezeigt wird, sieht ihn sonst niemand.',
+    why: 'Wer das hier gemacht hat, liest ihn zuerst. Bis er gezeigt wird, sieht ihn sonst niemand. Ist er abgeschickt, lässt sich ein Bild oder Dokument dazulegen.',
     faults: {
       name: {
         missing: 'Schreib einen Namen. Ein Spitzname genügt.',

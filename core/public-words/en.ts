@@ -184,7 +184,7 @@ export const en: PublicWords = {
     to: 'E-mail, if you want to be told of an answer; or leave this empty',
     toWhy: 'Whoever made this does not get it. Each mail says how to have no more.',
     send: 'Send the comment',
-    why: 'Whoever made this reads it first. Nobody else sees it before they show it.',
+    why: 'Whoever made this reads it first. Nobody else sees it before they show it. Once it is sent, a picture or a document can be added.',
     faults: {
       name: {
         missing: 'Write a name. A nickname is enough.',

@@ -184,7 +184,7 @@ export const es: PublicWords = {
     to: 'Correo electrónico, si quieres saber de una respuesta; o déjalo vacío',
     toWhy: 'Quien hizo esto no lo recibe. Cada correo dice cómo no recibir más.',
     send: 'Enviar el comentario',
-    why: 'Quien hizo esto lo lee primero. Nadie más lo ve antes de que se muestre.',
+    why: 'Quien hizo esto lo lee primero. Nadie más lo ve antes de que se muestre. Una vez enviado, se puede añadir una imagen o un documento.',
     faults: {
       name: {
         missing: 'Escribe un nombre. Basta con un apodo.',

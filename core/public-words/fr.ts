@@ -187,7 +187,7 @@ export const fr: PublicWords = {
     to: 'E-mail, si vous voulez être prévenu d’une réponse ; ou laissez ce champ vide',
     toWhy: 'La personne qui a fait ceci ne le reçoit pas. Chaque e-mail dit comment ne plus en recevoir.',
     send: 'Envoyer le commentaire',
-    why: 'La personne qui a fait ceci le lit d’abord. Personne d’autre ne le voit avant qu’il soit affiché.',
+    why: 'La personne qui a fait ceci le lit d’abord. Personne d’autre ne le voit avant qu’il soit affiché. Une fois envoyé, on peut y joindre une image ou un document.',
     faults: {
       name: {
         missing: 'Écrivez un nom. Un surnom suffit.',
