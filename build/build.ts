@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { build as vite } from 'vite';
 import { buildDatabaseTemplate } from './database-template.ts';
 import { buildSiteAssets } from './site-assets.ts';
+import { buildFaces } from './faces.ts';
 import { buildLetters } from './letters.ts';
 import { program } from './program.ts';
 import { buildDoorType } from './door-type.ts';
@@ -23,6 +24,7 @@ export async function buildAll(): Promise<void> {
     program('server/reading/reading-main.ts', 'reading'),
     program('server/looking/looking-worker.ts', 'looking'),
     program('demo/seed-and-start.ts', 'demo'),
+    buildFaces(join(dist, 'faces')),
     buildLetters(join(dist, 'letters')),
     vite({ root: join(root, 'studio'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' }),
   ]);

@@ -4,9 +4,9 @@ import { atSite, nothing } from './at-site.ts';
 import { route } from './route.ts';
 
 const reply = z.object({
-  /** Pictures, and pages that are pictures, in which words were not looked for yet. */
+  /** Pictures and pages that were not looked through yet. */
   unread: z.number().int().nonnegative(),
-  /** In which none could be looked for. */
+  /** That could not be. */
   unreadable: z.number().int().nonnegative(),
   /** By material; of those that stand on pages. */
   inside: z.record(z.string(), z.array(insideFoundSchema)),
@@ -21,7 +21,7 @@ export const getInside = route({
   reply,
 });
 
-/** Reads words in pictures for some seconds, once each. A caller that goes away stops it; what was read by then is kept. */
+/** Looks through pictures for some seconds, once each. A caller that goes away stops it; what was read by then is kept. */
 export const readInside = route({
   method: 'POST',
   path: '/api/sites/:site/inside/read',

@@ -48,6 +48,11 @@ beforeAll(async () => {
     ['Crate.png', 'Mind the glass.'],
   ] as const)
     materials.push(await maker.upload(site, name, await poster(words)));
+  // Three people, in a photograph that comes with the detector.
+  const people = await readFile(
+    join(import.meta.dirname, '../node_modules/@vladmandic/face-api/demo/sample3.jpg'),
+  );
+  materials.push(await maker.upload(site, 'Team.jpg', new Uint8Array(people)));
   await maker.call(createPage, { params: { site }, body: { title: 'Bike trailer', materials } });
   studio = new Driver(await browser.newPage());
   await studio.page.setViewport({ width: 1280, height: 800 });
@@ -71,19 +76,19 @@ describe('what is inside', () => {
     await studio.reads(
       'In “Test sheet” there is what looks like a student number: “S-2047-1183” (pages 1, 2).',
     );
-    await studio.reads('3 pictures on your pages were not looked through');
+    await studio.reads('6 pictures and pages were not looked through yet');
     expect(await studio.axe()).toEqual([]);
   });
 
   test('reading can be stopped, what was read stays, and the rest is read later', async () => {
-    await studio.press('button', 'Read them');
-    await studio.reads(/Reading what is written in your pictures: \d of 3\./);
+    await studio.press('button', 'Look through them');
+    await studio.reads(/Looking through your pictures and pages: \d of 6\./);
     await studio.press('button', 'Stop');
     await studio.reads('not looked through');
     await studio.page.reload();
-    await studio.press('button', /^Read (?:it|them)$/);
+    await studio.press('button', /^Look through (?:it|them)$/);
     await studio.reads('In “Poster” there is what looks like a telephone number: “+44 7700 900123”.');
-    await studio.page.waitForSelector('[aria-label="Words in pictures"]', { hidden: true });
+    await studio.page.waitForSelector('[aria-label="What is to be seen in pictures"]', { hidden: true });
     expect(await studio.axe()).toEqual([]);
   });
 
@@ -105,6 +110,19 @@ describe('what is inside', () => {
     await studio.page.reload();
     await studio.reads('“S-2047-1183”');
     expect(await studio.page.evaluate(() => document.body.innerText.includes('900123'))).toBe(false);
+  });
+
+  test('faces are asked about, a question a picture, and covered where they are', async () => {
+    await studio.press('button', /^Nice to have/);
+    await studio.reads('In “Team” there are 3 things that look like faces.');
+    expect(await studio.axe()).toEqual([]);
+    await studio.press('button', /^Black it out.*Team/);
+    await studio.page.waitForFunction(() => !document.body.innerText.includes('look like faces'));
+    await studio.saved();
+    expect(await blackOuts('Team')).toBe(3);
+    await studio.press('button', 'Undo');
+    await studio.reads('In “Team” there are 3 things that look like faces.');
+    await studio.press('button', /^Needed/);
   });
 
   test('it is let stand like anything else, and it fits a phone', async () => {

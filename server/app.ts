@@ -35,6 +35,7 @@ import { problems } from './http/problems-plugin.ts';
 import { strictTransport } from './http/strict-transport.ts';
 import { studioFiles } from './http/studio-files.ts';
 import type { BlobStore } from './media/blob-store.ts';
+import { FaceFinder } from './faces/face-finder.ts';
 import { Insides } from './inside/insides.ts';
 import { Recogniser } from './inside/recogniser.ts';
 import { insideRoutes } from './inside/routes.ts';
@@ -95,6 +96,8 @@ export interface AppDeps {
   looking: string;
   /** The folder with what letters look like. */
   letters: string;
+  /** The folder with the program that finds faces. */
+  faces: string;
   assets: StoredAssets;
   config: Config;
   /** Changes whenever the renderer's code does. */
@@ -221,7 +224,9 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   app.addHook('onClose', () => looking.close());
   const recogniser = new Recogniser(deps.letters);
   app.addHook('onClose', () => recogniser.close());
-  const insides = new Insides({ db, blobs, looking, recogniser });
+  const faceFinder = new FaceFinder(deps.faces);
+  app.addHook('onClose', () => faceFinder.close());
+  const insides = new Insides({ db, blobs, looking, recogniser, faceFinder });
 
   const answer = answering({
     blobs,

@@ -31,6 +31,8 @@ export interface Places {
   looking: string;
   /** The folder with what letters look like. */
   letters: string;
+  /** The folder with the program that finds faces. */
+  faces: string;
 }
 
 /** Where everything is below the project's folder, built or not. */
@@ -44,6 +46,7 @@ export const placesIn = (root: string, code: string): Places => ({
   reading: join(root, 'dist/reading.js'),
   looking: join(root, 'dist/looking.js'),
   letters: join(root, 'dist/letters'),
+  faces: join(root, 'dist/faces'),
 });
 
 export interface Running {
@@ -102,6 +105,7 @@ export async function open(
       secret,
       looking: places.looking,
       letters: places.letters,
+      faces: places.faces,
       studioFolder: places.studio,
       readers,
     });

@@ -17,5 +17,6 @@ export const neededRules = [
   'availability',
   'personal',
   'inside',
+  'faces',
 ] as const satisfies readonly RuleKey[];
 export type NeededRule = (typeof neededRules)[number];

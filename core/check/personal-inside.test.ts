@@ -4,6 +4,7 @@ import { samplePage as page } from '../pages/sample-page.ts';
 import { newPart } from '../parts/new-part.ts';
 import type { InsideFound, InsideKind } from '../personal/inside.ts';
 import { sampleSound } from '../materials/sample-sound.ts';
+import { facesSeen } from './findings/faces-seen.ts';
 import { personalInside } from './findings/personal-inside.ts';
 import { nothingLookedAt } from './looked-at.ts';
 
@@ -86,5 +87,63 @@ describe('what is inside what stands on a page', () => {
     const of = (...found: InsideFound[]) => told(found)[0]?.of;
     expect(of(at('phone', '1'))).toBe(of(at('phone', '1')));
     expect(of(at('phone', '1'))).not.toBe(of(at('phone', '1'), at('phone', '2')));
+  });
+});
+
+describe('faces', () => {
+  const face = (x: number): InsideFound => ({ kind: 'face', text: '', page: 0, regions: [{ ...region, x }] });
+  const asked = (
+    found: InsideFound[],
+    {
+      kind = 'project',
+      underAge = false,
+      fixes = {},
+    }: { kind?: 'project' | 'about'; underAge?: boolean; fixes?: Material['fixes'] } = {},
+  ) =>
+    facesSeen({
+      page: page('one', kind, { parts: [newPart('gallery', 'gallery-1', ['notes'])] }),
+      site: { language: 'en', evidenceWanted: 0, underAge },
+      materials: new Map([['notes', material('notes', 1, fixes)]]),
+      ...{ lookedAt: nothingLookedAt, inside: { notes: found }, today: '2026-11-30' },
+    });
+
+  test('are asked about once a picture, with what would cover all of them', () => {
+    expect(asked([face(0), face(0.5), at('phone', '1')])).toMatchObject([
+      {
+        ...{ weight: 'nice', part: 'gallery-1', material: 'notes' },
+        says: 'In “Notes” there are 2 things that look like faces.',
+        blackOut: [
+          { ...region, x: 0, page: 0 },
+          { ...region, x: 0.5, page: 0 },
+        ],
+      },
+    ]);
+    expect(asked([])).toEqual([]);
+    expect(asked([at('phone', '1')])).toEqual([]);
+  });
+
+  test('what was said counts as long as the same ones are seen', () => {
+    const of = (...all: Parameters<typeof asked>) => asked(...all)[0]?.of;
+    const all = [face(0), face(0.5)];
+    expect(of(all)).toBe(of(all));
+    expect(of(all)).not.toBe(of(all, { fixes: { blackOut: [{ ...region, x: 0.5, page: 0 }] } }));
+    expect(
+      of(all, {
+        fixes: { blackOut: all.flatMap(({ regions }) => regions.map((one) => ({ ...one, page: 0 }))) },
+      }),
+    ).toBeUndefined();
+  });
+
+  test('are Needed where their maker is under 18, also their own', () => {
+    expect(asked([face(0)], { underAge: true })[0]?.weight).toBe('needed');
+    expect(asked([face(0)], { kind: 'about' })).toEqual([]);
+    expect(asked([face(0), face(0.5)], { kind: 'about' })).toHaveLength(1);
+    expect(asked([face(0)], { kind: 'about', underAge: true })[0]?.why).toContain('you too');
+  });
+
+  test('what has no place cannot be covered, and it is said what helps', () => {
+    const [told] = asked([{ ...face(0), page: null, regions: [] }]);
+    expect(told?.blackOut).toBeUndefined();
+    expect(told?.why).toContain('take the picture out of the file');
   });
 });

@@ -6,6 +6,7 @@ import { altUnhelpful } from './findings/alt-unhelpful.ts';
 import { availabilityOver } from './findings/availability-over.ts';
 import { creditMissing } from './findings/credit-missing.ts';
 import { evidenceWanted } from './findings/evidence-wanted.ts';
+import { facesSeen } from './findings/faces-seen.ts';
 import { factsMissing } from './findings/facts-missing.ts';
 import { hardWords } from './findings/hard-words.ts';
 import { headingOrder } from './findings/heading-order.ts';
@@ -49,6 +50,7 @@ export const rules = {
   availability: availabilityOver,
   personal: personalData,
   inside: personalInside,
+  faces: facesSeen,
   'alt-unhelpful': altUnhelpful,
   unfinished: partUnfinished,
   evidence: evidenceWanted,

@@ -138,8 +138,8 @@ const others = `
   insert into material (id, account_id, kind, original, file_name, bytes, title, caption, alt, facts, fixes, revision)
     select 'm' || n, 'a' || (n % 2000 + 1), 'picture', md5('o' || n), '', 1, '', '', '', '{}', '{}', n
       from generate_series(1, 20000) n;
-  insert into picture_words (original, page, version, words)
-    select 'words' || n, 0, 1, '[]' from generate_series(1, 4000) n;
+  insert into picture_reading (original, page, version, words, faces)
+    select 'words' || n, 0, 1, '[]', '[]' from generate_series(1, 4000) n;
   insert into picture_feature (original, version, features)
     select md5('o' || n), 1, '{}' from generate_series(1, 20000) n;
   insert into edit (site_id, label, changes) select 's' || (n % 2000 + 1), '', '[]' from generate_series(1, 20000) n;

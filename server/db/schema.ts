@@ -16,6 +16,7 @@ import {
 import type { Attachment } from '#core/comments/attachment.ts';
 import type { CommentedPicture, CommentMails, CommentState } from '#core/comments/comment.ts';
 import type { Fixes } from '#core/materials/fixes.ts';
+import type { SeenFace } from '#core/personal/faces-in.ts';
 import type { DocumentContent, PageWord } from '#core/materials/document.ts';
 import type { LinkState } from '#core/materials/link.ts';
 import type { MaterialFacts, MaterialKind } from '#core/materials/material.ts';
@@ -476,16 +477,18 @@ export const pictureFeatures = pgTable(
   (table) => [primaryKey({ columns: [table.original, table.version] })],
 );
 
-/** Words that were read in a picture, or in a page of a document that is one, once for each original. */
-export const pictureWords = pgTable(
-  'picture_words',
+/** What was seen in a picture or in a page of a document, once for each original: words and faces. */
+export const pictureReadings = pgTable(
+  'picture_reading',
   {
     original: text('original').notNull(),
     /** From 0; 0 of a picture. */
     page: integer('page').notNull(),
     version: integer('version').notNull(),
-    /** Null where it could not be read. */
+    /** Null where they could not be read. */
     words: jsonb('words').$type<PageWord[]>(),
+    /** Null where it could not be looked through for them. */
+    faces: jsonb('faces').$type<SeenFace[]>(),
   },
   (table) => [primaryKey({ columns: [table.original, table.page, table.version] })],
 );

@@ -3,6 +3,7 @@ import { type DocumentContent, documentContentSchema } from '#core/materials/doc
 import type { Executor } from '../db/connect.ts';
 import { documentContents } from '../db/schema.ts';
 import type { BlobStore } from '../media/blob-store.ts';
+import { piecePictures } from './piece-pictures.ts';
 import type { StoredContent } from './stored-content.ts';
 
 /** Counts up when reading the same file would give something else, so that old readings are not taken for new ones. */
@@ -44,7 +45,23 @@ export async function contentsOf(
   return contents;
 }
 
-/** The same for one document, as JSON that was written when it was read; null when nothing was. */
+/** Hashes of the pictures that stand in documents, by the hash of their files; of one that was not read nothing is there. */
+export async function picturesIn(db: Executor, originals: readonly string[]): Promise<Map<string, string[]>> {
+  if (originals.length === 0) return new Map();
+  const rows = await db
+    .select({
+      original: documentContents.original,
+      pictures: documentContents.pictures,
+      content: documentContents.content,
+    })
+    .from(documentContents)
+    .where(and(inArray(documentContents.original, [...originals]), eq(documentContents.version, version)));
+  return new Map(
+    rows.map(({ original, pictures, content }) => [original, content ? piecePictures(content) : pictures]),
+  );
+}
+
+/** What was read out of one document, as JSON that was written then; null when nothing was. */
 export async function contentText(db: Executor, blobs: BlobStore, original: string): Promise<Buffer | null> {
   const [row] = await db
     .select()

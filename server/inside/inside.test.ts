@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { buffer } from 'node:stream/consumers';
+import { Document, ImageRun, Packer, Paragraph } from 'docx';
+import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { buffer } from 'node:stream/consumers';
 import PDFDocument from 'pdfkit';
 import sharp from 'sharp';
 import { makeGroup } from '#contract/groups.ts';
@@ -11,7 +13,7 @@ import { publishOutlook } from '#contract/publishing.ts';
 import { findingsOfPage } from '#core/check/findings-of-page.ts';
 import { nothingLookedAt } from '#core/check/looked-at.ts';
 import { isShown } from '#core/pages/page.ts';
-import { pictureWords } from '../db/schema.ts';
+import { pictureReadings } from '../db/schema.ts';
 import { sweep } from '../media/sweep.ts';
 import { drawPage } from '../documents/draw-page.ts';
 import { withPdf } from '../documents/pdfium.ts';
@@ -39,6 +41,24 @@ const drawn = async (text: string): Promise<Buffer> => {
   return fromRaw(page).jpeg({ quality: 85 }).toBuffer();
 };
 
+const photos = join(import.meta.dirname, '../../node_modules/@vladmandic/face-api/demo');
+const docxWith = (picture: Buffer): Promise<Buffer> =>
+  Packer.toBuffer(
+    new Document({
+      sections: [
+        {
+          children: [
+            new Paragraph('What we did.'),
+            new Paragraph({
+              children: [
+                new ImageRun({ type: 'jpg', data: picture, transformation: { width: 480, height: 320 } }),
+              ],
+            }),
+          ],
+        },
+      ],
+    }),
+  );
 const letters = join(import.meta.dirname, '../../dist/letters');
 let server: TestServer;
 let maker: TestMaker;
@@ -76,7 +96,8 @@ describe('what is inside documents and pictures', () => {
     expect(await known()).toEqual({ unread: 0, unreadable: 0, inside: {} });
     await onPage('Notes', material);
     const { inside, unread } = await known();
-    expect(unread).toBe(0);
+    // Its pages may have faces on them; nobody looked yet.
+    expect(unread).toBe(2);
     expect(inside[material]).toEqual([
       { kind: 'email', text: 'ana.lind@school.example', page: 1, regions: [expect.anything()] },
     ]);
@@ -88,7 +109,7 @@ describe('what is inside documents and pictures', () => {
     const { material } = await maker.upload(site, 'poster.jpg', poster);
     await onPage('Poster', material);
     const before = await known();
-    expect([before.unread, before.inside[material]]).toEqual([1, undefined]);
+    expect([before.unread, before.inside[material]]).toEqual([3, undefined]);
     await maker.call(makeGroup, { body: { name: 'Circle', people: [{ name: 'Juno Pell' }] } });
     const { unread, inside } = await readAll();
     expect(unread).toBe(0);
@@ -126,6 +147,37 @@ describe('what is inside documents and pictures', () => {
     expect((await known()).unread).toBe(1);
     const { inside } = await readAll();
     expect(inside[material]?.map(({ kind, text }) => [kind, text])).toEqual([['student-number', '4410872']]);
+  });
+
+  test('faces are told of a picture, of a page of a document, and of a picture that stands in one', async () => {
+    const people = await readFile(join(photos, 'sample1.jpg'));
+    const picture = await maker.upload(site, 'team.jpg', people);
+    const pdf = new PDFDocument({ size: [420, 595], margin: 40 });
+    pdf.text('Nobody here.').addPage().text('The three of us.').image(people, 40, 80, { width: 340 });
+    pdf.end();
+    const book = await maker.upload(site, 'book.pdf', await buffer(pdf));
+    const written = await maker.upload(
+      site,
+      'notes.docx',
+      await docxWith(await readFile(join(photos, 'sample2.jpg'))),
+    );
+    await onPage('Team', picture.material, book.material, written.material);
+    expect((await known()).unread).toBe(4);
+    const { inside, unreadable } = await readAll();
+    expect(unreadable).toBe(0);
+    const faces = (material: string) => inside[material]?.filter(({ kind }) => kind === 'face') ?? [];
+    expect(faces(picture.material)).toHaveLength(3);
+    // The first of them from the left, looked at and measured by eye.
+    const [{ x, y } = { x: 0, y: 0 }] = faces(picture.material)
+      .flatMap(({ regions }) => regions)
+      .sort((a, b) => a.x - b.x);
+    expect([x, y]).toEqual([expect.closeTo(0.2, 1), expect.closeTo(0.26, 1)]);
+    // Small ones may be missed there; docs/personal-data.md says how many are.
+    expect(faces(book.material).length).toBeGreaterThan(1);
+    expect(new Set(faces(book.material).map(({ page }) => page))).toEqual(new Set([1]));
+    expect(faces(written.material)).toEqual(
+      Array.from({ length: 3 }, () => ({ kind: 'face', text: '', page: null, regions: [] })),
+    );
   });
 
   test('what was found can be covered where it was found, and is not read in what is covered', async () => {
@@ -202,12 +254,12 @@ describe('what is inside documents and pictures', () => {
     await maker.call(deleteMaterials, { params: { site }, body: { materials: gone } });
     expect(Object.keys((await known()).inside)).not.toContain(gone[0]);
     const { db } = server.database;
-    const before = await db.$count(pictureWords);
+    const before = await db.$count(pictureReadings);
     // Undo still names it; after its time it does not.
     await sweep(sweeping(), { freshFor: -1 });
-    expect(await db.$count(pictureWords)).toBe(before);
+    expect(await db.$count(pictureReadings)).toBe(before);
     await sweep(sweeping(), { freshFor: -1, keptMs: -1 });
-    expect(await db.$count(pictureWords)).toBe(before - 1);
+    expect(await db.$count(pictureReadings)).toBe(before - 1);
     expect((await known()).unread).toBe(0);
   });
 });

@@ -1,47 +1,42 @@
 import { LRUCache } from 'lru-cache';
 import { createHash } from 'node:crypto';
-import { type DocumentContent, pageSizePx } from '#core/materials/document.ts';
-import type { Material } from '#core/materials/material.ts';
+import type { DocumentContent } from '#core/materials/document.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
 import { isShown } from '#core/pages/page.ts';
 import type { InsideFound } from '#core/personal/inside.ts';
 import type { Draft } from '#core/sites/site.ts';
 import type { Database } from '../db/connect.ts';
-import { contentsOf } from '../documents/document-contents.ts';
+import { contentsOf, picturesIn } from '../documents/document-contents.ts';
+import type { FaceFinder } from '../faces/face-finder.ts';
 import type { Looking } from '../looking/looking.ts';
 import type { BlobStore } from '../media/blob-store.ts';
-import { fromRaw } from '../media/fixed-pixels.ts';
-import { pixelsOf } from '../media/pixels-of.ts';
+import type { LookInside } from './look-inside.ts';
+import { type PictureReading, type Readable, readingsOf, rememberReading } from './picture-readings.ts';
 import type { Recogniser } from './recogniser.ts';
-import { type Readable, rememberWords, wordsRead } from './picture-words.ts';
+import { forFaces, forWords, type LookedInto, pixelsToRead, type ToRead, toRead } from './to-read.ts';
 
 interface InsideDeps {
   db: Database;
   blobs: BlobStore;
   looking: Looking;
   recogniser: Recogniser;
+  faceFinder: FaceFinder;
 }
 
 /** What is known of the insides of a site's documents and pictures. */
 export interface KnownInside {
-  /** Pictures, and pages that are pictures, in which words were not looked for yet. */
+  /** Pictures and pages that were not looked through yet. */
   unread: number;
-  /** In which none could be looked for. */
+  /** That could not be. */
   unreadable: number;
   /** By material. */
   inside: Record<string, InsideFound[]>;
 }
 
-/** The longest side of a picture in which words are read, in pixels; finer ones take longer and tell no more. */
-const sidePx = 2000;
-/** Pages of one document that are read like pictures, at most: a scanned book is not somebody's papers. */
-const mostScanned = 40;
 /** One request reads no longer than this, in ms, and then says how far it is. */
 const atATimeMs = 4000;
 /** What was found in so many files is remembered. */
 const remembered = 5000;
-
-type LookedInto = Extract<Material, { kind: 'picture' | 'document' }>;
 
 /** What stands on pages of a site and can be looked into, put away or not. */
 function standing({ pages, materials }: Pick<Draft, 'pages' | 'materials'>): LookedInto[] {
@@ -51,23 +46,12 @@ function standing({ pages, materials }: Pick<Draft, 'pages' | 'materials'>): Loo
   );
 }
 
-/** The pages of a document that have no words of their own, like those of a scanner. */
-const scanned = (content: DocumentContent | undefined): number[] =>
-  (content?.pages ?? []).flatMap((words, page) => (words.length === 0 ? [page] : [])).slice(0, mostScanned);
-
-interface ToRead extends Readable {
-  material: LookedInto;
-}
-
-const toRead = (material: LookedInto, content: DocumentContent | undefined): ToRead[] =>
-  (material.kind === 'picture' ? [0] : scanned(content)).map((page) => ({
-    ...{ material, page },
-    original: material.original,
-  }));
+type Readings = ReadonlyMap<string, ReadonlyMap<number, PictureReading>>;
+const seenIn = (readings: Readings, { original, page }: Readable) => readings.get(original)?.get(page);
 
 /**
- * Looks into documents and pictures for what somebody could be found by. Words of documents are there since they were taken in; those
- * in pictures are read when their maker asks for it, once for each file.
+ * Looks into documents and pictures for what somebody could be found by. Words of documents are there since they were taken in; what is
+ * to be seen is looked for when their maker asks for it, once for each file.
  */
 export class Insides {
   readonly #deps: InsideDeps;
@@ -84,27 +68,20 @@ export class Insides {
    * @param today as ISO 8601 writes it
    */
   async known(draft: Draft, people: readonly string[], today: string): Promise<KnownInside> {
-    const all = standing(draft);
-    const { contents, read } = await this.#readOf(all);
-    const wanted = all.flatMap((one) => toRead(one, contents.get(one.original)));
-    const of = ({ original, page }: Readable) => read.get(original)?.get(page);
+    const { all, readings } = await this.#toRead(draft);
     const inside: Record<string, InsideFound[]> = {};
     const { language, underAge } = draft.site;
     const asked = { language, underAge, today, people };
-    for (const { id, kind, original } of all) {
-      const found = await this.#lookedInto(
-        { original, isPicture: kind === 'picture' },
-        contents.get(original),
-        read.get(original) ?? new Map(),
-        asked,
-      );
+    const looked = await this.#lookedInto(all, readings, asked);
+    for (const { id } of all.keys()) {
+      const found = looked.get(id) ?? [];
       if (found.length > 0) inside[id] = found;
     }
-    const once = new Map(wanted.map((one) => [`${one.original} ${one.page}`, one]));
-    const states = [...once.values()].map(of);
+    const once = new Map([...all.values()].flat().map((one) => [`${one.original} ${one.page}`, one]));
+    const states = [...once.values()].map((one) => seenIn(readings, one));
     return {
       unread: states.filter((one) => one === undefined).length,
-      unreadable: states.filter((one) => one === null).length,
+      unreadable: states.filter((one) => one && (one.words === null || one.faces === null)).length,
       inside,
     };
   }
@@ -123,73 +100,87 @@ export class Insides {
   }
 
   async #read(draft: Draft, signal: AbortSignal): Promise<void> {
-    const { db, recogniser } = this.#deps;
-    const all = standing(draft);
-    const { contents, read } = await this.#readOf(all);
+    const { db, blobs } = this.#deps;
+    const { all, readings } = await this.#toRead(draft);
+    const unread = [...all.values()].flat().filter((one) => seenIn(readings, one) === undefined);
+    const contents = await contentsOf(db, blobs, [...new Set(unread.map(({ original }) => original))]);
     const end = Date.now() + atATimeMs;
     const done = new Set<string>();
-    for (const one of all.flatMap((material) => toRead(material, contents.get(material.original)))) {
+    for (const one of unread) {
       const name = `${one.original} ${one.page}`;
-      if (read.get(one.original)?.has(one.page) || done.has(name)) continue;
+      if (done.has(name)) continue;
       if (signal.aborted || Date.now() > end) return;
       done.add(name);
-      const picture = await this.#pictureOf(one).catch(() => null);
-      const words = picture && (await recogniser.words(picture, draft.site.language));
-      await rememberWords(db, one, words);
+      const ownWords = contents.get(one.original)?.pages[one.page]?.length ?? 0;
+      await rememberReading(db, one, await this.#seenIn(one, ownWords > 0, draft.site.language));
     }
   }
 
-  /** As it lies in the file, where black-outs lie too. */
-  async #pictureOf({ material, page }: ToRead): Promise<{ png: Buffer; width: number; height: number }> {
-    const { original, facts } = material;
-    const whole = 'pages' in facts ? facts.pages[page] && pageSizePx(facts.pages[page]) : facts;
-    if (!whole) throw new Error(`No page ${page}.`);
-    const { widthPx, heightPx } = whole;
-    const scale = Math.min(1, sidePx / Math.max(widthPx, heightPx));
-    const pixels = await pixelsOf(
-      this.#deps.blobs,
-      { original, page: material.kind === 'picture' ? null : page, fixes: {}, widthPx, heightPx },
-      Math.max(1, Math.round(widthPx * scale)),
+  /** @param hasWords of its own: nobody has to read them off it */
+  async #seenIn(one: ToRead, hasWords: boolean, language: string): Promise<PictureReading> {
+    const { blobs, recogniser, faceFinder } = this.#deps;
+    const pixels = await pixelsToRead(blobs, one).catch(() => null);
+    if (!pixels) return { words: null, faces: null };
+    const [words, faces] = await Promise.all([
+      hasWords ? [] : forWords(pixels).then((picture) => recogniser.words(picture, language)),
+      forFaces(pixels)
+        .then((picture) => faceFinder.faces(picture))
+        .catch(() => null),
+    ]);
+    return { words, faces };
+  }
+
+  /** What is to be looked through, by material, and what was seen where that was done. */
+  async #toRead(draft: Draft): Promise<{ all: Map<LookedInto, ToRead[]>; readings: Readings }> {
+    const { db } = this.#deps;
+    const materials = standing(draft);
+    const pictures = await picturesIn(
+      db,
+      materials.flatMap((one) =>
+        one.kind === 'document' && one.facts.pages.length === 0 ? [one.original] : [],
+      ),
     );
-    const { data, info } = await fromRaw(pixels)
-      .flatten({ background: '#ffffff' })
-      .greyscale()
-      .png({ compressionLevel: 1 })
-      .toBuffer({ resolveWithObject: true });
-    return { png: data, width: info.width, height: info.height };
+    const all = new Map(materials.map((one) => [one, toRead(one, pictures.get(one.original) ?? [])]));
+    const originals = new Set([...all.values()].flat().map(({ original }) => original));
+    return { all, readings: await readingsOf(db, [...originals]) };
   }
 
-  async #readOf(all: readonly LookedInto[]) {
-    const { db, blobs } = this.#deps;
-    const originals = [...new Set(all.map(({ original }) => original))];
-    const documents = new Set(all.flatMap((one) => (one.kind === 'document' ? [one.original] : [])));
-    return {
-      contents: await contentsOf(db, blobs, [...documents]),
-      read: await wordsRead(db, originals),
-    };
-  }
-
+  /** What was found, by material. Words of documents are only fetched of those that were not looked into before. */
   async #lookedInto(
-    file: { original: string; isPicture: boolean },
-    content: DocumentContent | undefined,
-    read: ReadonlyMap<number, DocumentContent['pages'][number] | null>,
-    asked: { language: string; underAge: boolean; today: string; people: readonly string[] },
-  ): Promise<InsideFound[]> {
-    const known = [...read].filter(([, words]) => words !== null).length;
-    const key = createHash('sha256')
-      .update(
-        JSON.stringify([file, known, asked.language, asked.underAge, asked.today.slice(0, 4), asked.people]),
-      )
-      .digest('hex');
-    const before = this.#found.get(key);
-    if (before) return before;
-    const found = await this.#deps.looking.inside({
-      pages: content?.pages ?? [],
-      text: content ? content.pieces : [],
-      seen: [...read].map(([page, words]) => ({ page, words: words ?? [] })),
-      ...asked,
+    all: ReadonlyMap<LookedInto, readonly ToRead[]>,
+    readings: Readings,
+    asked: Pick<LookInside, 'language' | 'underAge' | 'today' | 'people'>,
+  ): Promise<Map<string, InsideFound[]>> {
+    const { db, blobs, looking } = this.#deps;
+    const files = [...all].map(([material, pictures]) => {
+      const seen = pictures.flatMap((one) => {
+        const reading = seenIn(readings, one);
+        return reading ? [{ page: one.at, ...reading }] : [];
+      });
+      const about = [material.original, material.kind, pictures.map(({ original }) => original), seen.length];
+      const as = [asked.language, asked.underAge, asked.today.slice(0, 4), asked.people];
+      const key = createHash('sha256')
+        .update(JSON.stringify([about, as]))
+        .digest('hex');
+      return { material, seen, key };
     });
-    this.#found.set(key, found);
-    return found;
+    const found = new Map<string, InsideFound[]>();
+    for (const { key } of files) {
+      const before = this.#found.get(key);
+      if (before) found.set(key, before);
+    }
+    const unknown = files.filter(({ key }) => !found.has(key));
+    const contents = await contentsOf(db, blobs, [
+      ...new Set(unknown.flatMap(({ material: one }) => (one.kind === 'document' ? [one.original] : []))),
+    ]);
+    for (const { material, seen, key } of unknown) {
+      if (found.has(key)) continue;
+      const content: DocumentContent | undefined = contents.get(material.original);
+      const file = { pages: content?.pages ?? [], text: content?.pieces ?? [], seen };
+      const now = await looking.inside({ ...file, ...asked });
+      found.set(key, now);
+      this.#found.set(key, now);
+    }
+    return new Map(files.map(({ material, key }) => [material.id, found.get(key) ?? []]));
   }
 }

@@ -14,7 +14,7 @@ import {
   materials,
   passTrees,
   pictureFeatures,
-  pictureWords,
+  pictureReadings,
   releasePieces,
   releases,
   renderedPages,
@@ -187,8 +187,11 @@ async function sweepIn(
   for (const { original } of await db.select({ original: pictureFeatures.original }).from(pictureFeatures))
     if (!originals.has(original))
       await db.delete(pictureFeatures).where(eq(pictureFeatures.original, original));
-  for (const { original } of await db.selectDistinct({ original: pictureWords.original }).from(pictureWords))
-    if (!originals.has(original)) await db.delete(pictureWords).where(eq(pictureWords.original, original));
+  for (const { original } of await db
+    .selectDistinct({ original: pictureReadings.original })
+    .from(pictureReadings))
+    if (!originals.has(original))
+      await db.delete(pictureReadings).where(eq(pictureReadings.original, original));
   for (const hash of old) {
     const size = await blobs.removeIfOlder(hash, before);
     if (size === null) continue;

@@ -95,6 +95,7 @@ export class TestServer {
       reading,
       looking: join(root, 'dist/looking.js'),
       letters: join(root, 'dist/letters'),
+      faces: join(root, 'dist/faces'),
       assets,
       config,
       secret: await secretIn(folder),

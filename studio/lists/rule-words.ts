@@ -15,6 +15,7 @@ export const ruleWords: Readonly<Record<RuleKey | SiteRuleKey, string>> = {
   availability: 'Days of an availability',
   personal: 'What somebody can be found by',
   inside: 'The same inside documents and pictures',
+  faces: 'Faces in pictures and documents',
   'alt-unhelpful': 'Alt text that says nothing',
   unfinished: 'Parts that are not finished',
   evidence: 'Evidence',

@@ -79,6 +79,8 @@ function inWords({ kind, count }: Outlook['needed'][number]['needs'][number]): s
       return `${plural(count, 'thing')} that somebody can be found by`;
     case 'inside':
       return `${plural(count, 'thing')} that somebody can be found by inside documents and pictures`;
+    case 'faces':
+      return `${plural(count, 'picture')} with faces`;
   }
 }
 

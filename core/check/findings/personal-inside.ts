@@ -6,8 +6,8 @@ import { called, type CheckedPage, standingOn } from '../checked-page.ts';
 import type { Noticed } from '../noticed.ts';
 import { forUnderAge } from './personal-data.ts';
 
-/** People are asked about once on the whole site, by a rule of its own. */
-type Told = Exclude<InsideKind, 'name'>;
+/** People are asked about once on the whole site, and faces by a rule of their own. */
+type Told = Exclude<InsideKind, 'name' | 'face'>;
 
 const words: { [K in Told]: [one: string, many: string] } = {
   phone: ['what looks like a telephone number', 'things that look like telephone numbers'],
@@ -45,13 +45,13 @@ function quoted(texts: ReadonlyMap<string, readonly InsideFound[]>, { facts }: M
 const blackOutOf = ({ page, regions }: InsideFound): BlackOut[] =>
   regions.map((region) => ({ ...region, page: page ?? 0 }));
 
-/** What is left to be seen in a material of what was found in it, by kind; those of people's names are not among it. */
+/** What is left to be seen in a material of what was found in it, by kind, without what other rules ask about. */
 export function seenInside(material: Material, found: readonly InsideFound[]): Map<Told, InsideFound[]> {
   const byKind = new Map<Told, InsideFound[]>();
   for (const one of found) {
     const seen = stillSeen(one, material.fixes);
     const { kind } = one;
-    if (seen && kind !== 'name') byKind.set(kind, [...(byKind.get(kind) ?? []), seen]);
+    if (seen && kind !== 'name' && kind !== 'face') byKind.set(kind, [...(byKind.get(kind) ?? []), seen]);
   }
   return byKind;
 }

@@ -36,11 +36,14 @@ export function FindingItem({ finding, kind, open, onOpen, onMended, onWaive }: 
   const material = state.materials.find(({ id }) => id === finding.material);
   const isAlt = finding.rule === 'alt' || finding.rule === 'alt-unhelpful';
   const picture = isAlt && material?.kind === 'picture' ? material : null;
+  // Whom it is about is seen, not said.
+  const shown = finding.rule === 'faces' && material?.kind === 'picture' ? material : null;
   const blackOut = useBlackOut(finding, material);
   return (
     <li className="border-t border-line py-2.5 first:border-t-0">
       <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
         <Icon size={16} strokeWidth={2} className={`mt-1 flex-none ${look}`} aria-hidden="true" />
+        {shown && <MaterialPicture material={shown} alt="" className="h-16 w-24 flex-none object-cover" />}
         <p className="min-w-0 flex-[1_1_18rem]">
           <span className="sr-only">{heard}: </span>
           <b className="block">{finding.says}</b>

@@ -6,22 +6,22 @@ import { ProgressBar } from '../../ui/progress-bar.tsx';
 
 const them = (count: number) => (count === 1 ? 'it' : 'them');
 
-/** Words in pictures are looked for when their maker asks for it: it takes some seconds each. */
+/** What is to be seen in pictures is looked for when their maker asks for it: it takes some seconds each. */
 export function ReadPictures() {
   const { unread = 0, unreadable = 0 } = useInside().data ?? {};
   const { of, problem, start, stop } = useReadingPictures(unread);
   if (of === null && unread === 0 && unreadable === 0) return null;
   const done = of === null ? 0 : Math.max(0, of - unread);
   return (
-    <section aria-label="Words in pictures" className="grid gap-2 border-t border-t-line pt-3">
+    <section aria-label="What is to be seen in pictures" className="grid gap-2 border-t border-t-line pt-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <ScanText size={18} aria-hidden="true" className="flex-none text-ink-3" />
         <p role="status" className="min-w-0 flex-[1_1_18rem]">
           {of !== null
-            ? `Reading what is written in your pictures: ${done} of ${of}.`
+            ? `Looking through your pictures and pages: ${done} of ${of}.`
             : unread > 0
-              ? `${plural(unread, 'picture')} on your pages ${unread === 1 ? 'was' : 'were'} not looked through for what is written in ${them(unread)}: numbers, addresses, names.`
-              : `In ${plural(unreadable, 'picture')} nothing could be read. Look through ${them(unreadable)} yourself.`}
+              ? `${plural(unread, 'picture or page', 'pictures and pages')} ${unread === 1 ? 'was' : 'were'} not looked through yet for faces and for what is written in ${them(unread)}.`
+              : `${plural(unreadable, 'picture or page', 'pictures and pages')} could not be looked through. Do that yourself.`}
         </p>
         {of !== null ? (
           <Button small onClick={stop}>
@@ -30,7 +30,7 @@ export function ReadPictures() {
         ) : (
           unread > 0 && (
             <Button small onClick={start}>
-              Read {them(unread)}
+              Look through {them(unread)}
             </Button>
           )
         )}
@@ -38,7 +38,7 @@ export function ReadPictures() {
       {of !== null && <ProgressBar share={of === 0 ? 1 : done / of} />}
       {problem && (
         <p role="alert" className="text-clay">
-          {problem.message} What was read by then is kept.
+          {problem.message} What was found by then is kept.
         </p>
       )}
     </section>
