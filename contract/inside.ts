@@ -10,6 +10,8 @@ const reply = z.object({
   unreadable: z.number().int().nonnegative(),
   /** By material; of those that stand on pages. */
   inside: z.record(z.string(), z.array(insideFoundSchema)),
+  /** What looks like names of people in the words of pages and in what is said of pictures. */
+  named: z.array(z.string()),
 });
 
 /** What somebody could be found by inside the documents and pictures on a site's pages, as far as it was looked for. */

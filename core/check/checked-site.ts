@@ -17,6 +17,8 @@ export interface CheckedSite extends Pick<Site, 'language' | 'underAge' | 'offWa
   inside: Inside;
   /** Names of people its maker knows. */
   people: readonly string[];
+  /** What looks like names of others. */
+  guessed: readonly string[];
   /** Today where its maker is, as ISO 8601 writes it. */
   today: string;
 }

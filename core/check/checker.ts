@@ -21,6 +21,8 @@ export interface Changed {
   givenOut?: GivenOut;
   /** Names of people the maker knows. */
   people?: readonly string[];
+  /** What looks like names of others. */
+  guessed?: readonly string[];
   /** Today where the maker is, as ISO 8601 writes it. */
   today?: string;
   pages?: readonly ShownPage[];
@@ -39,6 +41,7 @@ export class Checker {
   #inside: Inside = {};
   #givenOut = nothingGivenOut;
   #people: readonly string[] = [];
+  #guessed: readonly string[] = [];
   #today = '';
   #asked: Pick<CheckedSite, 'offWall' | 'address'> = { offWall: [], address: null };
   readonly #pages = new Map<Id, ShownPage>();
@@ -58,6 +61,7 @@ export class Checker {
     inside,
     givenOut,
     people,
+    guessed,
     today,
     pages = [],
     gonePages = [],
@@ -97,11 +101,13 @@ export class Checker {
     this.#asked = between ?? this.#asked;
     this.#givenOut = givenOut ?? this.#givenOut;
     this.#people = people ?? this.#people;
+    this.#guessed = guessed ?? this.#guessed;
     const before = this.#between;
     this.#between = findingsOfSite({
       ...this.#asked,
       ...{ language: this.#site.language, underAge: this.#site.underAge, today: this.#today },
-      ...{ materials: this.#materials, givenOut: this.#givenOut, inside: this.#inside, people: this.#people },
+      ...{ materials: this.#materials, givenOut: this.#givenOut, inside: this.#inside },
+      ...{ people: this.#people, guessed: this.#guessed },
       pages: [...this.#pages.values()],
     });
     const said = (all: typeof before, id: Id) => JSON.stringify(all.get(id) ?? []);

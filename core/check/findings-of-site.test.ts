@@ -13,6 +13,7 @@ const english = {
     givenOut: nothingGivenOut,
     inside: {},
     people: [],
+    guessed: [],
   },
   ...{ materials: new Map(), offWall: [], address: null },
 };

@@ -16,6 +16,7 @@ const site = (fields: Partial<CheckedSite>): CheckedSite => ({
     givenOut: nothingGivenOut,
     inside: {},
     people: [],
+    guessed: [],
   },
   ...fields,
 });

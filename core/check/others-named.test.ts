@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import type { Material } from '../materials/material.ts';
+import { sampleSound } from '../materials/sample-sound.ts';
 import type { ShownPage } from '../pages/page.ts';
 import { samplePage as page } from '../pages/sample-page.ts';
 import { newPart } from '../parts/new-part.ts';
@@ -13,7 +15,7 @@ const says = (id: string, ...texts: string[]): ShownPage =>
     title: `Page ${id}`,
     parts: texts.map((text, at) => words(`${id}-part-${at}`, text)),
   });
-const found = (people: string[], pages: ShownPage[]) =>
+const found = (people: string[], pages: ShownPage[], guessed: string[] = [], materials: Material[] = []) =>
   [
     ...findingsOfSite({
       ...{
@@ -23,8 +25,9 @@ const found = (people: string[], pages: ShownPage[]) =>
         givenOut: nothingGivenOut,
         inside: {},
         people,
+        guessed,
       },
-      ...{ materials: new Map(), offWall: [], address: null, pages },
+      ...{ materials: new Map(materials.map((one) => [one.id, one])), offWall: [], address: null, pages },
     }).values(),
   ]
     .flat()
@@ -72,6 +75,39 @@ describe('people whom the maker keeps in groups', () => {
   test('but not by so few letters that it may be any word, and not where nobody is known', () => {
     expect(names(['Jo', '  ', '?'], 'Jo said so. ?')).toEqual([]);
     expect(names([], 'Juno Pell')).toEqual([]);
+  });
+
+  test('those who are only guessed are asked about as a guess, once, and known ones as known', () => {
+    const page = says('one', 'Juno Pell and Odd Marten.');
+    expect(found(['Juno Pell'], [page], ['Odd Marten', 'Juno Pell']).map((one) => one.says)).toEqual([
+      'Juno Pell is named on Page one.',
+      '“Odd Marten”, on Page one, looks like somebody’s name.',
+    ]);
+    // Whether they were guessed or known: what was said of them counts.
+    const of = (...all: Parameters<typeof found>) =>
+      found(...all).map(({ key, of: about }) => `${key} ${about}`);
+    expect(of([], [page], ['Odd Marten'])).toEqual(of(['Odd Marten'], [page]));
+  });
+
+  test('in what is said of a picture, and in the name of a document’s file', () => {
+    const page = says('one', 'By me.');
+    const shown: ShownPage = { ...page, parts: [newPart('gallery', 'gallery-1', ['tide', 'notes'])] };
+    const tide: Material = { ...sampleSound('tide'), title: 'Tide', alt: 'Juno Pell at the saw' };
+    const notes: Material = {
+      ...sampleSound('notes'),
+      ...{ title: 'Notes', fileName: 'Odd Marten notes.pdf', kind: 'document' },
+      facts: { format: 'pdf', pages: [], words: 9 },
+    };
+    expect(found(['Juno Pell', 'Odd Marten'], [shown], [], [tide, notes])).toMatchObject([
+      {
+        part: 'gallery-1',
+        material: 'tide',
+        says: 'Juno Pell is named in what is said of “Tide” on Page one.',
+      },
+      { part: 'gallery-1', material: 'notes' },
+    ]);
+    // What its own file is called is not handed on with a sound.
+    expect(found(['Odd Marten'], [shown], [], [{ ...tide, fileName: 'Odd Marten.m4a' }])).toEqual([]);
   });
 
   test('also once a page changes, and no more once they are known no more', () => {

@@ -10,6 +10,7 @@ import { getInside, readInside } from '#contract/inside.ts';
 import { changeMaterial, deleteMaterials } from '#contract/materials.ts';
 import { createPage } from '#contract/pages.ts';
 import { publishOutlook } from '#contract/publishing.ts';
+import { changeSite } from '#contract/sites.ts';
 import { findingsOfPage } from '#core/check/findings-of-page.ts';
 import { nothingLookedAt } from '#core/check/looked-at.ts';
 import { isShown } from '#core/pages/page.ts';
@@ -93,7 +94,7 @@ describe('what is inside documents and pictures', () => {
   test('of a document is known as soon as it stands on a page: which page of it, and where', async () => {
     const pdf = await words('Nothing here.', 'Write to ana.lind@school.example');
     const { material } = await maker.upload(site, 'notes.pdf', pdf);
-    expect(await known()).toEqual({ unread: 0, unreadable: 0, inside: {} });
+    expect(await known()).toEqual({ unread: 0, unreadable: 0, inside: {}, named: [] });
     await onPage('Notes', material);
     const { inside, unread } = await known();
     // Its pages may have faces on them; nobody looked yet.
@@ -128,6 +129,31 @@ describe('what is inside documents and pictures', () => {
     const asked = await other.call(getInside, { params: { site: theirs } });
     expect(asked.unread).toBe(0);
     expect(asked.inside[own.material]?.map(({ kind }) => kind)).toEqual(['phone']);
+  });
+
+  test('people whom nobody put into a group are guessed, in documents and in the words of pages', async () => {
+    const other = await server.maker('Edda');
+    const theirs = (await other.site()).site.id;
+    const params = { site: theirs };
+    const pdf = await words('Glued with Anna Lindqvist, drawn by Edda Brandt.');
+    const { material } = await other.upload(theirs, 'glue.pdf', pdf);
+    await other.call(createPage, {
+      params,
+      body: { title: 'Tide lamp by Jonas Weber', materials: [material] },
+    });
+    const now = () => other.call(getInside, { params });
+    const named = async () => {
+      const { inside, named: all } = await now();
+      return [all, inside[material]?.map(({ kind, text }) => `${kind} ${text}`)];
+    };
+    // The site is by Edda.
+    expect(await named()).toEqual([['Jonas Weber'], ['name Anna Lindqvist']]);
+    const { revision: seen } = await other.state(theirs);
+    await other.call(changeSite, {
+      params,
+      body: { seen, label: 'By', change: { by: 'Anna Lindqvist' } },
+    });
+    expect(await named()).toEqual([['Jonas Weber'], ['name Edda Brandt']]);
   });
 
   test('nobody else’s site can be asked about, nor read', async () => {

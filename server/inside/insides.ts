@@ -1,5 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { createHash } from 'node:crypto';
+import { saidOf, wordsOn } from '#core/check/words-on.ts';
 import type { DocumentContent } from '#core/materials/document.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
 import { isShown } from '#core/pages/page.ts';
@@ -31,6 +32,8 @@ export interface KnownInside {
   unreadable: number;
   /** By material. */
   inside: Record<string, InsideFound[]>;
+  /** What looks like names of people in the words of its pages and in what is said of what stands there. */
+  named: string[];
 }
 
 /** One request reads no longer than this, in ms, and then says how far it is. */
@@ -44,6 +47,16 @@ function standing({ pages, materials }: Pick<Draft, 'pages' | 'materials'>): Loo
   return materials.filter(
     (one): one is LookedInto => (one.kind === 'picture' || one.kind === 'document') && shown.has(one.id),
   );
+}
+
+/** The words of a site that readers may get. */
+function wordsOf(draft: Pick<Draft, 'pages' | 'materials'>): string[] {
+  const pages = draft.pages.filter(isShown);
+  const on = new Set(pages.flatMap(materialsOn));
+  return [
+    ...pages.flatMap((page) => wordsOn(page).flatMap(({ texts }) => texts)),
+    ...draft.materials.filter(({ id }) => on.has(id)).flatMap(saidOf),
+  ];
 }
 
 type Readings = ReadonlyMap<string, ReadonlyMap<number, PictureReading>>;
@@ -70,8 +83,8 @@ export class Insides {
   async known(draft: Draft, people: readonly string[], today: string): Promise<KnownInside> {
     const { all, readings } = await this.#toRead(draft);
     const inside: Record<string, InsideFound[]> = {};
-    const { language, underAge } = draft.site;
-    const asked = { language, underAge, today, people };
+    const { language, underAge, by } = draft.site;
+    const asked = { language, underAge, today, people, by };
     const looked = await this.#lookedInto(all, readings, asked);
     for (const { id } of all.keys()) {
       const found = looked.get(id) ?? [];
@@ -83,6 +96,7 @@ export class Insides {
       unread: states.filter((one) => one === undefined).length,
       unreadable: states.filter((one) => one && (one.words === null || one.faces === null)).length,
       inside,
+      named: await this.#deps.looking.people({ texts: wordsOf(draft), by }),
     };
   }
 
@@ -149,7 +163,7 @@ export class Insides {
   async #lookedInto(
     all: ReadonlyMap<LookedInto, readonly ToRead[]>,
     readings: Readings,
-    asked: Pick<LookInside, 'language' | 'underAge' | 'today' | 'people'>,
+    asked: Pick<LookInside, 'language' | 'underAge' | 'today' | 'people' | 'by'>,
   ): Promise<Map<string, InsideFound[]>> {
     const { db, blobs, looking } = this.#deps;
     const files = [...all].map(([material, pictures]) => {
@@ -158,7 +172,7 @@ export class Insides {
         return reading ? [{ page: one.at, ...reading }] : [];
       });
       const about = [material.original, material.kind, pictures.map(({ original }) => original), seen.length];
-      const as = [asked.language, asked.underAge, asked.today.slice(0, 4), asked.people];
+      const as = [asked.language, asked.underAge, asked.today.slice(0, 4), asked.people, asked.by];
       const key = createHash('sha256')
         .update(JSON.stringify([about, as]))
         .digest('hex');

@@ -3,7 +3,7 @@ import { patchSquarePx } from '#core/gallery/shared-patches.ts';
 import type { Compared } from './looking.ts';
 import { readFeatures } from './read-features.ts';
 
-export { lookInside as inside } from '../inside/look-inside.ts';
+export { lookForPeople as people, lookInside as inside } from '../inside/look-inside.ts';
 
 const squareBytes = patchSquarePx ** 2;
 

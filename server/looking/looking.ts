@@ -47,6 +47,11 @@ export class Looking {
     return (await this.#threads.run(file, { name: 'inside' })) as InsideFound[];
   }
 
+  /** @see lookForPeople */
+  async people(asked: { texts: readonly string[]; by: string }): Promise<string[]> {
+    return (await this.#threads.run(asked, { name: 'people' })) as string[];
+  }
+
   /** Ends the threads; what is being looked at is given up. */
   async close(): Promise<void> {
     await this.#threads.destroy();

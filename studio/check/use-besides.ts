@@ -40,7 +40,7 @@ export function useBesides(): void {
     [passes.data, handIns.data],
   );
   const known = useGroups().data?.groups;
-  const inside = useInside().data?.inside;
+  const { inside, named } = useInside().data ?? {};
   const { by } = state.site;
   // Whoever made the site is named on it anyway.
   const people = useMemo(
@@ -54,7 +54,8 @@ export function useBesides(): void {
         ...(inside && { inside }),
         ...(givenOut && { givenOut }),
         ...(people && { people }),
+        ...(named && { guessed: named }),
       }),
-    [id, lookedAt, inside, givenOut, people],
+    [id, lookedAt, inside, givenOut, people, named],
   );
 }

@@ -1,8 +1,8 @@
 import type { PersonalKind } from '../../personal/found.ts';
 import { personalIn } from '../../personal/personal-in.ts';
-import { textsIn } from '../../parts/texts-in.ts';
 import { called, type CheckedPage, standingOn } from '../checked-page.ts';
 import type { Noticed, Spot } from '../noticed.ts';
+import { saidOf, wordsOn } from '../words-on.ts';
 
 const told: { [K in PersonalKind]: string } = {
   phone: 'looks like a telephone number',
@@ -37,25 +37,14 @@ export function personalData({ page, site, materials, today }: CheckedPage): Not
         : 'Whoever opens the page gets it, and so does what collects from pages. Take it out, or let it stand if it is there on purpose.',
     }));
   return [
-    ...look({ part: null, material: null }, '', [
-      ...[page.title, page.summary],
-      ...('facts' in page ? textsIn(page.facts) : []),
-    ]),
-    ...page.parts.flatMap((part) =>
-      meantFor.includes(part.kind) && !site.underAge
+    ...wordsOn(page).flatMap(({ part, kind, texts }) =>
+      kind !== null && meantFor.includes(kind) && !site.underAge
         ? []
-        : look({ part: part.id, material: null }, '', textsIn(part)),
+        : look({ part, material: null }, '', texts),
     ),
     ...standingOn(page).flatMap(({ material, part }) => {
       const one = materials.get(material);
-      if (!one) return [];
-      const { title, caption, alt, transcript } = one;
-      // The file of a document is handed on under its name.
-      const fileName = one.kind === 'document' ? [one.fileName] : [];
-      return look({ part, material }, ` in what is said of ${called(one)}`, [
-        ...[title, caption, alt, transcript],
-        ...fileName,
-      ]);
+      return one ? look({ part, material }, ` in what is said of ${called(one)}`, saidOf(one)) : [];
     }),
   ];
 }
