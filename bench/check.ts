@@ -17,7 +17,9 @@ const timeOf = (run: () => void): number => {
 export function benchCheck(): Promise<Row> {
   const { pages: all, materials } = largeContent(300, 5000);
   const pages: ShownPage[] = all.filter(isShown);
-  const whole = { site, today: '2026-11-29', pages, materials };
+  const people = Array.from({ length: 30 }, (_, at) => `Juno Pell ${at}`);
+  const guessed = Array.from({ length: 100 }, (_, at) => `Round ${at}`);
+  const whole = { site, today: '2026-11-29', pages, materials, people, guessed };
   const everything = Array.from({ length: 5 }, () => timeOf(() => new Checker().take(whole)));
   const checker = new Checker();
   checker.take(whole);

@@ -16,10 +16,20 @@ const browser = await launchBrowser();
 const page = await browser.newPage();
 const driver = new Driver(page);
 const settle = (ms = 700) => new Promise((resolve) => setTimeout(resolve, ms));
-/** Waits until every picture that is in sight is there. */
+/** Waits until every picture that is in sight is there, and every type that is wanted, in frames too. */
 const pictured = (on: Page) =>
-  on.waitForFunction(() =>
-    [...document.images].every((one) => one.complete || one.getBoundingClientRect().top > innerHeight),
+  Promise.all(
+    on
+      .frames()
+      .map((frame) =>
+        frame.waitForFunction(
+          () =>
+            document.fonts.status === 'loaded' &&
+            [...document.images].every(
+              (one) => one.complete || one.getBoundingClientRect().top > innerHeight,
+            ),
+        ),
+      ),
   );
 const shot = async (name: string, on: Page = page) => {
   await settle();

@@ -34,7 +34,7 @@ export const ruleWords: Readonly<Record<RuleKey | SiteRuleKey, string>> = {
   'not-for-sale': 'NonCommercial work where something is sold',
   'pass-ending': 'Passes that end soon',
   'hand-in': 'Hand-ins that would not open',
-  named: 'People you know who are named',
+  named: 'People who are named',
 };
 
 /** Whether this studio has such a rule. */
