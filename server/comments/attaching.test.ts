@@ -15,6 +15,7 @@ import type { PassTerms } from '#core/passes/pass.ts';
 import { commentAttachments, comments } from '../db/schema.ts';
 import { sweep } from '../media/sweep.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
+import { PassHolder } from '../testing/pass-holder.ts';
 import { PublishedSite } from '../testing/published-site.ts';
 import { type TestMaker, TestServer } from '../testing/test-server.ts';
 
@@ -36,50 +37,6 @@ const terms: PassTerms = {
   ...{ timeZone: 'Europe/Berlin', mayDownload: true, mayComment: true, asks: '' },
 };
 
-/** One browser of somebody who holds a pass. */
-class Holder {
-  cookie = '';
-  constructor(
-    readonly pass: Pass,
-    readonly from = '127.0.0.1',
-  ) {}
-
-  async get(path = 'tide-clock/') {
-    const url = `${this.pass.link ?? ''}${path}`;
-    return server.app.inject({ url, headers: this.cookie ? { cookie: this.cookie } : {} });
-  }
-
-  /** @returns the comment's id */
-  async says(words: string): Promise<string> {
-    const token = /name="token" value="([^"]+)"/.exec((await this.get()).body)?.[1] ?? '';
-    const reply = await server.app.inject({
-      ...{ method: 'POST', url: `${this.pass.link ?? ''}tide-clock/`, remoteAddress: this.from },
-      headers: {
-        'content-type': 'application/x-www-form-urlencoded',
-        ...(this.cookie ? { cookie: this.cookie } : {}),
-      },
-      payload: new URLSearchParams({ comment: '1', token, name: 'Tess', words, part: '' }).toString(),
-    });
-    const set = reply.headers['set-cookie'];
-    if (typeof set === 'string') this.cookie = set.split(';')[0] ?? '';
-    return token;
-  }
-
-  async sends(comment: string, name: string, contents: Uint8Array, path = 'tide-clock/') {
-    const form = new FormData();
-    form.set('attach', comment);
-    form.set('file', new Blob([new Uint8Array(contents)]), name);
-    const body = new Response(form);
-    return server.app.inject({
-      ...{ method: 'POST', url: `${this.pass.link ?? ''}${path}`, remoteAddress: this.from },
-      headers: {
-        'content-type': body.headers.get('content-type') ?? '',
-        ...(this.cookie ? { cookie: this.cookie } : {}),
-      },
-      payload: Buffer.from(await body.arrayBuffer()),
-    });
-  }
-}
 const received = async (by = maker) => (await by.call(listComments, {})).comments;
 const filesOf = async (comment: string) =>
   (await received()).find(({ id }) => id === comment)?.attachments ?? [];
@@ -114,8 +71,9 @@ describe('a file with a comment', () => {
     const before = join(folder, 'before.jpg');
     await writeFile(before, photo);
     expect((await run('exiftool', ['-GPSPosition', '-s3', before])).stdout.trim()).not.toBe('');
-    const tess = new Holder(tutors);
-    const comment = await tess.says('The hinge, as I would draw it.');
+    const tess = new PassHolder(server.app, tutors);
+    await tess.says('The hinge, as I would draw it.');
+    const comment = tess.said;
     const reply = await tess.sends(comment, 'bench.jpg', photo);
     expect([reply.statusCode, reply.headers.location]).toEqual([
       303,
@@ -138,8 +96,9 @@ describe('a file with a comment', () => {
   });
 
   test('a document is as it was sent, and is saved and never opened in place', async () => {
-    const tess = new Holder(tutors);
-    const comment = await tess.says('My notes are with it.');
+    const tess = new PassHolder(server.app, tutors);
+    await tess.says('My notes are with it.');
+    const comment = tess.said;
     expect((await tess.sends(comment, '../../notes on it.pdf', sheet)).statusCode).toBe(303);
     const [file] = await filesOf(comment);
     expect(file).toEqual({
@@ -156,16 +115,17 @@ describe('a file with a comment', () => {
   });
 
   test('is its maker’s alone: whoever sent it sees its name, nobody else anything, also when the comment is shown', async () => {
-    const tess = new Holder(tutors);
-    const comment = await tess.says('Shown to everybody.');
+    const tess = new PassHolder(server.app, tutors);
+    await tess.says('Shown to everybody.');
+    const comment = tess.said;
     await tess.sends(comment, 'secret-name.pdf', sheet);
     await change(comment, { state: 'page' });
     const own = (await tess.get()).body;
     expect(own).toContain('secret-name.pdf');
     expect(await htmlFaults(own)).toEqual([]);
     const others = [
-      (await new Holder(tutors).get()).body,
-      (await new Holder(friends).get()).body,
+      (await new PassHolder(server.app, tutors).get()).body,
+      (await new PassHolder(server.app, friends).get()).body,
       (await server.get(`/${shown.address}/tide-clock/`)).body,
     ];
     for (const page of others) {
@@ -182,22 +142,24 @@ describe('a file with a comment', () => {
     );
     expect(await received(idris)).toEqual([]);
     // Of another comment it is not, whoever asks.
-    const other = await tess.says('Another one.');
+    await tess.says('Another one.');
+    const other = tess.said;
     expect((await fetched(other, id)).statusCode).toBe(404);
   });
 
   test('is taken only to one’s own comment, on its page, with its pass, while something can be said', async () => {
-    const tess = new Holder(tutors);
-    const comment = await tess.says('Mine.');
-    const nothing = async (reply: Awaited<ReturnType<Holder['sends']>>) => {
+    const tess = new PassHolder(server.app, tutors);
+    await tess.says('Mine.');
+    const comment = tess.said;
+    const nothing = async (reply: Awaited<ReturnType<PassHolder['sends']>>) => {
       expect(reply.statusCode).toBe(404);
       expect(await filesOf(comment)).toEqual([]);
     };
-    await nothing(await new Holder(tutors).sends(comment, 'a.pdf', sheet));
-    const stranger = new Holder(friends);
+    await nothing(await new PassHolder(server.app, tutors).sends(comment, 'a.pdf', sheet));
+    const stranger = new PassHolder(server.app, friends);
     stranger.cookie = tess.cookie;
     await nothing(await stranger.sends(comment, 'a.pdf', sheet));
-    const other = new Holder(friends);
+    const other = new PassHolder(server.app, friends);
     await other.says('Theirs.');
     await nothing(await other.sends(comment, 'a.pdf', sheet));
     await nothing(await tess.sends(comment, 'a.pdf', sheet, 'satchel/'));
@@ -223,8 +185,9 @@ describe('a file with a comment', () => {
   });
 
   test('what cannot be taken is said at the comment, which is there whatever becomes of the file', async () => {
-    const tess = new Holder(tutors, '10.0.0.9');
-    const comment = await tess.says('With a file, if it works.');
+    const tess = new PassHolder(server.app, tutors, '10.0.0.9');
+    await tess.says('With a file, if it works.');
+    const comment = tess.said;
     const says = async (name: string, contents: Uint8Array, status: number, sentence: string) => {
       const reply = await tess.sends(comment, name, contents);
       expect([name, reply.statusCode, reply.body.includes(sentence)]).toEqual([name, status, true]);
@@ -248,8 +211,9 @@ describe('a file with a comment', () => {
   });
 
   test('a comment has three at most; the same one sent twice lies there once', async () => {
-    const tess = new Holder(tutors, '10.0.0.8');
-    const comment = await tess.says('Three of them.');
+    const tess = new PassHolder(server.app, tutors, '10.0.0.8');
+    await tess.says('Three of them.');
+    const comment = tess.said;
     const [twice, again] = await Promise.all([
       tess.sends(comment, 'one.pdf', sheet),
       tess.sends(comment, 'one.pdf', sheet),
@@ -267,8 +231,9 @@ describe('a file with a comment', () => {
   });
 
   test('is in everything that its maker takes along, and gone for good with its comment', async () => {
-    const tess = new Holder(tutors, '10.0.0.7');
-    const comment = await tess.says('Taken along.');
+    const tess = new PassHolder(server.app, tutors, '10.0.0.7');
+    await tess.says('Taken along.');
+    const comment = tess.said;
     await tess.sends(comment, 'notes.pdf', sheet);
     await tess.sends(comment, 'bench.jpg', photo);
     const zip = unzipSync((await maker.raw('GET', everythingPath)).rawPayload);

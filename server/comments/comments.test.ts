@@ -9,6 +9,7 @@ import { commentLimits } from '#core/comments/comment.ts';
 import type { PassTerms } from '#core/passes/pass.ts';
 import { passes, sites } from '../db/schema.ts';
 import { htmlFaults } from '../testing/html-faults.ts';
+import { PassHolder } from '../testing/pass-holder.ts';
 import { PublishedSite, wordsPart } from '../testing/published-site.ts';
 import { TestMaker, TestServer } from '../testing/test-server.ts';
 
@@ -25,44 +26,6 @@ const terms: PassTerms = {
   ...{ timeZone: 'Europe/Berlin', mayDownload: true, mayComment: true, asks: '' },
 };
 
-/** One browser of somebody who holds a pass. */
-class Holder {
-  cookie = '';
-  constructor(
-    readonly pass: Pass,
-    readonly from = '127.0.0.1',
-  ) {}
-
-  async get(path = 'tide-clock/') {
-    return server.app.inject({
-      ...{ method: 'GET', url: `${this.pass.link ?? ''}${path}`, remoteAddress: this.from },
-      headers: this.cookie ? { cookie: this.cookie } : {},
-    });
-  }
-
-  async says(words: string, more: Record<string, string> = {}, path = 'tide-clock/') {
-    const form = (await this.get(path)).body;
-    const token = /name="token" value="([^"]+)"/.exec(form)?.[1] ?? '';
-    const reply = await server.app.inject({
-      ...{ method: 'POST', url: `${this.pass.link ?? ''}${path}`, remoteAddress: this.from },
-      headers: {
-        'content-type': 'application/x-www-form-urlencoded',
-        ...(this.cookie ? { cookie: this.cookie } : {}),
-      },
-      payload: new URLSearchParams({
-        comment: '1',
-        token,
-        name: 'Tess',
-        words,
-        part: '',
-        ...more,
-      }).toString(),
-    });
-    const set = reply.headers['set-cookie'];
-    if (typeof set === 'string') this.cookie = set.split(';')[0] ?? '';
-    return reply;
-  }
-}
 const received = async () => (await maker.call(listComments, {})).comments;
 const change = (comment: string, body: CommentChange, by = maker) =>
   by.call(changeComment, { params: { comment }, body });
@@ -98,7 +61,7 @@ beforeEach(async () => {
 
 describe('a comment', () => {
   test('is seen by its maker and on the device it came from, and by nobody else before it is shown', async () => {
-    const tess = new Holder(tutors);
+    const tess = new PassHolder(server.app, tutors);
     const before = await received();
     expect((await tess.says('The hinge is the best of it.')).statusCode).toBe(303);
     expect(await received()).toHaveLength(before.length + 1);
@@ -108,11 +71,11 @@ describe('a comment', () => {
     });
     expect((await tess.get()).body).toContain('The hinge is the best of it.');
     expect((await tess.get('satchel/')).body).not.toContain('The hinge');
-    expect((await new Holder(tutors).get()).body).not.toContain('The hinge');
-    expect((await new Holder(friends).get()).body).not.toContain('The hinge');
+    expect((await new PassHolder(server.app, tutors).get()).body).not.toContain('The hinge');
+    expect((await new PassHolder(server.app, friends).get()).body).not.toContain('The hinge');
     expect(await publicPage()).not.toContain('The hinge');
     // With the cookie of one pass nobody is known at another.
-    const elsewhere = new Holder(friends);
+    const elsewhere = new PassHolder(server.app, friends);
     elsewhere.cookie = tess.cookie;
     expect((await elsewhere.get()).body).not.toContain('The hinge');
   });
@@ -126,7 +89,7 @@ describe('a comment', () => {
   ] as const)(
     'that is %s: its writer %s, its pass %s, another pass %s, strangers %s, from the next request on',
     async (state, writer, pass, other, strangers) => {
-      const tess = new Holder(tutors);
+      const tess = new PassHolder(server.app, tutors);
       await tess.says('Show me.');
       // What was answered before is kept nowhere.
       await publicPage();
@@ -135,16 +98,16 @@ describe('a comment', () => {
       expect(await publicPage()).toContain('Show me.');
       await change(await newest(), { state });
       const seen = async (body: Promise<string>) => (await body).includes('Show me.');
-      const body = async (holder: Holder) => (await holder.get()).body;
+      const body = async (holder: PassHolder) => (await holder.get()).body;
       expect(await seen(body(tess))).toBe(writer);
-      expect(await seen(body(new Holder(tutors)))).toBe(pass);
-      expect(await seen(body(new Holder(silent)))).toBe(other);
+      expect(await seen(body(new PassHolder(server.app, tutors)))).toBe(pass);
+      expect(await seen(body(new PassHolder(server.app, silent)))).toBe(other);
       expect(await seen(publicPage())).toBe(strangers);
     },
   );
 
   test('that is deleted is gone for everybody on the next request, and in no release', async () => {
-    const tess = new Holder(tutors);
+    const tess = new PassHolder(server.app, tutors);
     await tess.says('Take me away.');
     const id = await newest();
     await change(id, { state: 'page', answer: 'Gladly.' });
@@ -158,7 +121,7 @@ describe('a comment', () => {
   });
 
   test('quotes words of the page and is of the part they stand in; words that do not stand there are not taken', async () => {
-    const tess = new Holder(tutors);
+    const tess = new PassHolder(server.app, tutors);
     const wrong = await tess.says('Which ones?', { quote: 'No such words' });
     expect(wrong.statusCode).toBe(422);
     expect(wrong.body).toContain('These words do not stand on this page.');
@@ -178,7 +141,7 @@ describe('a comment', () => {
     const part = `${shown.clock}-other`;
     await shown.partHeight(shown.clock, part, 'invited');
     await shown.publish();
-    const tess = new Holder(tutors);
+    const tess = new PassHolder(server.app, tutors);
     // Over the end of a part, so that it is of the page.
     await tess.says('From here to there?', { quote: 'Open words Other words' });
     expect((await received())[0]).toMatchObject({ part: null, quote: 'Open words Other words' });
@@ -203,7 +166,7 @@ describe('a comment', () => {
   });
 
   test('about a part is seen where the part is, and nowhere once its height is lowered', async () => {
-    const tess = new Holder(tutors);
+    const tess = new PassHolder(server.app, tutors);
     const part = /<section id="at-([^"]+)"/.exec((await tess.get()).body)?.[1] ?? '';
     await tess.says('Of this part.', { part });
     const [comment] = await received();
@@ -213,11 +176,11 @@ describe('a comment', () => {
     expect(await publicPage()).toContain('Of this part.');
     await shown.partHeight(shown.clock, part, 'private');
     expect(await publicPage()).not.toContain('Of this part.');
-    expect((await new Holder(tutors).get()).body).not.toContain('Of this part.');
+    expect((await new PassHolder(server.app, tutors).get()).body).not.toContain('Of this part.');
   });
 
   test('arrives once, however often it is sent', async () => {
-    const tess = new Holder(tutors);
+    const tess = new PassHolder(server.app, tutors);
     const before = (await received()).length;
     const token = 'once-and-no-more';
     await tess.says('Once.', { token });
@@ -227,7 +190,7 @@ describe('a comment', () => {
   });
 
   test('is written as text: markup in it is none', async () => {
-    const tess = new Holder(tutors);
+    const tess = new PassHolder(server.app, tutors);
     await tess.says('<img src=x onerror=alert(1)> </main><script>1</script>', { name: '<b>Tess' });
     await change(await newest(), { state: 'page', answer: '</ol><script>2</script>' });
     const body = await publicPage();
@@ -244,7 +207,7 @@ test('what its maker would like to hear stands over the form, and is changed fro
     body: { passes: [{ ...terms, label: 'Asked', asks: 'Look at <the hinge>.' }] },
   });
   const [pass] = passes as [Pass];
-  const holder = new Holder(pass);
+  const holder = new PassHolder(server.app, pass);
   expect((await holder.get()).body).toContain('Look at &lt;the hinge&gt;.');
   expect(await publicPage()).not.toContain('the hinge&gt;');
   await maker.call(changePass, {
@@ -258,9 +221,9 @@ test('what its maker would like to hear stands over the form, and is changed fro
 describe('who may write', () => {
   test('a pass that does not say so has no form and takes nothing', async () => {
     const before = (await received()).length;
-    const reply = await new Holder(silent).says('Let me in.');
+    const reply = await new PassHolder(server.app, silent).says('Let me in.');
     expect(reply.statusCode).toBe(404);
-    expect((await new Holder(silent).get()).body).not.toContain('id="remark"');
+    expect((await new PassHolder(server.app, silent).get()).body).not.toContain('id="remark"');
     const { address } = shown;
     const stranger = await server.app.inject({
       ...{ method: 'POST', url: `/${address}/tide-clock/` },
@@ -278,7 +241,7 @@ describe('who may write', () => {
     });
     const [pass] = passes as [Pass];
     const at = { site: shown.site, pass: pass.id };
-    const holder = new Holder(pass);
+    const holder = new PassHolder(server.app, pass);
     expect((await holder.says('One.')).statusCode).toBe(303);
     await maker.call(changePass, { params: at, body: { terms: { ...terms, mayComment: false } } });
     expect((await holder.says('Two.')).statusCode).toBe(404);
@@ -298,12 +261,12 @@ describe('who may write', () => {
     });
     const [pass] = passes as [Pass];
     const before = (await received()).length;
-    expect((await new Holder(pass).says('Of the clock.')).statusCode).toBe(404);
+    expect((await new PassHolder(server.app, pass).says('Of the clock.')).statusCode).toBe(404);
     expect((await received()).length).toBe(before);
   });
 
   test('too long, too many links, or filled in by a program: nothing is taken, and nothing typed is lost', async () => {
-    const tess = new Holder(tutors);
+    const tess = new PassHolder(server.app, tutors);
     const before = (await received()).length;
     const wrong: [string, Record<string, string>][] = [
       ['a'.repeat(commentLimits.words + 1), {}],
@@ -322,7 +285,7 @@ describe('who may write', () => {
   });
 
   test('so often from one place, and no more', async () => {
-    const holder = new Holder(friends, '203.0.113.9');
+    const holder = new PassHolder(server.app, friends, '203.0.113.9');
     let last = 303;
     for (let sent = 0; sent < 62 && last === 303; sent++)
       last = (await holder.says(`Number ${sent}.`)).statusCode;
@@ -330,20 +293,22 @@ describe('who may write', () => {
   });
 
   test('nothing more is taken from a device that its maker shut out', async () => {
-    const tess = new Holder(tutors, '203.0.113.10');
+    const tess = new PassHolder(server.app, tutors, '203.0.113.10');
     await tess.says('Rude.');
     await change(await newest(), { blocked: true });
     const reply = await tess.says('Ruder.');
     expect(reply.statusCode).toBe(507);
     expect(reply.body).toContain('Ruder.');
-    expect((await new Holder(tutors, '203.0.113.10').says('Somebody else.')).statusCode).toBe(303);
+    expect((await new PassHolder(server.app, tutors, '203.0.113.10').says('Somebody else.')).statusCode).toBe(
+      303,
+    );
     await change((await received()).find(({ words }) => words === 'Rude.')?.id ?? '', { blocked: false });
     expect((await tess.says('Sorry.')).statusCode).toBe(303);
   });
 });
 
 test('what was handed in stays as it was: nothing is said on it, and nothing shown', async () => {
-  const tess = new Holder(tutors);
+  const tess = new PassHolder(server.app, tutors);
   await tess.says('Of what is live.');
   await change(await newest(), { state: 'page' });
   const { passes: made } = await maker.call(makePasses, {
@@ -351,7 +316,7 @@ test('what was handed in stays as it was: nothing is said on it, and nothing sho
     body: { passes: [{ ...terms, label: 'Handed in' }] },
   });
   const [pass] = made as [Pass];
-  const holder = new Holder(pass);
+  const holder = new PassHolder(server.app, pass);
   expect((await holder.get()).body).toContain('Of what is live.');
   const { db } = server.database;
   const [live] = await db.select({ id: sites.liveRelease }).from(sites).where(eq(sites.id, shown.site));
@@ -380,7 +345,7 @@ test('a page with what is said on it is counted as opened, like any other', asyn
 
 describe('its maker', () => {
   test('alone lists, shows and answers it', async () => {
-    await new Holder(tutors).says('For Wren.');
+    await new PassHolder(server.app, tutors).says('For Wren.');
     const id = await newest();
     const other = await server.maker('Odo');
     expect((await other.call(listComments, {})).comments).toEqual([]);
@@ -393,14 +358,14 @@ describe('its maker', () => {
 
   test('is told how many wait', async () => {
     const before = (await maker.call(countUnread, {})).unread;
-    await new Holder(tutors).says('Count me.');
+    await new PassHolder(server.app, tutors).says('Count me.');
     expect((await maker.call(countUnread, {})).unread).toBe(before + 1);
     await change(await newest(), { state: 'kept' });
     expect((await maker.call(countUnread, {})).unread).toBe(before);
   });
 
   test('answers, and says that it is taken up: so it stands for whoever sees the comment', async () => {
-    const tess = new Holder(tutors);
+    const tess = new PassHolder(server.app, tutors);
     await tess.says('Make the dial larger.');
     await change(await newest(), { answer: 'It is now.', takenUp: 'yes' });
     expect((await tess.get()).body).toContain('It is now.');
@@ -414,7 +379,7 @@ describe('its maker', () => {
 });
 
 test('what is to be taken up with the next publish is so once its page is published, and no sooner', async () => {
-  const tess = new Holder(tutors);
+  const tess = new PassHolder(server.app, tutors);
   await tess.says('Make the dial larger.');
   await change(await newest(), { takenUp: 'next', thanked: true });
   const isTaken = async () => (await tess.get()).body.includes('Taken up.');

@@ -136,7 +136,11 @@ export class Insides {
     const pixels = await pixelsToRead(blobs, one).catch(() => null);
     if (!pixels) return { words: null, faces: null };
     const [words, faces] = await Promise.all([
-      hasWords ? [] : forWords(pixels).then((picture) => recogniser.words(picture, language)),
+      hasWords
+        ? []
+        : forWords(pixels)
+            .then((picture) => recogniser.words(picture, language))
+            .catch(() => null),
       forFaces(pixels)
         .then((picture) => faceFinder.faces(picture))
         .catch(() => null),
@@ -188,7 +192,9 @@ export class Insides {
       ...new Set(unknown.flatMap(({ material: one }) => (one.kind === 'document' ? [one.original] : []))),
     ]);
     for (const { material, seen, key } of unknown) {
-      if (found.has(key)) continue;
+      // Thousands of photographs that nobody looked through are no work.
+      const isUnseen = material.kind === 'picture' && seen.length === 0;
+      if (isUnseen || found.has(key)) continue;
       const content: DocumentContent | undefined = contents.get(material.original);
       const file = { pages: content?.pages ?? [], text: content?.pieces ?? [], seen };
       const now = await looking.inside({ ...file, ...asked });

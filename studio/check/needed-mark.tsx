@@ -1,7 +1,9 @@
 import { useNeeded } from './use-findings.ts';
+import { useInsideOnRail } from './use-inside.ts';
 
 /** On the rail: how much is needed on the pages that readers get. */
 export function NeededMark() {
+  useInsideOnRail();
   const needed = useNeeded().length;
   if (needed === 0) return null;
   return (

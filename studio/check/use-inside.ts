@@ -1,8 +1,12 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { getInside, type KnownInside, readInside } from '#contract/inside.ts';
+import { digestOf } from '#core/check/digest.ts';
+import { materialsOn } from '#core/pages/materials-on.ts';
+import { isShown } from '#core/pages/page.ts';
 import { call } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
+import { storeOf } from './use-findings.ts';
 
 const keyOf = (site: string) => ['inside', site] as const;
 
@@ -15,6 +19,29 @@ export function useInside() {
     queryFn: () => call(getInside, { params: { site: id } }),
     placeholderData: keepPreviousData,
   });
+}
+
+/**
+ * Has what is inside documents and pictures counted on the rail in every room. It is asked for when other things stand on the pages and
+ * that is saved, not after every word that is written.
+ */
+export function useInsideOnRail(): void {
+  const { state, saving } = useSite();
+  const { id, language, underAge, by } = state.site;
+  const { pages } = state;
+  const standing = useMemo(
+    () => digestOf(JSON.stringify([pages.filter(isShown).map(materialsOn), language, underAge, by])),
+    [pages, language, underAge, by],
+  );
+  const { data } = useQuery({
+    queryKey: [...keyOf(id), 'on the rail', standing],
+    queryFn: () => call(getInside, { params: { site: id } }),
+    enabled: saving.kind === 'saved',
+  });
+  const inside = data?.inside;
+  useEffect(() => {
+    if (inside) storeOf(id).tellBesides({ inside });
+  }, [id, inside]);
 }
 
 export interface ReadingPictures {
