@@ -227,6 +227,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
   const faceFinder = new FaceFinder(deps.faces);
   app.addHook('onClose', () => faceFinder.close());
   const insides = new Insides({ db, blobs, looking, recogniser, faceFinder });
+  app.addHook('preClose', async () => insides.stop());
 
   const answer = answering({
     blobs,

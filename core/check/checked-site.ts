@@ -2,6 +2,7 @@ import type { Id } from '../id.ts';
 import type { ShownPage } from '../pages/page.ts';
 import type { Material } from '../materials/material.ts';
 import type { Inside } from '../personal/inside.ts';
+import type { Person } from '../personal/names-in.ts';
 import type { Site } from '../sites/site.ts';
 import type { GivenOut } from './given-out.ts';
 import type { Noticed } from './noticed.ts';
@@ -15,10 +16,8 @@ export interface CheckedSite extends Pick<Site, 'language' | 'underAge' | 'offWa
   givenOut: GivenOut;
   /** What was found inside what stands on pages. */
   inside: Inside;
-  /** Names of people its maker knows. */
-  people: readonly string[];
-  /** What looks like names of others. */
-  guessed: readonly string[];
+  /** Whose names are looked for. */
+  people: readonly Person[];
   /** Today where its maker is, as ISO 8601 writes it. */
   today: string;
 }

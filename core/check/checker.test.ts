@@ -20,7 +20,7 @@ function fromScratch(
   const known = new Map(materials.map((one) => [one.id, one]));
   const between = findingsOfSite({
     ...{ ...site, pages, today, materials: known },
-    ...{ givenOut: nothingGivenOut, inside, people, guessed },
+    ...{ givenOut: nothingGivenOut, inside, people },
   });
   return new Map(
     pages.map((page) => {
@@ -36,8 +36,10 @@ function fromScratch(
   );
 }
 
-const people = ['Juno Pell'];
-const guessed = ['Odd Marten'];
+const people = [
+  { name: 'Juno Pell', isKnown: true },
+  { name: 'Odd Marten', isKnown: false },
+];
 const found = (kind: InsideFound['kind'], text: string): InsideFound => ({
   ...{ kind, text, page: 0 },
   regions: [{ x: 0.1, y: 0.1, width: 0.2, height: 0.1 }],
@@ -64,7 +66,6 @@ test('told of one change after another, it says what looking at everything again
         take({
           site: draft.site,
           people,
-          guessed,
           between: { offWall: draft.site.offWall, address: draft.site.address },
           today,
           pages: draft.pages,

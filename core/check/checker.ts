@@ -3,6 +3,7 @@ import type { Material } from '../materials/material.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import type { ShownPage } from '../pages/page.ts';
 import type { Inside } from '../personal/inside.ts';
+import type { Person } from '../personal/names-in.ts';
 import type { CheckedPage } from './checked-page.ts';
 import type { CheckedSite } from './checked-site.ts';
 import { type GivenOut, nothingGivenOut } from './given-out.ts';
@@ -19,10 +20,8 @@ export interface Changed {
   lookedAt?: LookedAt;
   inside?: Inside;
   givenOut?: GivenOut;
-  /** Names of people the maker knows. */
-  people?: readonly string[];
-  /** What looks like names of others. */
-  guessed?: readonly string[];
+  /** Whose names are looked for. */
+  people?: readonly Person[];
   /** Today where the maker is, as ISO 8601 writes it. */
   today?: string;
   pages?: readonly ShownPage[];
@@ -40,8 +39,7 @@ export class Checker {
   #lookedAt = nothingLookedAt;
   #inside: Inside = {};
   #givenOut = nothingGivenOut;
-  #people: readonly string[] = [];
-  #guessed: readonly string[] = [];
+  #people: readonly Person[] = [];
   #today = '';
   #asked: Pick<CheckedSite, 'offWall' | 'address'> = { offWall: [], address: null };
   readonly #pages = new Map<Id, ShownPage>();
@@ -61,7 +59,6 @@ export class Checker {
     inside,
     givenOut,
     people,
-    guessed,
     today,
     pages = [],
     gonePages = [],
@@ -101,13 +98,11 @@ export class Checker {
     this.#asked = between ?? this.#asked;
     this.#givenOut = givenOut ?? this.#givenOut;
     this.#people = people ?? this.#people;
-    this.#guessed = guessed ?? this.#guessed;
     const before = this.#between;
     this.#between = findingsOfSite({
       ...this.#asked,
       ...{ language: this.#site.language, underAge: this.#site.underAge, today: this.#today },
-      ...{ materials: this.#materials, givenOut: this.#givenOut, inside: this.#inside },
-      ...{ people: this.#people, guessed: this.#guessed },
+      ...{ materials: this.#materials, givenOut: this.#givenOut, inside: this.#inside, people: this.#people },
       pages: [...this.#pages.values()],
     });
     const said = (all: typeof before, id: Id) => JSON.stringify(all.get(id) ?? []);

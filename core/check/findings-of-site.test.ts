@@ -13,7 +13,6 @@ const english = {
     givenOut: nothingGivenOut,
     inside: {},
     people: [],
-    guessed: [],
   },
   ...{ materials: new Map(), offWall: [], address: null },
 };

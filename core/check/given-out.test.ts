@@ -16,7 +16,6 @@ const site = (fields: Partial<CheckedSite>): CheckedSite => ({
     givenOut: nothingGivenOut,
     inside: {},
     people: [],
-    guessed: [],
   },
   ...fields,
 });

@@ -4,6 +4,7 @@ import { type InsideFound, mostInside } from './inside.ts';
 import { type ByFirstWord, namesIn } from './names-in.ts';
 import { personalIn } from './personal-in.ts';
 import { platesIn } from './plates-in.ts';
+import { regionAround } from './region-around.ts';
 
 /** What is looked for. */
 export interface InsideAsked {
@@ -64,18 +65,14 @@ function withPlaces(words: readonly PageWord[], isSeen: boolean): { text: string
   return { text, starts };
 }
 
-const share = (value: number): number => Math.min(1, Math.max(0, value));
-
 /** What lies around words of one line, with a little air: letters reach over the box a reader of letters gives them. */
 function around(words: readonly PageWord[]): Region {
   const air = Math.max(...words.map(({ height }) => height)) * 0.2;
-  const x = share(Math.min(...words.map((one) => one.x)) - air);
-  const y = share(Math.min(...words.map((one) => one.y)) - air);
-  return {
-    ...{ x, y },
-    width: share(Math.max(...words.map((one) => one.x + one.width)) + air) - x,
-    height: share(Math.max(...words.map((one) => one.y + one.height)) + air) - y,
-  };
+  const x = Math.min(...words.map((one) => one.x));
+  const y = Math.min(...words.map((one) => one.y));
+  const width = Math.max(...words.map((one) => one.x + one.width)) - x;
+  const height = Math.max(...words.map((one) => one.y + one.height)) - y;
+  return regionAround({ x, y, width, height }, air, air);
 }
 
 /** Where something stands on a page, every time it does: a region a line. */

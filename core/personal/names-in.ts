@@ -3,6 +3,12 @@ const fewestLetters = 3;
 
 const wordsOf = (text: string): string[] => text.normalize('NFC').match(/[\p{L}\p{N}-]+/gu) ?? [];
 
+/** Somebody whose name is looked for: whom the maker knows, or what only looks like a name. */
+export interface Person {
+  name: string;
+  isKnown: boolean;
+}
+
 /** Names by their first word, so that a text is gone through once, however many there are. */
 export type ByFirstWord = ReadonlyMap<string, readonly { name: string; words: readonly string[] }[]>;
 

@@ -1,3 +1,5 @@
+import { plainWords } from '../words/plain-words.ts';
+
 /** Whether people are called so in several places, or here and there, by a word in small letters without accents. */
 export type Called = (word: string) => 'often' | 'seldom' | null;
 
@@ -41,12 +43,7 @@ const particles = new Set(
   ),
 );
 
-const fold = (word: string): string =>
-  word
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/[’']s?$/u, '');
+const fold = (word: string): string => plainWords(word).replace(/[’']s?$/u, '');
 
 const isLarge = (word: string): boolean => /^(?:[DOdL][’'])?\p{Lu}[\p{L}\p{M}’'-]*\p{Ll}/u.test(word);
 const isInitial = (word: string): boolean => /^\p{Lu}\.?$/u.test(word);

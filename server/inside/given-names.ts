@@ -1,12 +1,11 @@
 import { createRequire } from 'node:module';
 import type { Called } from '#core/personal/people-in.ts';
+import { plainWords } from '#core/words/plain-words.ts';
 
 const ask = createRequire(import.meta.url);
 /** Places whose lists are short: whoever stands in one of them is called so by many. */
 const short = ['de', 'it', 'tr'];
 const places = ['en', 'fr', 'es', ...short];
-
-const fold = (word: string): string => word.toLowerCase().normalize('NFD').replaceAll(/\p{M}/gu, '');
 
 let known: Map<string, 'often' | 'seldom'> | undefined;
 
@@ -16,7 +15,7 @@ function givenNames(): Map<string, 'often' | 'seldom'> {
   const names = new Map<string, 'often' | 'seldom'>();
   for (const place of places) {
     const list = ask(`gender-detection-from-name/names/${place}.js`) as ReadonlyMap<string, unknown>;
-    for (const name of new Set([...list.keys()].map(fold)))
+    for (const name of new Set([...list.keys()].map(plainWords)))
       names.set(name, names.has(name) || short.includes(place) ? 'often' : 'seldom');
   }
   known = names;

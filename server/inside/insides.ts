@@ -32,8 +32,6 @@ export interface KnownInside {
   unreadable: number;
   /** By material. */
   inside: Record<string, InsideFound[]>;
-  /** What looks like names of people in the words of its pages and in what is said of what stands there. */
-  named: string[];
 }
 
 /** One request reads no longer than this, in ms, and then says how far it is. */
@@ -71,6 +69,7 @@ export class Insides {
   readonly #found = new LRUCache<string, InsideFound[]>({ max: remembered });
   /** What each account reads now: two tabs get one and the same work. */
   readonly #reading = new Map<string, Promise<void>>();
+  #isStopping = false;
 
   constructor(deps: InsideDeps) {
     this.#deps = deps;
@@ -96,8 +95,17 @@ export class Insides {
       unread: states.filter((one) => one === undefined).length,
       unreadable: states.filter((one) => one && (one.words === null || one.faces === null)).length,
       inside,
-      named: await this.#deps.looking.people({ texts: wordsOf(draft), by }),
     };
+  }
+
+  /** What looks like names of people in the words of its pages and in what is said of what stands there. */
+  async named(draft: Draft): Promise<string[]> {
+    return this.#deps.looking.people({ texts: wordsOf(draft), by: draft.site.by });
+  }
+
+  /** What is being looked through is given up, and not remembered as what could not be. */
+  stop(): void {
+    this.#isStopping = true;
   }
 
   /**
@@ -126,7 +134,9 @@ export class Insides {
       if (signal.aborted || Date.now() > end) return;
       done.add(name);
       const ownWords = contents.get(one.original)?.pages[one.page]?.length ?? 0;
-      await rememberReading(db, one, await this.#seenIn(one, ownWords > 0, draft.site.language));
+      const reading = await this.#seenIn(one, ownWords > 0, draft.site.language);
+      if (this.#isStopping) return;
+      await rememberReading(db, one, reading);
     }
   }
 

@@ -17,12 +17,13 @@ export function insideRoutes(app: FastifyInstance, { db, insides, now }: InsideR
   const known = async (account: string, site: string) => {
     const { draft } = await draftAt(db, account, site);
     const people = await peopleOf(db, account);
-    return insides.known(
+    const inside = await insides.known(
       draft,
       // Whoever made the site is named on it anyway.
       people.filter((name) => name !== draft.site.by),
       now().toISOString().slice(0, 10),
     );
+    return { ...inside, named: await insides.named(draft) };
   };
 
   handle(app, getInside, async ({ params }, request) => known(makerOf(request).id, params.site));

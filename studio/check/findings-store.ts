@@ -9,7 +9,7 @@ import type { Answered, Asked } from './check-worker.ts';
 type Worker = Pick<globalThis.Worker, 'postMessage' | 'onmessage' | 'onerror' | 'terminate'>;
 
 /** What is known of the pictures of a site and of what is inside them, what was given out of it, and whom its maker knows. */
-export type Besides = Pick<Changed, 'lookedAt' | 'inside' | 'givenOut' | 'people' | 'guessed'>;
+export type Besides = Pick<Changed, 'lookedAt' | 'inside' | 'givenOut' | 'people'>;
 
 export interface Findings {
   /** By page; a page without an entry was not looked at yet. */

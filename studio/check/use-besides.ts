@@ -42,11 +42,13 @@ export function useBesides(): void {
   const known = useGroups().data?.groups;
   const { inside, named } = useInside().data ?? {};
   const { by } = state.site;
-  // Whoever made the site is named on it anyway.
-  const people = useMemo(
-    () => known?.flatMap((group) => group.people.map(({ name }) => name)).filter((name) => name !== by),
-    [known, by],
-  );
+  const people = useMemo(() => {
+    // Whoever made the site is named on it anyway.
+    const inGroups = known
+      ?.flatMap((group) => group.people.map(({ name }) => ({ name, isKnown: true })))
+      .filter(({ name }) => name !== by);
+    return inGroups && [...inGroups, ...(named ?? []).map((name) => ({ name, isKnown: false }))];
+  }, [known, named, by]);
   useEffect(
     () =>
       storeOf(id).tellBesides({
@@ -54,8 +56,7 @@ export function useBesides(): void {
         ...(inside && { inside }),
         ...(givenOut && { givenOut }),
         ...(people && { people }),
-        ...(named && { guessed: named }),
       }),
-    [id, lookedAt, inside, givenOut, people, named],
+    [id, lookedAt, inside, givenOut, people],
   );
 }

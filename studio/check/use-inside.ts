@@ -44,6 +44,9 @@ export function useInsideOnRail(): void {
   }, [id, inside]);
 }
 
+/** So close together two presses are one. */
+const doublePressMs = 700;
+
 export interface ReadingPictures {
   /** How many were to be read when it began; null while nothing is read. */
   of: number | null;
@@ -59,9 +62,9 @@ export function useReadingPictures(unread: number): ReadingPictures {
   const client = useQueryClient();
   const [of, setOf] = useState<number | null>(null);
   const [problem, setProblem] = useState<Error | null>(null);
-  const running = useRef<AbortController | null>(null);
+  const running = useRef<{ mine: AbortController; since: number } | null>(null);
   // Whoever leaves the room has it stopped; what was read is kept.
-  useEffect(() => () => running.current?.abort(), [id]);
+  useEffect(() => () => running.current?.mine.abort(), [id]);
   const read = async (signal: AbortSignal) => {
     for (let left = unread; left > 0;) {
       const known: KnownInside = await call(readInside, { params: { site: id }, signal });
@@ -76,7 +79,7 @@ export function useReadingPictures(unread: number): ReadingPictures {
     problem,
     start: () => {
       const mine = new AbortController();
-      running.current = mine;
+      running.current = { mine, since: Date.now() };
       setProblem(null);
       setOf(unread);
       void read(mine.signal)
@@ -84,9 +87,12 @@ export function useReadingPictures(unread: number): ReadingPictures {
           if (!mine.signal.aborted) setProblem(error instanceof Error ? error : new Error(String(error)));
         })
         .finally(() => {
-          if (running.current === mine) setOf(null);
+          if (running.current?.mine === mine) setOf(null);
         });
     },
-    stop: () => running.current?.abort(),
+    // What stops it stands where it was begun: the second half of a double press is meant for neither.
+    stop: () => {
+      if (running.current && Date.now() - running.current.since > doublePressMs) running.current.mine.abort();
+    },
   };
 }

@@ -1,4 +1,4 @@
-import type { BlackOut } from '../../materials/fixes.ts';
+import { blackOutOf } from '../../personal/black-out-of.ts';
 import { stillSeen } from '../../personal/still-seen.ts';
 import { called, type CheckedPage, standingOn } from '../checked-page.ts';
 import type { Noticed } from '../noticed.ts';
@@ -18,9 +18,7 @@ export const facesSeen = ({ page, site, materials, inside }: CheckedPage): Notic
     });
     if (seen.length === 0 || (seen.length === 1 && page.kind === 'about' && !site.underAge)) return [];
     const drawn = seen.every(({ regions }) => regions.length > 0);
-    const places = seen.flatMap(({ page: on, regions }): BlackOut[] =>
-      regions.map((region) => ({ ...region, page: on ?? 0 })),
-    );
+    const places = seen.flatMap(blackOutOf);
     const them = seen.length === 1 ? 'it' : 'them';
     const hide = drawn ? `black ${them} out, or cut ${them} off` : 'take the picture out of the file';
     return [

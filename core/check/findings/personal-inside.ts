@@ -1,6 +1,6 @@
+import { blackOutOf } from '../../personal/black-out-of.ts';
 import type { InsideFound, InsideKind } from '../../personal/inside.ts';
 import { stillSeen } from '../../personal/still-seen.ts';
-import type { BlackOut } from '../../materials/fixes.ts';
 import type { Material } from '../../materials/material.ts';
 import { called, type CheckedPage, standingOn } from '../checked-page.ts';
 import type { Noticed } from '../noticed.ts';
@@ -41,9 +41,6 @@ function quoted(texts: ReadonlyMap<string, readonly InsideFound[]>, { facts }: M
   const more = texts.size - shown.length;
   return `${shown.join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
 }
-
-const blackOutOf = ({ page, regions }: InsideFound): BlackOut[] =>
-  regions.map((region) => ({ ...region, page: page ?? 0 }));
 
 /** What is left to be seen in a material of what was found in it, by kind, without what other rules ask about. */
 export function seenInside(material: Material, found: readonly InsideFound[]): Map<Told, InsideFound[]> {

@@ -2,7 +2,7 @@ import type { Id } from '../../id.ts';
 import type { Material } from '../../materials/material.ts';
 import { pageName } from '../../pages/page-kinds.ts';
 import type { ShownPage } from '../../pages/page.ts';
-import { byFirstWord, type ByFirstWord, namesIn } from '../../personal/names-in.ts';
+import { byFirstWord, type ByFirstWord, namesIn, type Person } from '../../personal/names-in.ts';
 import { plural } from '../../words/plural.ts';
 import { stillSeen } from '../../personal/still-seen.ts';
 import { called, standingOn } from '../checked-page.ts';
@@ -25,16 +25,14 @@ interface Memory {
   of: WeakMap<Material, string[]>;
 }
 /** Names by what was looked for: what did not change is not gone through again. */
-const looked = new WeakMap<readonly string[], WeakMap<readonly string[], Memory>>();
+const looked = new WeakMap<readonly Person[], Memory>();
 
-function memoryFor({ people, guessed }: Pick<CheckedSite, 'people' | 'guessed'>): Memory {
-  const some = looked.get(people) ?? new WeakMap<readonly string[], Memory>();
-  looked.set(people, some);
-  const memory = some.get(guessed) ?? {
-    known: byFirstWord([...people, ...guessed]),
+function memoryFor(people: readonly Person[]): Memory {
+  const memory = looked.get(people) ?? {
+    known: byFirstWord(people.map(({ name }) => name)),
     ...{ on: new WeakMap<ShownPage, Named[]>(), of: new WeakMap<Material, string[]>() },
   };
-  some.set(guessed, memory);
+  looked.set(people, memory);
   return memory;
 }
 
@@ -77,8 +75,8 @@ function namedWith(page: ShownPage, { materials, inside }: CheckedSite, memory: 
  */
 export function othersNamed(site: CheckedSite): NoticedOnSite[] {
   const { pages, people, materials, underAge } = site;
-  const known = new Set(people.map((one) => one.trim()));
-  const memory = memoryFor(site);
+  const known = new Set(people.filter(({ isKnown }) => isKnown).map(({ name }) => name.trim()));
+  const memory = memoryFor(people);
   const where = new Map<string, (Named & { page: ShownPage })[]>();
   for (const page of [...pages].sort((a, b) => (a.id < b.id ? -1 : 1))) {
     const onPage = new Map<string, Named>();
