@@ -77,6 +77,7 @@ export const quickLinks = [
 export const tutorsList = {
   name: 'For the portfolio review',
   by: 'Idris, workshop',
+  evidence: 3,
   lines: [
     { text: 'Alt text on every picture', essential: true, rule: 'alt', done: false },
     { text: 'Three pieces of evidence a project', essential: true, rule: 'evidence', done: false },

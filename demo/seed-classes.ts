@@ -100,7 +100,7 @@ export async function seedClasses(
   await askEntry(db, ofTutor, mine.id, tutorsClass.asks, now);
 
   const list = {
-    ...{ id: newId(), name: repairCircle.list.name, by: repairCircle.list.by },
+    ...{ id: newId(), name: repairCircle.list.name, by: repairCircle.list.by, evidence: 0 },
     lines: repairCircle.list.lines.map((line) => ({ ...line, id: newId(), rule: null })),
   };
   const { name, people, terms } = repairCircle;

@@ -44,6 +44,11 @@ describe('stand-ins', () => {
     expect(await read('/slow')).toMatchObject({ state: 'slow', framing: 'refused' });
   });
 
+  test('one has moved to another for good, and says so', async () => {
+    expect(await read('/moved')).toMatchObject({ state: 'read', movedTo: `${standIns.origin}/open` });
+    expect(await read('/open')).toMatchObject({ movedTo: null });
+  });
+
   test('the clip host speaks oEmbed: its page refuses, its player does not, and it plays by pieces', async () => {
     const clip = await read('/clips/one-tide');
     expect(clip).toMatchObject({

@@ -8,7 +8,7 @@ import { openDemoStudio } from './support/demo-studio.ts';
 import { fits } from './support/fits.ts';
 
 /** What the Check room notices of the demo's site, and how it is mended. */
-const { studio, rooms, close } = await openDemoStudio();
+const { server, studio, rooms, close } = await openDemoStudio();
 afterAll(close);
 const { page } = studio;
 const onRail = () =>
@@ -151,4 +151,69 @@ test('on a phone it fits, and what is nice to have is one press away', async () 
   await studio.reads('The project has 3 pictures.');
   await fits(studio);
   expect(await studio.axe()).toEqual([]);
+});
+
+test('links in words are tried at one press; what has moved is mended by another one, and brought back', async () => {
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.goto(`${rooms}/projects`);
+  await studio.press('link', 'Fold-flat bee hotel');
+  await studio.reads('Fold-flat bee hotel');
+  const [, site = '', project = ''] = /studio\/(\w+)\/projects\/(\w+)/.exec(page.url()) ?? [];
+  await page.evaluate(
+    async (of, id, outside) => {
+      const { revision, pages } = await (await fetch(`/api/sites/${of}`)).json();
+      const { parts } = pages.find((one: { id: string }) => one.id === id);
+      const linked = (text: string, to: string) => ({
+        ...{ type: 'text', text },
+        marks: [{ type: 'link', attrs: { href: outside + to } }],
+      });
+      const words = [
+        linked('the count', '/moved'),
+        { type: 'text', text: ' and ' },
+        linked('a map', '/gone'),
+      ];
+      const text = { type: 'doc', content: [{ type: 'paragraph', content: words }] };
+      const part = { id: 'words-with-links', kind: 'words', text };
+      await fetch(`/api/sites/${of}/pages/${id}`, {
+        method: 'PATCH',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ seen: revision, label: 'Links', change: { parts: [...parts, part] } }),
+      });
+    },
+    site,
+    project,
+    server.standIns,
+  );
+  await page.goto(`${rooms}/check`);
+  await studio.reads('to elsewhere were not tried yet');
+  await studio.reads('It says “TODO”.');
+  const before = await page.$eval('main', (main) => Number(/Needed (\d+)/.exec(main.textContent ?? '')?.[1]));
+  expect(await studio.axe()).toEqual([]);
+  await studio.press('button', 'Try them');
+  await studio.reads('The link “a map” leads to a page that is not there any more.');
+  await studio.reads(`Needed ${before + 1}`);
+  // One of them is on a page that is Private.
+  expect(await onRail()).toBe(before);
+  await studio.press('button', /^Try it again/);
+  await studio.reads('It was tried again, and does not open yet.');
+  await studio.press('button', /^Nice to have/);
+  const moved = 'What “the count” leads to has moved to';
+  await studio.reads(moved);
+  expect(await studio.axe()).toEqual([]);
+  await studio.press('button', /^Link to where it is/);
+  await page.waitForFunction((said) => !document.body.innerText.includes(said), {}, moved);
+  await studio.saved();
+  const leads = () =>
+    page.evaluate(
+      async (of, id) => {
+        const { pages } = await (await fetch(`/api/sites/${of}`)).json();
+        return JSON.stringify(pages.find((one: { id: string }) => one.id === id).parts.at(-1));
+      },
+      site,
+      project,
+    );
+  expect(await leads()).toContain(`${server.standIns}/open`);
+  await studio.press('button', 'Undo');
+  await studio.reads(moved);
+  expect(await leads()).toContain(`${server.standIns}/moved`);
 });

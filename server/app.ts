@@ -24,7 +24,7 @@ import type { Config } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { Outgoing } from './links/outgoing.ts';
 import { folderRoutes } from './folder/routes.ts';
-import { quickLinkRoutes } from './links/quick-links.ts';
+import { linkAnswerRoutes } from './links/link-answers.ts';
 import { classRoutes } from './groups/class-routes.ts';
 import { groupRoutes } from './groups/routes.ts';
 import { handInRoutes } from './hand-ins/routes.ts';
@@ -289,7 +289,7 @@ export async function buildApp(deps: AppDeps): Promise<FastifyInstance> {
     linkRoutes(maker, { ...gathering, outgoing });
     commentRoutes(maker, { db, blobs, mailing, changed: (site) => open.forget([site]), now });
     boxRoutes(maker, { db, sendsMail: mailing.sends });
-    quickLinkRoutes(maker, { db, outgoing });
+    linkAnswerRoutes(maker, { db, outgoing, publicOrigin: config.publicOrigin, now });
     resumeLinesRoute(maker, { db, blobs, reading, maxPixels: config.maxPixels });
     resumeRoutes(maker, { db, blobs, reading, assets, publicOrigin: config.publicOrigin });
     insideRoutes(maker, { db, insides, now });

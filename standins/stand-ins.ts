@@ -99,6 +99,7 @@ function pages(app: FastifyInstance, mail: MailBox): void {
     });
     return html(reply, '<!doctype html><title>At last</title>');
   });
+  app.get('/moved', async (_, reply) => reply.redirect('/open', 308));
   app.get('/gone', async (_, reply) =>
     html(reply.code(410), '<!doctype html><title>Gone</title><p>Gone.</p>'),
   );
@@ -106,7 +107,7 @@ function pages(app: FastifyInstance, mail: MailBox): void {
 
 /**
  * Outside services that ship with the demo, since it runs without a network: a host of clips that speaks oEmbed, and
- * pages: one that may be shown inside others, one that refuses, one that is slow, one that is gone; and a mail server with a box that
+ * pages: one that may be shown inside others, one that refuses, one that is slow, one that is gone, one that has moved; and a mail server with a box that
  * can be read.
  *
  * @param port used when it is free, else any other; the next one is that of mail

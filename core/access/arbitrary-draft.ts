@@ -332,7 +332,7 @@ export const draftArbitrary: fc.Arbitrary<ProjectDraft> = fc
       evidenceWanted: 3,
       ...{ ...firstArrangement, wallOrder: spec.wallOrder, offWall: spec.offWall },
       waived: [{ key: 'alt page-0', of: '0'.repeat(16), reason: marker.waiver }],
-      lists: [{ ...{ id: 'a-list-1', name: marker.list, by: marker.list }, lines: [] }],
+      lists: [{ ...{ id: 'a-list-1', name: marker.list, by: marker.list, evidence: 0 }, lines: [] }],
       ...{ quickLinks: spec.quickLinks, language: spec.language, welcome: spec.welcome },
       linkPictures: spec.linkPictures,
       ...{ wallLabels: spec.wallLabels, wallDates: true, wallTags: true },

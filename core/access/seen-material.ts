@@ -26,7 +26,7 @@ export type SeenMaterial =
       })
   | (Seen<'link'> &
       Pick<MaterialOf<'link'>, 'transcript'> & {
-        facts: Omit<LinkFacts, 'readAt'>;
+        facts: Omit<LinkFacts, 'readAt' | 'movedTo'>;
         shownBy: SeenMaterialOf<'picture'> | null;
       });
 export type SeenMaterialOf<K extends MaterialKind> = Extract<SeenMaterial, { kind: K }>;

@@ -10,16 +10,24 @@ import type { Noticed } from './noticed.ts';
  */
 export function asFindings(rule: Finding['rule'], page: Id, noticed: readonly Noticed[]): Finding[] {
   const at = new Map<string, number>();
-  return noticed.map(({ weight, part, material, of, says, why, askedOnce, blackOut }): Finding => {
-    const spot = [rule, page, part ?? '', material ?? ''].join(' ');
-    const place = at.get(spot) ?? 0;
-    at.set(spot, place + 1);
-    return {
-      ...{ weight, part, material, says, why, of: digestOf(of) },
-      ...{ rule, page },
-      ...(blackOut && { blackOut }),
-      key:
-        askedOnce !== undefined ? `${rule} ${digestOf(askedOnce)}` : place === 0 ? spot : `${spot} ${place}`,
-    };
-  });
+  return noticed.map(
+    ({ weight, part, material, of, says, why, askedOnce, blackOut, leadsTo, movedTo }): Finding => {
+      const spot = [rule, page, part ?? '', material ?? ''].join(' ');
+      const place = at.get(spot) ?? 0;
+      at.set(spot, place + 1);
+      return {
+        ...{ weight, part, material, says, why, of: digestOf(of) },
+        ...{ rule, page },
+        ...(blackOut && { blackOut }),
+        ...(leadsTo !== undefined && { leadsTo }),
+        ...(movedTo !== undefined && { movedTo }),
+        key:
+          askedOnce !== undefined
+            ? `${rule} ${digestOf(askedOnce)}`
+            : place === 0
+              ? spot
+              : `${spot} ${place}`,
+      };
+    },
+  );
 }

@@ -1,4 +1,5 @@
 import type { Id } from '../id.ts';
+import type { AnswerOf } from '../links/link-answer.ts';
 import type { Place } from '../gallery/coarse-here.ts';
 import { placeOfPart } from '../gallery/place-of-part.ts';
 import type { Material } from '../materials/material.ts';
@@ -6,19 +7,24 @@ import type { ShownPage } from '../pages/page.ts';
 import type { Inside } from '../personal/inside.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import type { Site } from '../sites/site.ts';
+import type { Checklist } from './lists/checklist.ts';
 import type { LookedAt } from './looked-at.ts';
 import type { Spot } from './noticed.ts';
 
 /** What a rule looks at: one page with what stands on it. */
 export interface CheckedPage {
   page: ShownPage;
-  site: Pick<Site, 'language' | 'evidenceWanted' | 'underAge'>;
+  site: Pick<Site, 'language' | 'evidenceWanted' | 'underAge'> & {
+    lists: readonly Pick<Checklist, 'name' | 'by' | 'evidence'>[];
+  };
   /** What stands on the page, by its id. */
   materials: ReadonlyMap<Id, Material>;
   /** Of all pictures of the site. */
   lookedAt: LookedAt;
   /** What was found inside what stands on pages; of what was not looked into nothing is there. */
   inside: Inside;
+  /** What addresses elsewhere answered when they were tried. */
+  answers: AnswerOf;
   /** Today where its maker is, as ISO 8601 writes it. */
   today: string;
 }

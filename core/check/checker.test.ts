@@ -2,6 +2,9 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { type ProjectDraft, draftArbitrary } from '../access/arbitrary-draft.ts';
 import { materialsOn } from '../pages/materials-on.ts';
+import type { AnswerOf } from '../links/link-answer.ts';
+import { newPart } from '../parts/new-part.ts';
+import type { Part } from '../parts/parts.ts';
 import type { Inside, InsideFound } from '../personal/inside.ts';
 import { Checker } from './checker.ts';
 import { nothingGivenOut } from './given-out.ts';
@@ -11,11 +14,13 @@ import { findingsOfPage } from './findings-of-page.ts';
 import { findingsOfSite } from './findings-of-site.ts';
 
 const today = '2026-11-29';
+const to = 'https://tides.example/';
 /** Everything at once, without remembering anything. */
 function fromScratch(
   { pages, materials, site }: ProjectDraft,
   lookedAt: LookedAt,
   inside: Inside,
+  answers: AnswerOf,
 ): Map<string, Finding[]> {
   const known = new Map(materials.map((one) => [one.id, one]));
   const between = findingsOfSite({
@@ -30,7 +35,7 @@ function fromScratch(
           return one ? [[id, one] as const] : [];
         }),
       );
-      const own = findingsOfPage({ page, site, today, lookedAt, inside, materials: here });
+      const own = findingsOfPage({ page, site, today, lookedAt, inside, answers, materials: here });
       return [page.id, [...own, ...(between.get(page.id) ?? [])]] as const;
     }),
   );
@@ -49,11 +54,12 @@ test('told of one change after another, it says what looking at everything again
   fc.assert(
     fc.property(
       draftArbitrary,
-      fc.array(fc.tuple(fc.nat(), fc.nat(), fc.string({ maxLength: 4 }), fc.nat(7)), { maxLength: 6 }),
+      fc.array(fc.tuple(fc.nat(), fc.nat(), fc.string({ maxLength: 4 }), fc.nat(9)), { maxLength: 6 }),
       (first, changes) => {
         let draft = first;
         let lookedAt = nothingLookedAt;
         let inside: Inside = {};
+        let answers: AnswerOf = new Map();
         const checker = new Checker();
         const said = new Map<string, Finding[]>();
         const take = (change: Parameters<Checker['take']>[0]) => {
@@ -61,7 +67,7 @@ test('told of one change after another, it says what looking at everything again
             if (found) said.set(id, found);
             else said.delete(id);
           }
-          expect(said).toEqual(fromScratch(draft, lookedAt, inside));
+          expect(said).toEqual(fromScratch(draft, lookedAt, inside, answers));
         };
         take({
           site: draft.site,
@@ -101,6 +107,19 @@ test('told of one change after another, it says what looking at everything again
           } else if (kind === 7 && other) {
             inside = { [other.id]: [found('phone', text), found('name', 'Juno Pell')] };
             take({ inside });
+          } else if (kind === 8 && changed) {
+            const leads = { ...newPart('contact', 'leads-elsewhere'), link: to };
+            const next = { ...changed, parts: [leads as Part, ...changed.parts] };
+            draft = { ...draft, pages: draft.pages.map((one) => (one.id === next.id ? next : one)) };
+            take({ pages: [next] });
+          } else if (kind === 9) {
+            const answer = {
+              to,
+              state: text.length > 2 ? ('gone' as const) : ('slow' as const),
+              movedTo: null,
+            };
+            answers = new Map([[to, answer]]);
+            take({ answers: [answer] });
           }
         }
       },

@@ -1,4 +1,5 @@
 import type { Id } from '../id.ts';
+import type { AnswerOf, LinkAnswer } from '../links/link-answer.ts';
 import type { Material } from '../materials/material.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import type { ShownPage } from '../pages/page.ts';
@@ -19,6 +20,8 @@ export interface Changed {
   between?: Pick<CheckedSite, 'offWall' | 'address'>;
   lookedAt?: LookedAt;
   inside?: Inside;
+  /** What addresses elsewhere answered when they were tried. */
+  answers?: readonly Pick<LinkAnswer, 'to' | 'state' | 'movedTo'>[];
   givenOut?: GivenOut;
   /** Whose names are looked for. */
   people?: readonly Person[];
@@ -35,9 +38,10 @@ export interface Changed {
  * something changed that all pages depend on. What compares pages is looked at after every change; it is quick.
  */
 export class Checker {
-  #site: CheckedPage['site'] = { language: 'en', evidenceWanted: 0, underAge: false };
+  #site: CheckedPage['site'] = { language: 'en', evidenceWanted: 0, underAge: false, lists: [] };
   #lookedAt = nothingLookedAt;
   #inside: Inside = {};
+  #answers: AnswerOf = new Map();
   #givenOut = nothingGivenOut;
   #people: readonly Person[] = [];
   #today = '';
@@ -57,6 +61,7 @@ export class Checker {
     between,
     lookedAt,
     inside,
+    answers,
     givenOut,
     people,
     today,
@@ -76,10 +81,11 @@ export class Checker {
     for (const id of goneMaterials) this.#materials.delete(id);
     for (const id of [...materials.map((one) => one.id), ...goneMaterials])
       for (const page of this.#standsOn.get(id) ?? []) stale.add(page);
-    if (site !== undefined || today !== undefined || lookedAt !== undefined || inside !== undefined) {
+    if ([site, today, lookedAt, inside, answers].some((one) => one !== undefined)) {
       this.#site = site ?? this.#site;
       this.#lookedAt = lookedAt ?? this.#lookedAt;
       this.#inside = inside ?? this.#inside;
+      this.#answers = answers ? new Map(answers.map((one) => [one.to, one])) : this.#answers;
       this.#today = today ?? this.#today;
       for (const id of this.#pages.keys()) stale.add(id);
     }
@@ -120,8 +126,16 @@ export class Checker {
       const one = this.#materials.get(id);
       if (one) materials.set(id, one);
     }
-    const [lookedAt, inside] = [this.#lookedAt, this.#inside];
-    return findingsOfPage({ page, site: this.#site, today: this.#today, lookedAt, inside, materials });
+    const [lookedAt, inside, answers] = [this.#lookedAt, this.#inside, this.#answers];
+    return findingsOfPage({
+      page,
+      site: this.#site,
+      today: this.#today,
+      lookedAt,
+      inside,
+      answers,
+      materials,
+    });
   }
 
   #pagesWith(material: Id): Set<Id> {

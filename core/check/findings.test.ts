@@ -2,6 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '../access/arbitrary-draft.ts';
 import { mine } from '../credits/provenance.ts';
+import { linksElsewhere } from '../links/links-elsewhere.ts';
+import { withLinkTo } from '../links/with-link-to.ts';
 import type { LinkFacts, LinkState } from '../materials/link.ts';
 import { sampleLinkFacts } from '../materials/sample-link.ts';
 import { sampleSound } from '../materials/sample-sound.ts';
@@ -52,7 +54,7 @@ const project = (fields: Partial<PageOf<'project'>> = {}): PageOf<'project'> => 
   ...fields,
 });
 const four = ['a-picture', 'b-picture', 'c-picture', 'd-picture'].map((id) => picture(id));
-const englishSite: CheckedPage['site'] = { language: 'en', evidenceWanted: 0, underAge: false };
+const englishSite: CheckedPage['site'] = { language: 'en', evidenceWanted: 0, underAge: false, lists: [] };
 const checked = (
   page: PageOf<'project'>,
   materials: readonly Material[] = [],
@@ -63,6 +65,7 @@ const checked = (
   today: '2026-11-29',
   lookedAt: nothingLookedAt,
   inside: {},
+  answers: new Map(),
   materials: new Map([...four, ...materials].map((one) => [one.id, one])),
   ...more,
 });
@@ -294,6 +297,45 @@ describe('what is not there', () => {
     expect(of('unfinished', checked(project({ parts: [part('evidence')] })))).toEqual([]);
   });
 
+  test('captions below pictures where those beside have one, and nowhere else', () => {
+    const told = (captions: string[], more: object = {}) => {
+      const all = captions.map((caption, at) => picture(`in-${at}`, { title: `Step ${at}`, caption }));
+      const parts = [part('gallery', { pictures: all.map(({ id }) => id), captions: 'below', ...more })];
+      return says('caption', checked(project({ parts }), all));
+    };
+    expect(told(['Cut', 'Glued', ' '])).toEqual([
+      '“Step 2” has no caption, and the pictures beside it have.',
+    ]);
+    expect(told(['Cut', '', '', 'Painted'])).toEqual([
+      '2 pictures from “Step 1” on have no caption, and the pictures beside them have.',
+    ]);
+    for (const none of [
+      ['Cut', 'Glued'],
+      ['Cut', '', ''],
+      ['', ''],
+    ])
+      expect(told(none)).toEqual([]);
+    expect(told(['Cut', 'Glued', ''], { captions: 'hidden' })).toEqual([]);
+    // Those that stand alone are compared with each other, not with a gallery.
+    const alone = [picture('one', { caption: 'Cut' }), picture('two', { title: 'Glue', caption: '' })];
+    const parts = alone.map(({ id }) => newPart('picture', `part-${id}`, [id]));
+    expect(of('caption', checked(project({ parts }), alone))).toMatchObject([
+      { part: 'part-two', material: 'two', weight: 'nice' },
+    ]);
+  });
+
+  test('as much evidence as a list asks for that its maker took in, where that is more', () => {
+    const lists = [{ name: 'Review', by: 'Idris', evidence: 3 }];
+    const told = (site: object) => of('evidence', { ...good, site: { ...englishSite, ...site } });
+    expect(told({ lists })).toMatchObject([
+      { why: expect.stringMatching(/^The list “Review” from Idris asks for 3 in each\./) },
+    ]);
+    expect(told({ lists, evidenceWanted: 4 })).toMatchObject([
+      { why: expect.stringMatching(/^You wish for 4 in each\./) },
+    ]);
+    expect(told({ lists: [{ ...lists[0], evidence: 0 }] })).toEqual([]);
+  });
+
   test('as much evidence as its maker wishes for', () => {
     expect(says('evidence', { ...good, site: { ...englishSite, evidenceWanted: 2 } })).toEqual([
       'The project has no evidence yet.',
@@ -307,6 +349,99 @@ describe('what is not there', () => {
     expect(free('2026-11-28')).toHaveLength(1);
     expect(free('2026-11-29')).toEqual([]);
     expect(free(null)).toEqual([]);
+  });
+});
+
+describe('what links elsewhere lead to', () => {
+  const to = 'https://tides.example/';
+  const answered = (state: LinkState, movedTo: string | null = null) => new Map([[to, { state, movedTo }]]);
+  const leading = [
+    words(paragraph(plain('See '), linked('the tables'), plain('.'))),
+    part('contact', { link: to }),
+    part('profiles', { list: [{ name: 'Tides', to, is: 'web' }] }),
+    part('picture', { material: 'a-picture', link: to }),
+  ];
+  const told = (rule: RuleKey, answers: CheckedPage['answers']) =>
+    of(rule, checked(project({ parts: leading }), [], { answers }));
+
+  test('is needed where it is gone, nice where it may come back, and nothing where it was not tried', () => {
+    expect(told('link', answered('gone')).map(({ says }) => says)).toEqual([
+      'The link “the tables” leads to a page that is not there any more.',
+      'The link “tides.example” leads to a page that is not there any more.',
+      'The link “Tides” leads to a page that is not there any more.',
+      'The link “tides.example” leads to a page that is not there any more.',
+    ]);
+    expect(told('link', answered('gone')).every(({ weight }) => weight === 'needed')).toBe(true);
+    for (const state of ['closed', 'slow', 'unreachable'] as const)
+      expect(new Set(told('link', answered(state)).map(({ weight }) => weight))).toEqual(new Set(['nice']));
+    expect(told('link', answered('read'))).toEqual([]);
+    expect(told('link', new Map())).toEqual([]);
+  });
+
+  test('has moved for good: every part leads to the new address after that is taken, and nothing else changes', () => {
+    const now = 'https://tides.example/tables/';
+    const found = told('link-moved', answered('read', now));
+    expect(found).toHaveLength(4);
+    expect(told('link-moved', answered('gone', now))).toEqual([]);
+    const parts = leading.map((one) => withLinkTo(one, to, now));
+    expect(linksElsewhere(parts).map((one) => one.to)).toEqual([now, now, now, now]);
+    expect(parts.map((one) => withLinkTo(one, now, to))).toEqual(leading);
+    expect(leading.map((one) => withLinkTo(one, 'https://other.example/', now))).toEqual(leading);
+  });
+
+  test('is looked for in every block of words, once for each part, and never in mails', () => {
+    const item = (text: string, href: string) => ({
+      ...{ type: 'listItem' },
+      content: [paragraph(linked(text, href))],
+    });
+    const cell = (text: string, href: string) => ({
+      ...{ type: 'tableCell' },
+      content: [paragraph(linked(text, href))],
+    });
+    const nested = words(
+      { type: 'bulletList', content: [item('a', 'https://a.example/')] } as Block,
+      { type: 'blockquote', content: [paragraph(linked('b', 'https://b.example/'))] } as Block,
+      { type: 'table', content: [{ type: 'tableRow', content: [cell('c', 'https://c.example/')] }] } as Block,
+      paragraph(linked('again', 'https://a.example/'), linked('mail', 'mailto:a@b.example')),
+    );
+    expect(linksElsewhere([nested]).map((one) => one.to)).toEqual([
+      'https://a.example/',
+      'https://b.example/',
+      'https://c.example/',
+    ]);
+    const moved = linksElsewhere([withLinkTo(nested, 'https://c.example/', 'https://d.example/')]);
+    expect(moved.map((one) => one.to)).toEqual([
+      'https://a.example/',
+      'https://b.example/',
+      'https://d.example/',
+    ]);
+  });
+
+  test('a link gathered as a thing has moved, or does not let itself be shown in place', () => {
+    const link = (facts: object): Material =>
+      ({
+        ...picture('a-link', { title: 'Tables' }),
+        kind: 'link',
+        facts: sampleLinkFacts(facts),
+      }) as Material;
+    const shown = (form: string, facts: object, rule: RuleKey) =>
+      says(rule, checked(project({ parts: [part('link', { material: 'a-link', form })] }), [link(facts)]));
+    const movedTo = 'https://now.example/';
+    expect(shown('card', { movedTo }, 'link-moved')).toEqual(['“Tables” has moved to https://now.example/.']);
+    expect(shown('card', { movedTo, state: 'gone' }, 'link-moved')).toEqual([]);
+    const refused = { framing: 'refused' };
+    expect(shown('in-place', refused, 'not-framed')).toEqual([
+      '“Tables” does not let itself be shown inside your page.',
+    ]);
+    expect(shown('card', refused, 'not-framed')).toEqual([]);
+    expect(shown('in-place', {}, 'not-framed')).toEqual([]);
+    expect(shown('in-place', { ...refused, state: 'gone' }, 'not-framed')).toEqual([]);
+  });
+
+  test('a link over blanks has no words', () => {
+    expect(says('link-words', withWords(paragraph(plain('See'), linked(' '), plain('there'))))).toEqual([
+      'A link has no words.',
+    ]);
   });
 });
 

@@ -26,11 +26,12 @@ const checked = (
   materials = ['dial-one', 'dial-two', 'dial-three'].map((id) => picture(id)),
 ): CheckedPage => ({
   page: samplePage('the-clock', 'project', fields),
-  site: { language: 'en', evidenceWanted: 0, underAge: false },
+  site: { language: 'en', evidenceWanted: 0, underAge: false, lists: [] },
   today: '2026-11-30',
   materials: new Map(materials.map((one) => [one.id, one])),
   lookedAt: { ...nothingLookedAt, ...lookedAt },
   inside: {},
+  answers: new Map(),
 });
 
 describe('pictures that look alike', () => {

@@ -22,6 +22,10 @@ export interface Noticed extends Spot {
   askedOnce?: string;
   /** What on its material has to be black so that nothing of it is seen. */
   blackOut?: readonly BlackOut[];
+  /** An address elsewhere it speaks of, to which words or the like on its part lead. */
+  leadsTo?: string;
+  /** Where that has moved for good. */
+  movedTo?: string;
   /** What it speaks of, as it stands now: what was said about the finding counts as long as this stays the same. */
   of: string;
 }

@@ -25,10 +25,11 @@ const at = (kind: InsideKind, text: string, on: number | null = 0): InsideFound 
 const told = (found: InsideFound[], pages = 1, fixes: Material['fixes'] = {}, underAge = false) =>
   personalInside({
     page: page('one', 'project', { parts: [newPart('gallery', 'gallery-1', ['notes'])] }),
-    site: { language: 'en', evidenceWanted: 0, underAge },
+    site: { language: 'en', evidenceWanted: 0, underAge, lists: [] },
     materials: new Map([['notes', material('notes', pages, fixes)]]),
     ...{
       lookedAt: nothingLookedAt,
+      answers: new Map(),
       inside: { notes: found, other: [at('phone', '1')] },
       today: '2026-11-30',
     },
@@ -102,9 +103,9 @@ describe('faces', () => {
   ) =>
     facesSeen({
       page: page('one', kind, { parts: [newPart('gallery', 'gallery-1', ['notes'])] }),
-      site: { language: 'en', evidenceWanted: 0, underAge },
+      site: { language: 'en', evidenceWanted: 0, underAge, lists: [] },
       materials: new Map([['notes', material('notes', 1, fixes)]]),
-      ...{ lookedAt: nothingLookedAt, inside: { notes: found }, today: '2026-11-30' },
+      ...{ lookedAt: nothingLookedAt, answers: new Map(), inside: { notes: found }, today: '2026-11-30' },
     });
 
   test('are asked about once a picture, with what would cover all of them', () => {

@@ -2,6 +2,7 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { draftArbitrary } from '../access/arbitrary-draft.ts';
 import { mine } from '../credits/provenance.ts';
+import type { AnswerOf } from '../links/link-answer.ts';
 import { sampleLinkFacts } from '../materials/sample-link.ts';
 import type { PageOf } from '../pages/page.ts';
 import { newPart } from '../parts/new-part.ts';
@@ -23,7 +24,7 @@ const bare: PageOf<'project'> = {
 };
 const whole = { ...sample, site: { ...sample.site, height: 'public' as const }, pages: [bare] };
 const today = '2026-11-29';
-const needs = (materials: object, fields: Partial<PageOf<'project'>> = {}) =>
+const needs = (materials: object, fields: Partial<PageOf<'project'>> = {}, answers: AnswerOf = new Map()) =>
   publishNeeds(
     {
       ...whole,
@@ -33,6 +34,7 @@ const needs = (materials: object, fields: Partial<PageOf<'project'>> = {}) =>
     () => true,
     today,
     {},
+    answers,
   ).flatMap((one) => one.needs);
 
 test('counts works of others whose source or licence is not said, once each', () => {
@@ -57,6 +59,12 @@ test('counts pictures without alt text, what is heard without words, and links t
     facts: sampleLinkFacts({ url: 'https://kite.example/', state }),
   });
   expect(needs(leads('gone'), link)).toEqual([{ kind: 'link', count: 1 }]);
+  // What words lead to counts as soon as it was tried.
+  const inWords = { parts: [{ ...newPart('contact', 'contact-1', []), link: 'https://kite.example/' }] };
+  expect(needs({ alt: 'A dial' }, inWords)).toEqual([]);
+  expect(
+    needs({ alt: 'A dial' }, inWords, new Map([['https://kite.example/', { state: 'gone', movedTo: null }]])),
+  ).toEqual([{ kind: 'link', count: 1 }]);
   // What answers late may answer tomorrow.
   expect(needs(leads('slow'), link)).toEqual([]);
 });
@@ -67,7 +75,7 @@ test('counts parts of an outline that stay out because nobody filled them in', (
 });
 
 test('asks only about pages that go, and of those about what somebody can open', () => {
-  expect(publishNeeds(sample, () => false, today, {})).toEqual([]);
+  expect(publishNeeds(sample, () => false, today, {}, new Map())).toEqual([]);
   expect(needs({ alt: '' }, { height: 'private' })).toEqual([]);
 });
 
@@ -83,6 +91,7 @@ test('is silent about what its maker lets stand, until that is another thing', (
       () => true,
       today,
       {},
+      new Map(),
     ).flatMap((one) => one.needs);
   expect(withAlt([])).toEqual([{ kind: 'alt', count: 2 }]);
   expect(withAlt([alt])).toEqual([{ kind: 'alt', count: 1 }]);
@@ -98,6 +107,7 @@ test('asks about everything that a rule calls Needed', () => {
           ...{ page, site: draft.site, today, materials },
           lookedAt: nothingLookedAt,
           inside: {},
+          answers: new Map(),
         }))
           if (weight === 'needed') expect(neededRules).toContain(rule);
       }

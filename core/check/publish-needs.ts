@@ -1,6 +1,7 @@
 import { effectiveHeight } from '../access/effective-height.ts';
 import { reaches } from '../access/height.ts';
 import type { Id } from '../id.ts';
+import type { AnswerOf } from '../links/link-answer.ts';
 import { materialsOn } from '../pages/materials-on.ts';
 import { pageName } from '../pages/page-kinds.ts';
 import { isShown } from '../pages/page.ts';
@@ -28,6 +29,7 @@ export interface PageToMend {
  * @param going which pages are asked about, besides being open to anybody
  * @param today as ISO 8601 writes it
  * @param inside what was found inside what stands on pages
+ * @param answers what addresses elsewhere answered
  * @returns pages with at least one need, in the order of the draft
  */
 export function publishNeeds(
@@ -35,6 +37,7 @@ export function publishNeeds(
   going: (page: Id) => boolean,
   today: string,
   inside: Inside,
+  answers: AnswerOf,
 ): PageToMend[] {
   const known = new Map(draft.materials.map((one) => [one.id, one]));
   return draft.pages.flatMap((page) => {
@@ -47,7 +50,7 @@ export function publishNeeds(
       }),
     );
     const found = findingsOfPage({
-      ...{ page, site: draft.site, today, inside, materials },
+      ...{ page, site: draft.site, today, inside, answers, materials },
       // None of what is noticed by how pictures look is ever Needed.
       lookedAt: nothingLookedAt,
     }).filter((finding) => finding.weight === 'needed' && waivedBecause(draft.site.waived, finding) === null);

@@ -4,6 +4,7 @@ import type { Noticed } from './noticed.ts';
 import { altMissing } from './findings/alt-missing.ts';
 import { altUnhelpful } from './findings/alt-unhelpful.ts';
 import { availabilityOver } from './findings/availability-over.ts';
+import { captionMissing } from './findings/caption-missing.ts';
 import { creditMissing } from './findings/credit-missing.ts';
 import { evidenceWanted } from './findings/evidence-wanted.ts';
 import { facesSeen } from './findings/faces-seen.ts';
@@ -14,8 +15,10 @@ import { languageMixed } from './findings/language-mixed.ts';
 import { leftOverWords } from './findings/left-over-words.ts';
 import { licenceForbids } from './findings/licence-forbids.ts';
 import { linkBroken } from './findings/link-broken.ts';
+import { linkMoved } from './findings/link-moved.ts';
 import { linkWords } from './findings/link-words.ts';
 import { looksAlike } from './findings/looks-alike.ts';
+import { notFramed } from './findings/not-framed.ts';
 import { outlineUnfilled } from './findings/outline-unfilled.ts';
 import { partUnfinished } from './findings/part-unfinished.ts';
 import { personalData } from './findings/personal-data.ts';
@@ -58,7 +61,10 @@ export const rules = {
   alike: looksAlike,
   coarse: pictureCoarse,
   poor: picturePoor,
+  caption: captionMissing,
   'link-words': linkWords,
+  'link-moved': linkMoved,
+  'not-framed': notFramed,
   headings: headingOrder,
   'hard-words': hardWords,
   stale: staleWords,

@@ -4,8 +4,8 @@ import type { Id } from '../id.ts';
 import type { GroupList } from './group.ts';
 
 /** A list as a group keeps it: what is said in it, and nobody's ticks. */
-export const withoutTicks = ({ id, name, by, ...list }: Checklist): GroupList => ({
-  ...{ id, name, by },
+export const withoutTicks = ({ id, name, by, evidence, ...list }: Checklist): GroupList => ({
+  ...{ id, name, by, evidence },
   lines: toldLines({ lines: list.lines }).map(({ done: _done, ...line }) => line),
 });
 

@@ -28,6 +28,12 @@ export const linkFactsSchema = z.object({
   picture: fetchedPictureSchema.nullable(),
   /** Whether the page lets itself be shown inside another one. */
   framing: z.enum(['allowed', 'refused']),
+  /** Where it has moved for good, as it says itself; null: it answers where it is. */
+  movedTo: z
+    .url({ protocol: /^https?$/ })
+    .max(2000)
+    .nullable()
+    .default(null),
   /** Set when a host says how its clip is played in other pages (oEmbed): the address of the player and its size. */
   player: z
     .object({

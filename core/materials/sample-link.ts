@@ -10,6 +10,7 @@ export const sampleLinkFacts = (more: Partial<LinkFacts> = {}): LinkFacts => ({
   site: '',
   picture: null,
   framing: 'allowed',
+  movedTo: null,
   player: null,
   readAt: '2026-01-01T10:00:00Z',
   ...more,

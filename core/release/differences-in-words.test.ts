@@ -148,7 +148,9 @@ describe('a material that is shown', () => {
     if (link?.kind !== 'link') throw new Error('no link');
     const again = (facts: Partial<typeof link.facts>) =>
       withMaterial(link.id, { facts: { ...link.facts, ...facts } } as Partial<Material>, showing('link'));
-    expect(what(showing('link'), again({ readAt: '2027-01-01T00:00:00.000Z' }))).toEqual([]);
+    expect(
+      what(showing('link'), again({ readAt: '2027-01-01T00:00:00.000Z', movedTo: 'https://moved.example/' })),
+    ).toEqual([]);
     expect(what(showing('link'), again({ description: 'Another' }))).toHaveLength(1);
     // Facts of all other kinds are read from the file, which is what counts.
     const clip = materials.find(({ kind }) => kind === 'clip');

@@ -99,7 +99,7 @@ describe('differences', () => {
     phases: site.phases.map((phase) => ({ ...phase, name: `${phase.name} again` })),
     notMoments: ['material-1'],
     waived: [{ key: 'alt page-1', of: '0'.repeat(16), reason: 'A pattern.' }],
-    lists: [{ id: 'a-list-1', name: 'For the show', by: '', lines: [] }],
+    lists: [{ id: 'a-list-1', name: 'For the show', by: '', evidence: 4, lines: [] }],
   });
 
   test('tell of every setting of the site that any reader notices', () => {

@@ -67,7 +67,7 @@ function shownPicture({ known }: Side, id: Id): unknown {
   // Of other kinds, more of what is said about them is on the page, and another material may show them.
   const shower = shownBy === id || shownBy === null ? undefined : known.get(shownBy);
   // A page that was read again may say something else now.
-  const facts = material.kind === 'link' ? { ...material.facts, readAt: '' } : null;
+  const facts = material.kind === 'link' ? { ...material.facts, readAt: '', movedTo: null } : null;
   return [...own, title, transcript, facts, shower && [shower.original, shower.alt, shower.fixes]];
 }
 

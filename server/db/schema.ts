@@ -254,7 +254,7 @@ export const messages = pgTable(
   ],
 );
 
-/** Whether what a site's quick links lead to answered when it was last asked. */
+/** Whether what a site's quick links and pages lead to answered when it was last asked, and where it has moved for good. */
 export const linkAnswers = pgTable(
   'link_answer',
   {
@@ -263,6 +263,7 @@ export const linkAnswers = pgTable(
       .references(() => sites.id, { onDelete: 'cascade' }),
     address: text('address').notNull(),
     state: text('state').$type<LinkState>().notNull(),
+    movedTo: text('moved_to'),
     askedAt: when('asked_at').notNull(),
   },
   (table) => [primaryKey({ columns: [table.siteId, table.address] })],

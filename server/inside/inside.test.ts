@@ -213,6 +213,7 @@ describe('what is inside documents and pictures', () => {
       pages.filter(isShown).flatMap((page) =>
         findingsOfPage({
           ...{ page, site: now, today: '2026-11-30', lookedAt: nothingLookedAt, inside },
+          answers: new Map(),
           materials: new Map(materials.map((one) => [one.id, { ...one, fixes }])),
         }).filter(({ rule, page: id }) => rule === 'inside' && id === page.id),
       );

@@ -95,7 +95,13 @@ export async function readLinkAgain(
   const kept =
     facts.state === 'read'
       ? facts
-      : { ...link.facts, state: facts.state, framing: facts.framing, readAt: facts.readAt };
+      : {
+          ...link.facts,
+          state: facts.state,
+          framing: facts.framing,
+          movedTo: facts.movedTo,
+          readAt: facts.readAt,
+        };
   return deps.commands.run(
     scope,
     { label: shortened(`Read ${title || 'link'} again`, 120) },

@@ -15,6 +15,8 @@ export class OutgoingError extends Error {
 export interface Fetched {
   /** Where the answer came from, after redirects. */
   url: string;
+  /** Where it has moved for good, as the first answers said; null: it has not. */
+  movedTo: string | null;
   status: number;
   headers: Response['headers'];
   /** The beginning of the body, decompressed, as far as was allowed. */
@@ -24,6 +26,8 @@ export interface Fetched {
 }
 
 const mostRedirects = 3;
+/** That say an address is not used any more (RFC 9110, 15.4.2 and 15.4.9). */
+const movedForGood = new Set([301, 308]);
 
 type AllLookup = (
   host: string,
@@ -97,6 +101,8 @@ export class Outgoing {
   ): Promise<Fetched> {
     const signal = AbortSignal.timeout(mostMs);
     let at = new URL(url);
+    let movedTo: string | null = null;
+    let onlyMoved = true;
     for (let hop = 0; hop <= mostRedirects; hop++) {
       const dispatcher = this.#wayTo(at);
       try {
@@ -110,10 +116,14 @@ export class Outgoing {
         if (onward) {
           await response.body?.cancel();
           at = new URL(onward, at);
+          // What is behind a turn for now is not where it lives.
+          onlyMoved &&= movedForGood.has(response.status);
+          if (onlyMoved) movedTo = at.href;
           continue;
         }
         const { body, cut } = await readUpTo(response, mostBytes);
-        return { url: at.href, status: response.status, headers: response.headers, body, cut };
+        if (movedTo === new URL(url).href) movedTo = null;
+        return { url: at.href, movedTo, status: response.status, headers: response.headers, body, cut };
       } catch (error) {
         throw troubleOf(error, signal);
       }

@@ -117,6 +117,9 @@ async function playable(
   }
 }
 
+/** What can be kept of an address, in characters. */
+const longestAddress = 2000;
+
 const nothing: PageFacts = { title: '', description: '', site: '', picture: null, oembed: null, base: null };
 
 /**
@@ -137,6 +140,7 @@ export async function readLink(deps: LinkDeps, account: string, url: string, by:
     site: '',
     picture: null,
     framing: 'refused',
+    movedTo: null,
     player: null,
     readAt: new Date().toISOString(),
   };
@@ -154,6 +158,7 @@ export async function readLink(deps: LinkDeps, account: string, url: string, by:
       );
     return { ...facts, state: error.trouble === 'slow' ? 'slow' : 'unreachable' };
   }
+  facts.movedTo = page.movedTo !== null && page.movedTo.length <= longestAddress ? page.movedTo : null;
   const state = stateOf(page.status);
   if (state !== 'read') return { ...facts, state };
   const type = page.headers.get('content-type') ?? '';

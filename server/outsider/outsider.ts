@@ -111,7 +111,7 @@ export class Outsider {
         // A stop does not wait for the rest of a large site.
         (url) => (this.#stopped ? Promise.resolve(null) : ask(url)),
         async (to) => {
-          const state = await askWhetherItAnswers(outgoing, to);
+          const { state } = await askWhetherItAnswers(outgoing, to);
           return state === 'gone' ? 'gone' : state === 'slow' || state === 'unreachable' ? 'unknown' : 'yes';
         },
       );

@@ -11,6 +11,7 @@ import { withStaying } from '#core/release/staying.ts';
 import type { Draft } from '#core/sites/site.ts';
 import type { Database } from '../db/connect.ts';
 import type { Insides } from '../inside/insides.ts';
+import { answersByAddress } from '../links/link-answer-rows.ts';
 import { passRows } from '../passes/pass-rows.ts';
 import { hadNow } from '../sites/had-now.ts';
 import type { SiteRow } from '../sites/load-draft.ts';
@@ -52,6 +53,7 @@ export async function outlook(
       (page) => changed.has(page),
       today,
       (await insides.known(next, [], today)).inside,
+      await answersByAddress(db, next.site.id),
     ),
   };
 }

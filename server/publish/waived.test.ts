@@ -32,7 +32,7 @@ test('what a maker lets stand is not asked about at Publish; no reader and no re
   await live.change({ waived: [{ key, of: digestOf(''), reason }] });
   expect(await needs()).toEqual([]);
   const lines = [{ id: 'line-one', text: onList, essential: true, rule: null, done: false }];
-  await live.change({ lists: [{ id: 'list-one', name: onList, by: onList, lines }] });
+  await live.change({ lists: [{ id: 'list-one', name: onList, by: onList, evidence: 0, lines }] });
   await live.publish();
   const front = await live.stranger();
   expect(front).toContain('Tide clock');

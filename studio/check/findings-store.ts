@@ -8,8 +8,8 @@ import type { Answered, Asked } from './check-worker.ts';
 
 type Worker = Pick<globalThis.Worker, 'postMessage' | 'onmessage' | 'onerror' | 'terminate'>;
 
-/** What is known of the pictures of a site and of what is inside them, what was given out of it, and whom its maker knows. */
-export type Besides = Pick<Changed, 'lookedAt' | 'inside' | 'givenOut' | 'people'>;
+/** What is known of the pictures of a site and of what is inside them, what its links answered, what was given out of it, and whom its maker knows. */
+export type Besides = Pick<Changed, 'lookedAt' | 'inside' | 'answers' | 'givenOut' | 'people'>;
 
 export interface Findings {
   /** By page; a page without an entry was not looked at yet. */
@@ -68,12 +68,16 @@ export class FindingsStore {
     const onPages = this.#pages.of(standingPages(pages));
     const gathered = this.#materials.of(materials);
     const { language, evidenceWanted, underAge, offWall, address } = site;
-    const told = JSON.stringify([language, evidenceWanted, underAge, today]);
+    // All pages are looked at for what lists ask of them, and for no tick.
+    const lists = site.lists
+      .filter((one) => one.evidence > 0)
+      .map(({ name, by, evidence }) => ({ name, by, evidence }));
+    const told = JSON.stringify([language, evidenceWanted, underAge, lists, today]);
     const between = JSON.stringify([offWall, address]);
     const changed: Changed = {
       ...{ pages: onPages.changed, gonePages: onPages.gone },
       ...{ materials: gathered.changed, goneMaterials: gathered.gone },
-      ...(told !== this.#told && { site: { language, evidenceWanted, underAge }, today }),
+      ...(told !== this.#told && { site: { language, evidenceWanted, underAge, lists }, today }),
       ...(between !== this.#between && { between: { offWall, address } }),
     };
     const isNothing =

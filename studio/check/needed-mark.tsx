@@ -1,9 +1,11 @@
 import { useNeeded } from './use-findings.ts';
 import { useInsideOnRail } from './use-inside.ts';
+import { useLinkAnswers } from './use-link-answers.ts';
 
 /** On the rail: how much is needed on the pages that readers get. */
 export function NeededMark() {
   useInsideOnRail();
+  useLinkAnswers();
   const needed = useNeeded().length;
   if (needed === 0) return null;
   return (

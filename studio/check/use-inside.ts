@@ -1,11 +1,12 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { getInside, type KnownInside, readInside } from '#contract/inside.ts';
 import { digestOf } from '#core/check/digest.ts';
 import { materialsOn } from '#core/pages/materials-on.ts';
 import { isShown } from '#core/pages/page.ts';
 import { call } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
+import { type InTurns, useInTurns } from './use-in-turns.ts';
 import { storeOf } from './use-findings.ts';
 
 const keyOf = (site: string) => ['inside', site] as const;
@@ -44,55 +45,13 @@ export function useInsideOnRail(): void {
   }, [id, inside]);
 }
 
-/** So close together two presses are one. */
-const doublePressMs = 700;
-
-export interface ReadingPictures {
-  /** How many were to be read when it began; null while nothing is read. */
-  of: number | null;
-  problem: Error | null;
-  start: () => void;
-  stop: () => void;
-}
-
-/** Has words read in the pictures of the site, some at a time, until all are read or somebody stops it. */
-export function useReadingPictures(unread: number): ReadingPictures {
-  const { state } = useSite();
-  const { id } = state.site;
+/** Has pictures of the site looked through, some at a time. */
+export function useReadingPictures(unread: number): InTurns {
+  const { id } = useSite().state.site;
   const client = useQueryClient();
-  const [of, setOf] = useState<number | null>(null);
-  const [problem, setProblem] = useState<Error | null>(null);
-  const running = useRef<{ mine: AbortController; since: number } | null>(null);
-  // Whoever leaves the room has it stopped; what was read is kept.
-  useEffect(() => () => running.current?.mine.abort(), [id]);
-  const read = async (signal: AbortSignal) => {
-    for (let left = unread; left > 0;) {
-      const known: KnownInside = await call(readInside, { params: { site: id }, signal });
-      client.setQueriesData({ queryKey: keyOf(id) }, known);
-      // None of what is left can be read now, such as where another window put it away.
-      if (known.unread >= left) return;
-      left = known.unread;
-    }
-  };
-  return {
-    of,
-    problem,
-    start: () => {
-      const mine = new AbortController();
-      running.current = { mine, since: Date.now() };
-      setProblem(null);
-      setOf(unread);
-      void read(mine.signal)
-        .catch((error: unknown) => {
-          if (!mine.signal.aborted) setProblem(error instanceof Error ? error : new Error(String(error)));
-        })
-        .finally(() => {
-          if (running.current?.mine === mine) setOf(null);
-        });
-    },
-    // What stops it stands where it was begun: the second half of a double press is meant for neither.
-    stop: () => {
-      if (running.current && Date.now() - running.current.since > doublePressMs) running.current.mine.abort();
-    },
-  };
+  return useInTurns(id, unread, async (signal) => {
+    const known: KnownInside = await call(readInside, { params: { site: id }, signal });
+    client.setQueriesData({ queryKey: keyOf(id) }, known);
+    return known.unread;
+  });
 }

@@ -88,7 +88,7 @@ export function GroupListField({
         <Button
           small
           onClick={() => {
-            onChange({ id: newId(), name: '', by: '', lines: [] });
+            onChange({ id: newId(), name: '', by: '', evidence: 0, lines: [] });
             setWriting(true);
           }}
         >

@@ -49,6 +49,18 @@ export function ChecklistEditor({
         maxLength={80}
         onChange={({ target }) => onChange({ ...list, by: target.value })}
       />
+      <Field
+        label="Pieces of evidence in each project"
+        hint="0: it asks for none"
+        type="number"
+        min={0}
+        max={20}
+        value={list.evidence}
+        onChange={({ target }) => {
+          const many = target.valueAsNumber;
+          if (Number.isInteger(many) && many >= 0 && many <= 20) onChange({ ...list, evidence: many });
+        }}
+      />
       <ol className="grid gap-3">
         {lines.map((line, at) => (
           <li key={line.id} className="grid gap-2 border-t border-line pt-3">

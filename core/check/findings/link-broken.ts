@@ -1,3 +1,5 @@
+import { hostOf } from '../../links/host-of.ts';
+import { linksElsewhere } from '../../links/links-elsewhere.ts';
 import type { LinkState } from '../../materials/link.ts';
 import { called, type CheckedPage, standingOn } from '../checked-page.ts';
 import type { Noticed, Weight } from '../noticed.ts';
@@ -16,27 +18,36 @@ const told: { [K in Exclude<LinkState, 'read'>]: { weight: Weight; says: string;
   slow: {
     weight: 'nice',
     says: 'leads to a page that did not answer in time.',
-    why: 'Read it again later; if it stays slow, say on the page what is there.',
+    why: 'Try it again later; if it stays slow, say on the page what is there.',
   },
   unreachable: {
     weight: 'nice',
     says: 'leads to a page that could not be reached.',
-    why: 'Its address may be mistyped or its server down. Read it again later.',
+    why: 'Its address may be mistyped or its server down. Try it again later.',
   },
 };
 
-/** Links to pages elsewhere that did not open when they were last read. */
-export const linkBroken = ({ page, materials }: CheckedPage): Noticed[] =>
-  standingOn(page).flatMap(({ material, part }) => {
+/** Links to pages elsewhere that did not open when they were last read, or tried. */
+export const linkBroken = ({ page, materials, answers }: CheckedPage): Noticed[] => [
+  ...standingOn(page).flatMap(({ material, part }) => {
     const one = materials.get(material);
     if (one?.kind !== 'link' || one.facts.state === 'read') return [];
     const { weight, says, why } = told[one.facts.state];
     return {
-      weight,
-      part,
-      material,
+      ...{ weight, part, material, why },
       of: `${one.facts.url} ${one.facts.state}`,
       says: `${called(one)} ${says}`,
-      why,
     };
-  });
+  }),
+  ...linksElsewhere(page.parts).flatMap(({ part, to, words }) => {
+    const state = answers.get(to)?.state ?? 'read';
+    if (state === 'read') return [];
+    const { weight, says, why } = told[state];
+    return {
+      ...{ weight, part, material: null, why },
+      of: `${to} ${state}`,
+      says: `The link “${words || hostOf(to) || to}” ${says}`,
+      leadsTo: to,
+    };
+  }),
+];

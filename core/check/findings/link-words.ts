@@ -5,6 +5,8 @@ import type { Noticed } from '../noticed.ts';
 
 /** Words that say nothing of where a link leads (WCAG 2.2, 2.4.4 and 2.4.9; the list is common practice). */
 const empty = new Set([
+  // Blanks that are linked, or nothing at all.
+  '',
   ...[
     'here',
     'click here',
@@ -48,9 +50,11 @@ export const linkWords = ({ page }: CheckedPage): Noticed[] =>
         of: found.map(({ href }) => href).join(' '),
       },
       says:
-        found.length === 1
-          ? `A link reads “${first.text.trim()}”.`
-          : `${found.length} links read “${first.text.trim()}” or the like.`,
+        first.text.trim() === ''
+          ? 'A link has no words.'
+          : found.length === 1
+            ? `A link reads “${first.text.trim()}”.`
+            : `${found.length} links read “${first.text.trim()}” or the like.`,
       why: 'Heard alone it says nothing about where it leads. Link the words that name the thing.',
     };
   });

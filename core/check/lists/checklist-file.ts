@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Id } from '../../id.ts';
 import { line } from '../../words/line.ts';
-import { type Checklist, mostLines, toldLines } from './checklist.ts';
+import { type Checklist, evidenceCountSchema, mostLines, toldLines } from './checklist.ts';
 
 /** What tells a file of this kind from other JSON, and which shape of it it has. */
 export const checklistFormat = 'kite-wall checklist 1';
@@ -12,6 +12,8 @@ export const checklistFileSchema = z.strictObject({
   name: line(80).min(1, 'A list has a name.'),
   /** Who gives it. */
   by: line(80).default(''),
+  /** How many pieces of evidence each project is to have; 0: as many as there are. */
+  evidence: evidenceCountSchema.default(0),
   lines: z
     .array(
       z.strictObject({
@@ -38,6 +40,7 @@ export const checklistFile = (list: Checklist): string =>
       format: checklistFormat,
       name: list.name || 'A list',
       by: list.by,
+      ...(list.evidence > 0 && { evidence: list.evidence }),
       lines: toldLines(list).map((one) => ({ text: one.text, essential: one.essential, rule: one.rule })),
     },
     null,
@@ -67,8 +70,14 @@ export function readChecklist(file: string, newId: () => Id): ReadChecklist {
     const at = (issue?.path ?? []).map((one) => (typeof one === 'number' ? one + 1 : String(one))).join(' ');
     return { problem: `The list cannot be read: ${at ? `${at}: ` : ''}${issue?.message ?? ''}` };
   }
-  const { name, by, lines } = read.data;
+  const { name, by, evidence, lines } = read.data;
   return {
-    list: { id: newId(), name, by, lines: lines.map((one) => ({ ...one, id: newId(), done: false })) },
+    list: {
+      id: newId(),
+      name,
+      by,
+      evidence,
+      lines: lines.map((one) => ({ ...one, id: newId(), done: false })),
+    },
   };
 }

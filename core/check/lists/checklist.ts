@@ -15,6 +15,9 @@ export const checklistLineSchema = z.object({
 });
 export type ChecklistLine = z.infer<typeof checklistLineSchema>;
 
+/** Pieces of evidence in each project. */
+export const evidenceCountSchema = z.number().int().min(0).max(20);
+
 export const mostLines = 60;
 export const mostLists = 10;
 
@@ -28,6 +31,8 @@ export const checklistSchema = z.object({
   name: line(80),
   /** Who gave it; empty: its maker. */
   by: line(80),
+  /** How many pieces of evidence it asks for in each project; 0: it does not. */
+  evidence: evidenceCountSchema.default(0),
   lines: z.array(checklistLineSchema).max(mostLines, `A list has at most ${mostLines} lines.`),
 });
 export type Checklist = z.infer<typeof checklistSchema>;

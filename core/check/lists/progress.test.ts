@@ -21,7 +21,7 @@ test('essentials and extras are counted apart', () => {
     line(true, null, true),
     line(false, null, true),
   ];
-  expect(progressOf({ id: 'a-list', name: '', by: '', lines }, left)).toEqual({
+  expect(progressOf({ id: 'a-list', name: '', by: '', evidence: 0, lines }, left)).toEqual({
     essentials: { done: 2, of: 3 },
     extras: { done: 1, of: 1 },
   });

@@ -21,5 +21,6 @@ export const starterList = (newId: () => Id): Checklist => ({
   id: newId(),
   name: 'Before I share it',
   by: '',
+  evidence: 0,
   lines: lines.map(([text, essential, rule]) => ({ id: newId(), text, essential, rule, done: false })),
 });

@@ -1,3 +1,4 @@
+import { evidenceAsked } from '#core/check/lists/evidence-asked.ts';
 import { evidenceCount } from '#core/parts/evidence-count.ts';
 import { useSite } from '../../api/site-context.tsx';
 import { materialName } from '../../ui/material-picture.tsx';
@@ -17,7 +18,8 @@ const prompts = [
 export function EvidencePanel({ part, page, onChange }: PartPanelProps<'evidence'>) {
   const { state, changeSite } = useSite();
   const material = state.materials.find(({ id }) => id === part.material);
-  const wanted = state.site.evidenceWanted;
+  const { count: wanted, list } = evidenceAsked(state.site);
+  const asks = list ? `“${list.name || 'A list'}” asks for` : 'you wish for';
   const has = evidenceCount(page.parts);
   return (
     <div className="grid gap-3">
@@ -48,8 +50,8 @@ export function EvidencePanel({ part, page, onChange }: PartPanelProps<'evidence
       </div>
       <p className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[0.8125rem]">
         <span role="status">
-          {wanted > 0 ? `${has} of the ${wanted} you wish for are` : `${has} ${has === 1 ? 'is' : 'are'}`}{' '}
-          complete in this project
+          {wanted > 0 ? `${has} of the ${wanted} ${asks} are` : `${has} ${has === 1 ? 'is' : 'are'}`} complete
+          in this project
         </span>
         {wanted > 0 && (
           <meter min={0} max={wanted} value={Math.min(has, wanted)} aria-label="Evidence in this project" />
@@ -63,7 +65,7 @@ export function EvidencePanel({ part, page, onChange }: PartPanelProps<'evidence
             className="input w-16"
             min={0}
             max={20}
-            value={wanted}
+            value={state.site.evidenceWanted}
             onChange={(event) => {
               const many = event.target.valueAsNumber;
               if (Number.isInteger(many) && many >= 0 && many <= 20)

@@ -1,15 +1,13 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ArrowDown, ArrowUp, Link2, Plus, Trash2 } from 'lucide-react';
 import { arrayMove } from '@dnd-kit/sortable';
 import { useState } from 'react';
-import { askLink, listLinkAnswers, type LinkAnswer } from '#contract/quick-links.ts';
 import { hostOf } from '#core/links/host-of.ts';
 import type { LinkState } from '#core/materials/link.ts';
 import { rulesOfPage } from '#core/pages/page-kinds.ts';
 import { type QuickLink, quickLinksAtEnd } from '#core/sites/quick-link.ts';
 import { plural } from '#core/words/plural.ts';
-import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useAskLink, useLinkAnswers } from '../../check/use-link-answers.ts';
 import { Button } from '../../ui/button.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { problemNotice } from '../../ui/notice.ts';
@@ -43,24 +41,15 @@ function placeWords(link: QuickLink, pages: number): string {
 /** Links kept in one place and used on many pages: where each stands, and whether it answers. */
 export function QuickLinks() {
   const { state, now, changeSite } = useSite();
-  const { quickLinks, id: site } = state.site;
+  const { quickLinks } = state.site;
   const [open, setOpen] = useState<string | null>(null);
   const [asking, setAsking] = useState<string | null>(null);
-  const queries = useQueryClient();
-  const key = ['quick-links', site];
-  const known = useQuery({
-    queryKey: key,
-    queryFn: () => call(listLinkAnswers, { params: { site } }),
-    enabled: quickLinks.length > 0,
-  });
-  const answers = new Map((known.data?.answers ?? []).map((one) => [one.to, one]));
+  const askLink = useAskLink();
+  const answers = new Map((useLinkAnswers()?.answers ?? []).map((one) => [one.to, one]));
   const ask = async (to: string) => {
     setAsking(to);
     try {
-      const answer = await call(askLink, { params: { site }, body: { to } });
-      queries.setQueryData(key, (old: { answers: LinkAnswer[] } | undefined) => ({
-        answers: [...(old?.answers ?? []).filter((one) => one.to !== to), answer],
-      }));
+      await askLink(to);
     } catch (error) {
       problemNotice(error instanceof Error ? error.message : 'It could not be asked. Try again.');
     } finally {

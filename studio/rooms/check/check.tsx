@@ -16,11 +16,13 @@ import { useLeftOf } from '../../check/use-left-of.ts';
 import { Button } from '../../ui/button.tsx';
 import { SaveWords } from '../../ui/save-words.tsx';
 import { Segments } from '../../ui/segments.tsx';
+import { ColoursHold } from './colours-hold.tsx';
 import { Lists } from './lists/lists.tsx';
 import { LetStandList, type Stands } from './let-stand-list.tsx';
 import { PageFindings } from './page-findings.tsx';
 import { ReadPictures } from './read-pictures.tsx';
 import { GoodOrder } from './good-order.tsx';
+import { TryLinks } from './try-links.tsx';
 import { SecondLooks } from './second-look/second-looks.tsx';
 
 interface Looked {
@@ -134,6 +136,7 @@ export function Check() {
               onChange={setChosen}
             />
             <ReadPictures />
+            <TryLinks />
             <section aria-labelledby="going" className="grid grid-cols-[minmax(0,1fr)] gap-4">
               <h2 id="going" className="sr-only">
                 On the pages that readers get
@@ -160,6 +163,7 @@ export function Check() {
                 <List looked={kept} weight={weight} onMended={mended} onWaive={waive} />
               </section>
             )}
+            <ColoursHold />
             <LetStandList
               stands={stands}
               heading={standing}

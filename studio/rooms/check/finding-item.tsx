@@ -8,7 +8,9 @@ import { AltField } from '../../materials/alt-field.tsx';
 import { MaterialPicture } from '../../ui/material-picture.tsx';
 import { Button } from '../../ui/button.tsx';
 import { LetStand } from './let-stand.tsx';
+import { TryAgain } from './try-again.tsx';
 import { useBlackOut } from './use-black-out.ts';
+import { useLinkMends } from './use-link-mends.ts';
 import { wayTo } from './way-to.ts';
 
 const signs = {
@@ -39,6 +41,7 @@ export function FindingItem({ finding, kind, open, onOpen, onMended, onWaive }: 
   // Whom it is about is seen, not said.
   const shown = finding.rule === 'faces' && material?.kind === 'picture' ? material : null;
   const blackOut = useBlackOut(finding, material);
+  const link = useLinkMends(finding);
   return (
     <li className="border-t border-line py-2.5 first:border-t-0">
       <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
@@ -67,6 +70,21 @@ export function FindingItem({ finding, kind, open, onOpen, onMended, onWaive }: 
               Black it out
               <span className="sr-only">: {finding.says}</span>
             </Button>
+          )}
+          {link && (
+            <Button
+              small
+              onClick={() => {
+                link.mend();
+                onMended();
+              }}
+            >
+              {link.words}
+              <span className="sr-only">: {finding.says}</span>
+            </Button>
+          )}
+          {finding.rule === 'link' && finding.leadsTo !== undefined && (
+            <TryAgain to={finding.leadsTo} says={finding.says} />
           )}
           <Button small asChild>
             <Link to={wayTo(finding, kind, `/${state.site.id}`)}>

@@ -11,7 +11,7 @@ import { pageName } from '#core/pages/page-kinds.ts';
 import { widthInLetters } from '#core/words/width-in-letters.ts';
 import { themes } from '#site/themes/themes.ts';
 import { useSite } from '../../api/site-context.tsx';
-import { ratioWords } from './ratio-words.ts';
+import { ratioWords } from '../../ui/ratio-words.ts';
 
 const middle = { x: 0.5, y: 0.5 };
 /** A title longer than this is no longer a few words, in letters. */

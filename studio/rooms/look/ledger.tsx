@@ -6,7 +6,7 @@ import type { MeasuredPair, Why } from '#core/look/palette.ts';
 import type { Scheme } from '#core/look/theme-colours.ts';
 import { plural } from '#core/words/plural.ts';
 import { groundWords, textWords } from './pair-words.ts';
-import { ratioWords } from './ratio-words.ts';
+import { ratioWords } from '../../ui/ratio-words.ts';
 
 const schemeWords: Record<Scheme, string> = { light: 'Light', dark: 'Dark' };
 

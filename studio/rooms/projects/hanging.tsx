@@ -4,6 +4,7 @@ import { Archive, ArrowLeft, ArrowRight, Copy, Ellipsis, GripVertical, Trash2 } 
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { createPage, deletePage } from '#contract/pages.ts';
+import { evidenceAsked } from '#core/check/lists/evidence-asked.ts';
 import { pageNeeds } from '#core/check/page-needs.ts';
 import { effectiveHeight } from '#core/access/effective-height.ts';
 import { materialsById } from '#core/materials/materials-by-id.ts';
@@ -47,7 +48,7 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
   const to = page.id;
   const navigate = useNavigate();
   const undoNotice = useUndoNotice();
-  const needs = pageNeeds(page, materials, state.site.evidenceWanted);
+  const needs = pageNeeds(page, materials, evidenceAsked(state.site).count);
   const copy = async () => {
     const made = await run(() =>
       call(createPage, { params: { site }, body: { title: '', materials: [], copyOf: page.id } }),

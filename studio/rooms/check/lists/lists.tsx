@@ -97,7 +97,7 @@ export function Lists({ leftOf }: { leftOf: LeftOf }) {
                 Begin with a list
               </Button>
             )}
-            <Button small onClick={() => add({ id: newId(), name: '', by: '', lines: [] })}>
+            <Button small onClick={() => add({ id: newId(), name: '', by: '', evidence: 0, lines: [] })}>
               An empty list
             </Button>
           </span>

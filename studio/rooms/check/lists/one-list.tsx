@@ -1,6 +1,7 @@
 import { Pencil, Printer, Share, Trash2, Users } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import { type Checklist, toldLines } from '#core/check/lists/checklist.ts';
+import { plural } from '#core/words/plural.ts';
 import type { Group } from '#contract/groups.ts';
 import type { LeftOf } from '#core/check/lists/progress.ts';
 import { checklistFile } from '#core/check/lists/checklist-file.ts';
@@ -44,6 +45,11 @@ export function OneList({ list, leftOf, saidTo, groups, onChange, onKeepWith, on
         <h3 id={id} className="min-w-0 font-strong">
           {name}
           {list.by && <em className="note block not-italic">from {list.by}</em>}
+          {list.evidence > 0 && (
+            <em className="note block not-italic">
+              asks for {plural(list.evidence, 'piece of evidence', 'pieces of evidence')} in each project
+            </em>
+          )}
         </h3>
         <span className="flex flex-none unprinted">
           <IconButton

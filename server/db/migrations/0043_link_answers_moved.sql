@@ -1,0 +1,1 @@
+ALTER TABLE "link_answer" ADD COLUMN "moved_to" text;
