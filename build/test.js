@@ -3,9 +3,10 @@
  * the real totals. Plain JavaScript without packages, since it runs before they are there.
  */
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { randomUUID } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { setPriority } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { installPackages } from './install.js';
 
 const root = join(import.meta.dirname, '..');
@@ -58,6 +59,7 @@ const step = (name, ok) => {
   if (ok) passed++;
   else failed++;
 };
+const jestEnvironment = { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
 const bin = (name) => join(root, 'node_modules/.bin', name);
 
 /** Runs a command and keeps what it says until it has ended: two of them side by side would talk into each other. */
@@ -91,45 +93,103 @@ await Promise.all([
 ]);
 step('build', run(process.execPath, ['--import', 'tsx', 'build/build.ts']));
 
-const fileOf = (project) => join(results, `${project}.json`);
+/** The files of a project's tests. */
+const suitesOf = (project) => {
+  const { stdout } = spawnSync(bin('jest'), ['--listTests', '--json', '--selectProjects', project], {
+    cwd: root,
+    encoding: 'utf8',
+    env: jestEnvironment,
+  });
+  return JSON.parse(stdout.slice(stdout.indexOf('[')));
+};
+
+/** Ends every process that was started with a mark among its settings, whoever started it and whatever group it is in. */
+const endMarked = (mark) => {
+  for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name)))
+    try {
+      if (readFileSync(`/proc/${pid}/environ`, 'utf8').includes(mark)) process.kill(Number(pid), 'SIGKILL');
+    } catch {
+      // It has ended meanwhile, or is somebody else's.
+    }
+};
 
 /**
- * Runs the tests of a project, and files what came of it.
+ * Runs Jest, and files what came of it.
  *
- * @param workers how many run at once, as Jest is told
- * @param nice how far they step back behind other processes
+ * @param file where the results go
+ * @param args what Jest is told besides
+ * @param nice how far it steps back behind other processes
+ * @param mostMs after so long it is ended with the servers and browsers it started; 0: it takes as long as it takes
+ * @returns whether it came to an end by itself
  */
-const tests = (project, workers, nice) =>
+const jest = (file, args, { nice = 0, mostMs = 0 } = {}) =>
   new Promise((resolve) => {
-    rmSync(fileOf(project), { force: true });
-    const child = spawn(
-      bin('jest'),
-      ['--selectProjects', project, '--json', '--outputFile', fileOf(project), `--maxWorkers=${workers}`],
-      {
-        cwd: root,
-        stdio: 'inherit',
-        env: { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
-      },
-    );
+    rmSync(file, { force: true });
+    const mark = `KITE_WALL_RUN=${randomUUID()}`;
+    const child = spawn(bin('jest'), ['--json', '--outputFile', file, ...args], {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...jestEnvironment, KITE_WALL_RUN: mark.split('=')[1] },
+    });
     // What it starts from now on is as nice.
     if (child.pid !== undefined) setPriority(child.pid, nice);
-    child.on('error', resolve);
-    child.on('close', resolve);
+    let ended = true;
+    const timer =
+      mostMs > 0 &&
+      setTimeout(() => {
+        ended = false;
+        endMarked(mark);
+      }, mostMs);
+    const done = () => {
+      clearTimeout(timer);
+      resolve(ended);
+    };
+    child.on('error', done);
+    child.on('close', done);
   });
 
-// A browser draws with one processor while the others wait; what needs no browser uses those, and steps back for it. Browser tests
-// each start a server and a browser of their own: one after the other.
-await Promise.all([tests('browser', '1', 0), tests('unit', '100%', 10)]);
-for (const project of ['unit', 'browser']) {
-  if (!existsSync(fileOf(project))) {
-    step(`${project} tests ran`, false);
-    continue;
-  }
-  const totals = JSON.parse(readFileSync(fileOf(project), 'utf8'));
+/** Adds what a run of Jest came to. */
+const count = (name, file) => {
+  if (!existsSync(file)) return step(`${name} ran`, false);
+  const totals = JSON.parse(readFileSync(file, 'utf8'));
   passed += totals.numPassedTests;
   failed += totals.numFailedTests + totals.numRuntimeErrorTestSuites;
-  if (totals.numTotalTests === 0) step(`${project} tests ran`, false);
-}
+  if (totals.numTotalTests === 0) step(`${name} ran`, false);
+};
+
+const unitTests = async () => {
+  const file = join(results, 'unit.json');
+  await jest(file, ['--selectProjects', 'unit', '--maxWorkers=100%'], { nice: 10 });
+  count('unit tests', file);
+};
+
+/** Longer than any of them takes on a machine that does something else besides, in ms: 10 minutes. */
+const mostForSuiteMs = 10 * 60_000;
+
+/**
+ * Each starts a server and a browser of its own, so they come one after the other, and each in a process of its own: one that stands still
+ * is ended, named and begun once more, and holds up nobody else. One that fails is not.
+ */
+const browserTests = async () => {
+  const file = join(results, 'browser.json');
+  const suites = suitesOf('browser').sort((one, other) => statSync(other).size - statSync(one).size);
+  if (suites.length === 0) step('browser tests ran', false);
+  for (const suite of suites) {
+    const name = relative(root, suite);
+    const args = ['--selectProjects', 'browser', '--runInBand', '--runTestsByPath', suite];
+    const run = () => jest(file, args, { mostMs: mostForSuiteMs });
+    let ended = await run();
+    if (!ended) {
+      console.log(`${name} stood still for ${mostForSuiteMs / 60_000} minutes and was ended. Once more.`);
+      ended = await run();
+    }
+    if (ended) count(name, file);
+    else step(`${name} came to an end`, false);
+  }
+};
+
+// A browser draws with one processor while the others wait; what needs no browser uses those, and steps back for it.
+await Promise.all([browserTests(), unitTests()]);
 
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
