@@ -25,7 +25,7 @@ function fromScratch(
   const known = new Map(materials.map((one) => [one.id, one]));
   const between = findingsOfSite({
     ...{ ...site, pages, today, materials: known },
-    ...{ givenOut: nothingGivenOut, inside, people },
+    ...{ givenOut: nothingGivenOut, inside, people, answers },
   });
   return new Map(
     pages.map((page) => {
@@ -72,7 +72,11 @@ test('told of one change after another, it says what looking at everything again
         take({
           site: draft.site,
           people,
-          between: { offWall: draft.site.offWall, address: draft.site.address },
+          between: {
+            offWall: draft.site.offWall,
+            address: draft.site.address,
+            quickLinks: draft.site.quickLinks,
+          },
           today,
           pages: draft.pages,
           materials: draft.materials,
@@ -99,7 +103,13 @@ test('told of one change after another, it says what looking at everything again
             take({ site: draft.site });
           } else if (kind === 5 && changed) {
             draft = { ...draft, site: { ...draft.site, offWall: [changed.id] } };
-            take({ between: { offWall: draft.site.offWall, address: draft.site.address } });
+            take({
+              between: {
+                offWall: draft.site.offWall,
+                address: draft.site.address,
+                quickLinks: draft.site.quickLinks,
+              },
+            });
           } else if (kind === 6 && other) {
             const groups = [draft.materials.map(({ id }) => id)];
             lookedAt = { ...nothingLookedAt, groups, warnings: { [other.id]: ['very-dark'] } };
@@ -137,7 +147,7 @@ test('looks at no page that nothing of what changed stands on', () => {
   const checker = new Checker();
   checker.take({
     site: draft.site,
-    between: { offWall: draft.site.offWall, address: draft.site.address },
+    between: { offWall: draft.site.offWall, address: draft.site.address, quickLinks: draft.site.quickLinks },
     today,
     pages: draft.pages,
     materials: draft.materials,

@@ -17,7 +17,7 @@ import { findingsOfSite } from './findings-of-site.ts';
 export interface Changed {
   site?: CheckedPage['site'];
   /** What is asked of a site where its pages are compared. */
-  between?: Pick<CheckedSite, 'offWall' | 'address'>;
+  between?: Pick<CheckedSite, 'offWall' | 'address' | 'quickLinks'>;
   lookedAt?: LookedAt;
   inside?: Inside;
   /** What addresses elsewhere answered when they were tried. */
@@ -45,7 +45,11 @@ export class Checker {
   #givenOut = nothingGivenOut;
   #people: readonly Person[] = [];
   #today = '';
-  #asked: Pick<CheckedSite, 'offWall' | 'address'> = { offWall: [], address: null };
+  #asked: Pick<CheckedSite, 'offWall' | 'address' | 'quickLinks'> = {
+    offWall: [],
+    address: null,
+    quickLinks: [],
+  };
   readonly #pages = new Map<Id, ShownPage>();
   readonly #materials = new Map<Id, Material>();
   /** On which pages a material stands. */
@@ -109,6 +113,7 @@ export class Checker {
       ...this.#asked,
       ...{ language: this.#site.language, underAge: this.#site.underAge, today: this.#today },
       ...{ materials: this.#materials, givenOut: this.#givenOut, inside: this.#inside, people: this.#people },
+      answers: this.#answers,
       pages: [...this.#pages.values()],
     });
     const said = (all: typeof before, id: Id) => JSON.stringify(all.get(id) ?? []);

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import type { LinkState } from '../materials/link.ts';
 import type { ShownPage } from '../pages/page.ts';
 import { samplePage as page } from '../pages/sample-page.ts';
 import { newPart } from '../parts/new-part.ts';
@@ -13,6 +14,8 @@ const english = {
     givenOut: nothingGivenOut,
     inside: {},
     people: [],
+    quickLinks: [],
+    answers: new Map(),
   },
   ...{ materials: new Map(), offWall: [], address: null },
 };
@@ -111,4 +114,38 @@ describe('links to pages that do not open by the address of the site', () => {
     expect(found('https://kites.example/wren-makes/harbour/', 'private')).toEqual([]);
     expect(found('mailto:wren@demo.example', 'private')).toEqual([]);
   });
+});
+
+test('a quick link that does not open is told once on the front page, where it stands anywhere', () => {
+  const front = page('the-front', 'home');
+  const to = 'https://harbour.example/';
+  const quick = (more: object) => ({
+    ...{
+      id: 'quick',
+      name: 'Harbour',
+      to,
+      newWindow: false,
+      inMenu: false,
+      atEnd: 'none' as const,
+      pages: [],
+    },
+    ...more,
+  });
+  const told = (more: object, state: LinkState = 'gone') =>
+    [
+      ...findingsOfSite({
+        ...english,
+        ...{ pages: [front, page('the-clock', 'project')], quickLinks: [quick(more)] },
+        answers: new Map([[to, { state, movedTo: null }]]),
+      }),
+    ].flatMap(([id, found]) => found.map(({ says }) => [id, says]));
+  expect(told({ inMenu: true })).toEqual([
+    ['the-front', 'The link “Harbour” in the menu leads to a page that is not there any more.'],
+  ]);
+  expect(told({ atEnd: 'every' }, 'slow')).toEqual([
+    ['the-front', 'The link “Harbour” at the end of pages leads to a page that did not answer in time.'],
+  ]);
+  expect(told({ inMenu: true }, 'read')).toEqual([]);
+  for (const nowhere of [{}, { inMenu: true, name: ' ' }, { atEnd: 'chosen' }])
+    expect(told(nowhere)).toEqual([]);
 });

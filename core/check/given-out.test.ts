@@ -10,6 +10,7 @@ import { siteRules } from './rules.ts';
 const front = page('the-front', 'home');
 const site = (fields: Partial<CheckedSite>): CheckedSite => ({
   ...{ language: 'en', underAge: false, offWall: [], address: null, today: '2026-11-30' },
+  ...{ quickLinks: [], answers: new Map() },
   ...{
     pages: [page('a-project', 'project'), front],
     materials: new Map(),

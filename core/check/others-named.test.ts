@@ -30,6 +30,7 @@ const found = (people: string[], pages: ShownPage[], guessed: string[] = [], mat
         ],
       },
       ...{ materials: new Map(materials.map((one) => [one.id, one])), offWall: [], address: null, pages },
+      ...{ quickLinks: [], answers: new Map() },
     }).values(),
   ]
     .flat()

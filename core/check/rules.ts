@@ -36,6 +36,7 @@ import { notForSale } from './site-findings/not-for-sale.ts';
 import { offTheWay } from './site-findings/off-the-way.ts';
 import { othersNamed } from './site-findings/others-named.ts';
 import { passEnding } from './site-findings/pass-ending.ts';
+import { quickLinkBroken } from './site-findings/quick-link-broken.ts';
 import { saidOtherwise } from './site-findings/said-otherwise.ts';
 
 /** Every rule by the name that what it notices is remembered by; in the order in which findings of one page are told. */
@@ -77,6 +78,7 @@ export const siteRules = {
   'said-otherwise': saidOtherwise,
   'off-the-way': offTheWay,
   'closed-inside': closedInside,
+  'quick-link': quickLinkBroken,
   'not-for-sale': notForSale,
   'pass-ending': passEnding,
   'hand-in': handInClosed,

@@ -22,6 +22,11 @@ export type QuickLink = z.infer<typeof quickLinkSchema>;
 /** Whether readers can follow it at all. */
 const leadsSomewhere = ({ name, to }: QuickLink): boolean => name.trim() !== '' && to !== '';
 
+/** Whether readers get it on any page. */
+export const stands = (link: QuickLink): boolean =>
+  leadsSomewhere(link) &&
+  (link.inMenu || link.atEnd === 'every' || (link.atEnd === 'chosen' && link.pages.length > 0));
+
 /** Those that stand in the menu. */
 export const quickLinksInMenu = (links: readonly QuickLink[]): QuickLink[] =>
   links.filter((link) => link.inMenu && leadsSomewhere(link));

@@ -3,6 +3,7 @@ import { askLink, askSomeLinks, type KnownAnswers, listLinkAnswers } from '#cont
 import type { LinkAnswer } from '#core/links/link-answer.ts';
 import { linksElsewhere } from '#core/links/links-elsewhere.ts';
 import { isShown } from '#core/pages/page.ts';
+import { stands } from '#core/sites/quick-link.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { makerOf } from '../accounts/sessions.ts';
 import type { Database } from '../db/connect.ts';
@@ -38,13 +39,14 @@ export function linkAnswerRoutes(
     return answer;
   };
 
-  /** Addresses elsewhere on pages that are not put away. */
-  const onPages = ({ pages }: Draft): string[] => [
+  /** Addresses elsewhere on pages that are not put away, and those that stand on many. */
+  const onPages = ({ pages, site }: Draft): string[] => [
     ...new Set(
       pages
         .filter(isShown)
         .filter(({ archived }) => !archived)
         .flatMap(({ parts }) => linksElsewhere(parts).map(({ to }) => to))
+        .concat(site.quickLinks.filter(stands).map(({ to }) => to))
         .filter((to) => new URL(to).origin !== publicOrigin),
     ),
   ];

@@ -67,18 +67,18 @@ export class FindingsStore {
   tell({ site, pages, materials }: Draft, today: string): void {
     const onPages = this.#pages.of(standingPages(pages));
     const gathered = this.#materials.of(materials);
-    const { language, evidenceWanted, underAge, offWall, address } = site;
+    const { language, evidenceWanted, underAge, offWall, address, quickLinks } = site;
     // All pages are looked at for what lists ask of them, and for no tick.
     const lists = site.lists
       .filter((one) => one.evidence > 0)
       .map(({ name, by, evidence }) => ({ name, by, evidence }));
     const told = JSON.stringify([language, evidenceWanted, underAge, lists, today]);
-    const between = JSON.stringify([offWall, address]);
+    const between = JSON.stringify([offWall, address, quickLinks]);
     const changed: Changed = {
       ...{ pages: onPages.changed, gonePages: onPages.gone },
       ...{ materials: gathered.changed, goneMaterials: gathered.gone },
       ...(told !== this.#told && { site: { language, evidenceWanted, underAge, lists }, today }),
-      ...(between !== this.#between && { between: { offWall, address } }),
+      ...(between !== this.#between && { between: { offWall, address, quickLinks } }),
     };
     const isNothing =
       told === this.#told &&

@@ -15,16 +15,17 @@ const keyOf = (site: string) => ['link-answers', site] as const;
 /** What addresses elsewhere answered, told to the rules; asked anew where pages lead elsewhere than before and that is saved. */
 export function useLinkAnswers(): KnownAnswers | undefined {
   const { state, saving } = useSite();
-  const { id } = state.site;
+  const { id, quickLinks } = state.site;
   const { pages } = state;
   const leads = useMemo(
     () =>
       digestOf(
-        JSON.stringify(
+        JSON.stringify([
           pages.filter(isShown).map(({ parts, archived }) => (archived ? [] : linksElsewhere(parts))),
-        ),
+          quickLinks,
+        ]),
       ),
-    [pages],
+    [pages, quickLinks],
   );
   const { data } = useQuery({
     queryKey: [...keyOf(id), leads],

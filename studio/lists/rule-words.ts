@@ -34,6 +34,7 @@ export const ruleWords: Readonly<Record<RuleKey | SiteRuleKey, string>> = {
   'said-otherwise': 'About, résumé and projects that differ',
   'off-the-way': 'Pages that nothing leads to',
   'closed-inside': 'Links to pages that do not open',
+  'quick-link': 'Quick links that do not open',
   'not-for-sale': 'NonCommercial work where something is sold',
   'pass-ending': 'Passes that end soon',
   'hand-in': 'Hand-ins that would not open',

@@ -83,7 +83,7 @@ export function FindingItem({ finding, kind, open, onOpen, onMended, onWaive }: 
               <span className="sr-only">: {finding.says}</span>
             </Button>
           )}
-          {finding.rule === 'link' && finding.leadsTo !== undefined && (
+          {finding.rule !== 'link-moved' && finding.leadsTo !== undefined && (
             <TryAgain to={finding.leadsTo} says={finding.says} />
           )}
           <Button small asChild>

@@ -9,6 +9,7 @@ export function wayTo(
 ): string {
   if (rule === 'pass-ending') return `${base}/share/passes`;
   if (rule === 'hand-in') return `${base}/share/hand-ins`;
+  if (rule === 'quick-link') return `${base}/arrange`;
   if (kind === 'about') return `${base}/about`;
   if (kind === 'resume') return `${base}/about/resume`;
   return `${base}/projects/${page}${part === null ? '' : `?part=${part}`}`;
