@@ -144,9 +144,18 @@ test('links in words are tried when their maker asks for it, some at a time, eac
   expect(asked).toEqual([]);
   server.clock.now = () => new Date(Date.now() + 31 * 24 * 60 * 60 * 1000);
   expect((await known()).untried).toBe(paths.length);
-  // Trying one again keeps what the others said.
+  // Trying one again keeps what the others said; what is on no page any more is forgotten.
   await maker.call(askLink, { params, body: { to: `${origin}/gone-1` } });
   expect((await known()).answers).toHaveLength(paths.length);
+  await maker.call(changePage, {
+    params: { ...params, page },
+    body: {
+      ...{ seen: (await maker.state(site.id)).revision, label: 'Links' },
+      change: { parts: [contact('/open', 0)] },
+    },
+  });
+  await maker.call(askSomeLinks, { params });
+  expect((await known()).answers.map(({ to }) => to)).toEqual([`${origin}/open`]);
   server.clock.now = () => new Date();
   const other = await server.maker();
   await expect(other.call(askSomeLinks, { params })).rejects.toMatchObject({ status: 404 });

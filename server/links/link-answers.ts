@@ -26,7 +26,7 @@ const staleMs = 30 * 24 * 60 * 60 * 1000;
 /** So many are asked at once, and then it is told how many are left. */
 const atOnce = 6;
 /** This server fetches pages for its makers, and for nobody's harm. */
-const slowly = { config: { rateLimit: { max: 60, timeWindow: '1 minute' } } };
+const slowly = (max: number) => ({ config: { rateLimit: { max, timeWindow: '1 minute' } } });
 
 /** Whether what a site leads to elsewhere answers: asked when its maker wants to know, and remembered. */
 export function linkAnswerRoutes(
@@ -51,6 +51,14 @@ export function linkAnswerRoutes(
     ),
   ];
 
+  /** What is no link of the site any more is forgotten. @param kept all the same */
+  const forgetOthers = (draft: Draft, kept: readonly string[] = []): Promise<void> =>
+    forgetAnswersBut(db, draft.site.id, [
+      ...kept,
+      ...draft.site.quickLinks.map((link) => link.to),
+      ...onPages(draft),
+    ]);
+
   const known = async (draft: Draft): Promise<KnownAnswers & { next: string[] }> => {
     const answers = await linkAnswersOf(db, draft.site.id);
     const askedAt = new Map(answers.map((one) => [one.to, Date.parse(one.askedAt)]));
@@ -71,12 +79,11 @@ export function linkAnswerRoutes(
     async ({ params, body: { to } }, request) => {
       const draft = await draftFor(makerOf(request).id, params.site);
       const answer = await ask(draft.site.id, to);
-      // What is no link of the site any more is forgotten; what was only just typed may not be saved yet.
-      const kept = [to, ...draft.site.quickLinks.map((link) => link.to), ...onPages(draft)];
-      await forgetAnswersBut(db, draft.site.id, kept);
+      // What was only just typed may not be saved yet.
+      await forgetOthers(draft, [to]);
       return answer;
     },
-    slowly,
+    slowly(60),
   );
 
   handle(
@@ -86,9 +93,10 @@ export function linkAnswerRoutes(
       const draft = await draftFor(makerOf(request).id, params.site);
       const { next } = await known(draft);
       await Promise.all(next.map((to) => ask(draft.site.id, to)));
+      await forgetOthers(draft);
       const { answers, untried } = await known(draft);
       return { answers, untried };
     },
-    slowly,
+    slowly(20),
   );
 }

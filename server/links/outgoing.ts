@@ -26,6 +26,8 @@ export interface Fetched {
 }
 
 const mostRedirects = 3;
+/** What can be kept of an address where it has moved, in characters: as much as of any link. */
+const longestAddress = 2000;
 /** That say an address is not used any more (RFC 9110, 15.4.2 and 15.4.9). */
 const movedForGood = new Set([301, 308]);
 
@@ -118,7 +120,7 @@ export class Outgoing {
           at = new URL(onward, at);
           // What is behind a turn for now is not where it lives.
           onlyMoved &&= movedForGood.has(response.status);
-          if (onlyMoved) movedTo = at.href;
+          if (onlyMoved) movedTo = at.href.length <= longestAddress ? at.href : null;
           continue;
         }
         const { body, cut } = await readUpTo(response, mostBytes);

@@ -117,9 +117,6 @@ async function playable(
   }
 }
 
-/** What can be kept of an address, in characters. */
-const longestAddress = 2000;
-
 const nothing: PageFacts = { title: '', description: '', site: '', picture: null, oembed: null, base: null };
 
 /**
@@ -158,7 +155,7 @@ export async function readLink(deps: LinkDeps, account: string, url: string, by:
       );
     return { ...facts, state: error.trouble === 'slow' ? 'slow' : 'unreachable' };
   }
-  facts.movedTo = page.movedTo !== null && page.movedTo.length <= longestAddress ? page.movedTo : null;
+  facts.movedTo = page.movedTo;
   const state = stateOf(page.status);
   if (state !== 'read') return { ...facts, state };
   const type = page.headers.get('content-type') ?? '';
