@@ -161,6 +161,12 @@ test('links in words are tried at one press; what has moved is mended by another
   const [, site = '', project = ''] = /studio\/(\w+)\/projects\/(\w+)/.exec(page.url()) ?? [];
   await page.evaluate(
     async (of, id, outside) => {
+      const headers = { 'content-type': 'application/json' };
+      const added = await fetch(`/api/sites/${of}/links`, {
+        ...{ method: 'POST', headers },
+        body: JSON.stringify({ url: `${outside}/refusing` }),
+      });
+      const { material } = await added.json();
       const { revision, pages } = await (await fetch(`/api/sites/${of}`)).json();
       const { parts } = pages.find((one: { id: string }) => one.id === id);
       const linked = (text: string, to: string) => ({
@@ -173,11 +179,13 @@ test('links in words are tried at one press; what has moved is mended by another
         linked('a map', '/gone'),
       ];
       const text = { type: 'doc', content: [{ type: 'paragraph', content: words }] };
-      const part = { id: 'words-with-links', kind: 'words', text };
+      const more = [
+        { id: 'link-in-place', kind: 'link', material, form: 'in-place' },
+        { id: 'words-with-links', kind: 'words', text },
+      ];
       await fetch(`/api/sites/${of}/pages/${id}`, {
-        method: 'PATCH',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ seen: revision, label: 'Links', change: { parts: [...parts, part] } }),
+        ...{ method: 'PATCH', headers },
+        body: JSON.stringify({ seen: revision, label: 'Links', change: { parts: [...parts, ...more] } }),
       });
     },
     site,
@@ -200,6 +208,10 @@ test('links in words are tried at one press; what has moved is mended by another
   const moved = 'What “the count” leads to has moved to';
   await studio.reads(moved);
   expect(await studio.axe()).toEqual([]);
+  const refuses = 'does not let itself be shown inside your page';
+  await studio.reads(refuses);
+  await studio.press('button', /^Show a card/);
+  await page.waitForFunction((said) => !document.body.innerText.includes(said), {}, refuses);
   await studio.press('button', /^Link to where it is/);
   await page.waitForFunction((said) => !document.body.innerText.includes(said), {}, moved);
   await studio.saved();

@@ -48,7 +48,8 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
   const to = page.id;
   const navigate = useNavigate();
   const undoNotice = useUndoNotice();
-  const needs = pageNeeds(page, materials, evidenceAsked(state.site).count);
+  const evidence = evidenceAsked(state.site);
+  const needs = pageNeeds(page, materials, evidence.count);
   const copy = async () => {
     const made = await run(() =>
       call(createPage, { params: { site }, body: { title: '', materials: [], copyOf: page.id } }),
@@ -156,7 +157,7 @@ export function Hanging({ page, onEarlier, onLater, cord }: HangingProps) {
         <PageState page={page} />
         <HeightChip effective={effectiveHeight(state, { page: page.id })} />
       </p>
-      <p className="note mt-1">{needsInWords(needs)}</p>
+      <p className="note mt-1">{needsInWords(needs, evidence.list !== null)}</p>
     </li>
   );
 }

@@ -1,7 +1,7 @@
 import type { Need } from '#core/check/page-needs.ts';
 import { plural } from '#core/words/plural.ts';
 
-/** What is missing, as it goes on after "Still needs"; evidence is a wish of its maker's own and told as one. */
+/** What is missing, as it goes on after "Still needs"; evidence is a wish and told as one. */
 function needInWords({ kind, count }: Need): string {
   switch (kind) {
     case 'title':
@@ -21,12 +21,14 @@ function needInWords({ kind, count }: Need): string {
   }
 }
 
-/** What a project still needs, and what its maker wished for it. */
-export function needsInWords(needs: readonly Need[]): string {
+/** What a project still needs, and what its maker, or a list that they took in, wishes for it. @param byList a list does */
+export function needsInWords(needs: readonly Need[], byList: boolean): string {
   const needed = needs.filter(({ kind }) => kind !== 'evidence').map(needInWords);
   const wished = needs.find(({ kind }) => kind === 'evidence')?.count ?? 0;
   return [
     needed.length > 0 ? `Still needs ${needed.join(', ')}` : 'Nothing missing',
-    ...(wished > 0 ? [`you wished for ${plural(wished, 'more piece')} of evidence`] : []),
+    ...(wished > 0
+      ? [`${byList ? 'a list asks' : 'you wished'} for ${plural(wished, 'more piece')} of evidence`]
+      : []),
   ].join('; ');
 }
