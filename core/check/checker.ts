@@ -1,4 +1,5 @@
 import type { Id } from '../id.ts';
+import { linksElsewhere } from '../links/links-elsewhere.ts';
 import type { AnswerOf, LinkAnswer } from '../links/link-answer.ts';
 import type { Material } from '../materials/material.ts';
 import { materialsOn } from '../pages/materials-on.ts';
@@ -85,11 +86,11 @@ export class Checker {
     for (const id of goneMaterials) this.#materials.delete(id);
     for (const id of [...materials.map((one) => one.id), ...goneMaterials])
       for (const page of this.#standsOn.get(id) ?? []) stale.add(page);
-    if ([site, today, lookedAt, inside, answers].some((one) => one !== undefined)) {
+    if (answers) for (const id of this.#leadingToNew(answers)) stale.add(id);
+    if ([site, today, lookedAt, inside].some((one) => one !== undefined)) {
       this.#site = site ?? this.#site;
       this.#lookedAt = lookedAt ?? this.#lookedAt;
       this.#inside = inside ?? this.#inside;
-      this.#answers = answers ? new Map(answers.map((one) => [one.to, one])) : this.#answers;
       this.#today = today ?? this.#today;
       for (const id of this.#pages.keys()) stale.add(id);
     }
@@ -141,6 +142,17 @@ export class Checker {
       answers,
       materials,
     });
+  }
+
+  /** Remembers what addresses answered. @returns the pages that lead to one of which something else is known now */
+  #leadingToNew(answers: NonNullable<Changed['answers']>): Id[] {
+    const before = this.#answers;
+    this.#answers = new Map(answers.map((one) => [one.to, one]));
+    const said = (all: AnswerOf, to: string) => [all.get(to)?.state, all.get(to)?.movedTo].join(' ');
+    const isNew = (to: string) => said(before, to) !== said(this.#answers, to);
+    return [...this.#pages.values()]
+      .filter(({ parts }) => linksElsewhere(parts).some(({ to }) => isNew(to)))
+      .map(({ id }) => id);
   }
 
   #pagesWith(material: Id): Set<Id> {
