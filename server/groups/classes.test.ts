@@ -49,7 +49,7 @@ afterEach(() => {
 });
 
 const list = {
-  ...{ id: 'list-of-class', name: 'For the crit', by: 'Idris' },
+  ...{ id: 'list-of-class', name: 'For the crit', by: 'Idris', evidence: 3 },
   lines: [
     { id: 'line-opens', text: 'It opens', essential: true, rule: null },
     { id: 'line-why', text: 'It says why', essential: true, rule: 'facts' },
