@@ -84,7 +84,7 @@ export function FindingItem({ finding, kind, open, onOpen, onMended, onWaive }: 
             </Button>
           )}
           {finding.rule !== 'link-moved' && finding.leadsTo !== undefined && (
-            <TryAgain to={finding.leadsTo} says={finding.says} />
+            <TryAgain to={finding.leadsTo} says={finding.says} onMended={onMended} />
           )}
           <Button small asChild>
             <Link to={wayTo(finding, kind, `/${state.site.id}`)}>
