@@ -76,21 +76,17 @@ const quietly = (name, command, args) =>
     });
   });
 
-// Lint takes as long as all the rest that only reads the code, so it runs beside it.
-await Promise.all([
-  quietly('lint', bin('eslint'), ['.']),
-  (async () => {
-    await quietly('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-    for (const project of [
-      'tsconfig.core.json',
-      'tsconfig.json',
-      'tsconfig.studio.json',
-      'tsconfig.worker.json',
-      'tsconfig.e2e.json',
-    ])
-      await quietly(`types, ${project}`, bin('tsc'), ['-p', project]);
-  })(),
-]);
+// Lint takes longer than all the rest that only reads the code, and with one processor: it runs beside that, and goes on beside the tests.
+const lint = quietly('lint', bin('eslint'), ['.']);
+await quietly('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+for (const project of [
+  'tsconfig.core.json',
+  'tsconfig.json',
+  'tsconfig.studio.json',
+  'tsconfig.worker.json',
+  'tsconfig.e2e.json',
+])
+  await quietly(`types, ${project}`, bin('tsc'), ['-p', project]);
 step('build', run(process.execPath, ['--import', 'tsx', 'build/build.ts']));
 
 /** The files of a project's tests. */
@@ -167,14 +163,15 @@ const unitTests = async () => {
 const mostForSuiteMs = 15 * 60_000;
 
 /**
- * Each starts a server and a browser of its own, so they come one after the other, and each in a process of its own: one that stands still
- * is ended, named and begun once more, and holds up nobody else. One that fails is not.
+ * Runs one browser test after the other, as long as there are some; each starts a server and a browser of its own. Each runs in a process
+ * of its own: one that stands still is ended, named and begun once more, and holds up nobody else. One that fails is not.
+ *
+ * @param suites what is still to be run
+ * @param lane which of those who take from them this is
  */
-const browserTests = async () => {
-  const file = join(results, 'browser.json');
-  const suites = suitesOf('browser').sort((one, other) => statSync(other).size - statSync(one).size);
-  if (suites.length === 0) step('browser tests ran', false);
-  for (const suite of suites) {
+const browserTests = async (suites, lane) => {
+  const file = join(results, `browser-${lane}.json`);
+  for (let suite = suites.shift(); suite !== undefined; suite = suites.shift()) {
     const name = relative(root, suite);
     const args = ['--selectProjects', 'browser', '--runInBand', '--runTestsByPath', suite];
     const run = () => jest(file, args, { mostMs: mostForSuiteMs });
@@ -188,8 +185,11 @@ const browserTests = async () => {
   }
 };
 
-// A browser draws with one processor while the others wait; what needs no browser uses those, and steps back for it.
-await Promise.all([browserTests(), unitTests()]);
+const suites = suitesOf('browser').sort((one, other) => statSync(other).size - statSync(one).size);
+if (suites.length === 0) step('browser tests ran', false);
+// A browser draws with one processor while the others wait; what needs no browser uses those, and steps back for it. When that has
+// ended, two browser tests run at once: the demo data they copy is there by then.
+await Promise.all([lint, browserTests(suites, 1), unitTests().then(() => browserTests(suites, 2))]);
 
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
