@@ -7,7 +7,7 @@ import type { ShownPage } from '../pages/page.ts';
 import type { Inside } from '../personal/inside.ts';
 import { materialsOf } from '../parts/materials-of.ts';
 import type { Site } from '../sites/site.ts';
-import type { Checklist } from './lists/checklist.ts';
+import type { AskingList } from './lists/evidence-asked.ts';
 import type { LookedAt } from './looked-at.ts';
 import type { Spot } from './noticed.ts';
 
@@ -15,7 +15,7 @@ import type { Spot } from './noticed.ts';
 export interface CheckedPage {
   page: ShownPage;
   site: Pick<Site, 'language' | 'evidenceWanted' | 'underAge'> & {
-    lists: readonly Pick<Checklist, 'name' | 'by' | 'evidence'>[];
+    lists: readonly AskingList[];
   };
   /** What stands on the page, by its id. */
   materials: ReadonlyMap<Id, Material>;

@@ -2,7 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import { askLink, askSomeLinks, type KnownAnswers, listLinkAnswers } from '#contract/link-answers.ts';
 import type { LinkAnswer } from '#core/links/link-answer.ts';
 import { linksElsewhere } from '#core/links/links-elsewhere.ts';
-import { isShown } from '#core/pages/page.ts';
+import { standingPages } from '#core/pages/standing-pages.ts';
 import { stands } from '#core/sites/quick-link.ts';
 import type { Draft } from '#core/sites/site.ts';
 import { makerOf } from '../accounts/sessions.ts';
@@ -42,9 +42,7 @@ export function linkAnswerRoutes(
   /** Addresses elsewhere on pages that are not put away, and those that stand on many. */
   const onPages = ({ pages, site }: Draft): string[] => [
     ...new Set(
-      pages
-        .filter(isShown)
-        .filter(({ archived }) => !archived)
+      standingPages(pages)
         .flatMap(({ parts }) => linksElsewhere(parts).map(({ to }) => to))
         .concat(site.quickLinks.filter(stands).map(({ to }) => to))
         .filter((to) => new URL(to).origin !== publicOrigin),

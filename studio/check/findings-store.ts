@@ -2,7 +2,8 @@ import type { Changed } from '#core/check/checker.ts';
 import type { Finding } from '#core/check/finding.ts';
 import type { Id } from '#core/id.ts';
 import type { Material } from '#core/materials/material.ts';
-import { isShown, type Page, type ShownPage } from '#core/pages/page.ts';
+import type { ShownPage } from '#core/pages/page.ts';
+import { standingPages } from '#core/pages/standing-pages.ts';
 import type { Draft } from '#core/sites/site.ts';
 import type { Answered, Asked } from './check-worker.ts';
 
@@ -18,14 +19,6 @@ export interface Findings {
   current: boolean;
   /** Looking failed: nothing is known. */
   failed: boolean;
-}
-
-/** What is put away, itself or with what it stands in, is not looked at: nobody gets it. */
-function standingPages(pages: readonly Page[]): ShownPage[] {
-  const known = new Map(pages.map((page) => [page.id, page]));
-  const isAway = (page: Page | undefined): boolean =>
-    page !== undefined && (page.archived || (page.parent !== null && isAway(known.get(page.parent))));
-  return pages.filter(isShown).filter((page) => !isAway(page));
 }
 
 /** Tells what changed between two states, by identity: what did not change stays the same thing. */

@@ -4,7 +4,7 @@ import { askLink, askSomeLinks, type KnownAnswers, listLinkAnswers } from '#cont
 import { digestOf } from '#core/check/digest.ts';
 import type { LinkAnswer } from '#core/links/link-answer.ts';
 import { linksElsewhere } from '#core/links/links-elsewhere.ts';
-import { isShown } from '#core/pages/page.ts';
+import { standingPages } from '#core/pages/standing-pages.ts';
 import { call } from '../api/call.ts';
 import { useSite } from '../api/site-context.tsx';
 import { type InTurns, useInTurns } from './use-in-turns.ts';
@@ -19,12 +19,7 @@ export function useLinkAnswers(): KnownAnswers | undefined {
   const { pages } = state;
   const leads = useMemo(
     () =>
-      digestOf(
-        JSON.stringify([
-          pages.filter(isShown).map(({ parts, archived }) => (archived ? [] : linksElsewhere(parts))),
-          quickLinks,
-        ]),
-      ),
+      digestOf(JSON.stringify([standingPages(pages).map(({ parts }) => linksElsewhere(parts)), quickLinks])),
     [pages, quickLinks],
   );
   const { data } = useQuery({

@@ -1,5 +1,6 @@
 import { hostOf } from '../../links/host-of.ts';
 import { linksElsewhere } from '../../links/links-elsewhere.ts';
+import { shortened } from '../../words/shortened.ts';
 import { brokenLink } from '../broken-link.ts';
 import { called, type CheckedPage, standingOn } from '../checked-page.ts';
 import type { Noticed } from '../noticed.ts';
@@ -23,7 +24,7 @@ export const linkBroken = ({ page, materials, answers }: CheckedPage): Noticed[]
     return {
       ...{ weight, part, material: null, why },
       of: `${to} ${state}`,
-      says: `The link “${words || hostOf(to) || to}” ${says}`,
+      says: `The link “${shortened(words || hostOf(to) || to, 80)}” ${says}`,
       leadsTo: to,
     };
   }),

@@ -1,5 +1,6 @@
 import { hostOf } from '../../links/host-of.ts';
 import { linksElsewhere } from '../../links/links-elsewhere.ts';
+import { shortened } from '../../words/shortened.ts';
 import { called, type CheckedPage, standingOn } from '../checked-page.ts';
 import type { Noticed } from '../noticed.ts';
 
@@ -14,7 +15,7 @@ export const linkMoved = ({ page, materials, answers }: CheckedPage): Noticed[] 
     if (one?.kind !== 'link' || movedTo === null) return [];
     return {
       ...{ weight: 'nice' as const, part, material, of: `${one.facts.url} ${movedTo}` },
-      says: `${called(one)} has moved to ${movedTo}.`,
+      says: `${called(one)} has moved to ${shortened(movedTo, 80)}.`,
       why: `${why} Gather it from its new address, and take the old one off.`,
     };
   }),
@@ -23,7 +24,7 @@ export const linkMoved = ({ page, materials, answers }: CheckedPage): Noticed[] 
     if (answer?.state !== 'read' || answer.movedTo === null) return [];
     return {
       ...{ weight: 'nice' as const, part, material: null, of: `${to} ${answer.movedTo}`, why },
-      says: `What “${words || hostOf(to) || to}” leads to has moved to ${answer.movedTo}.`,
+      says: `What “${shortened(words || hostOf(to) || to, 80)}” leads to has moved to ${shortened(answer.movedTo, 80)}.`,
       leadsTo: to,
       movedTo: answer.movedTo,
     };

@@ -1,6 +1,9 @@
 import type { Site } from '../../sites/site.ts';
 import type { Checklist } from './checklist.ts';
 
+/** A list, as far as it asks for evidence. */
+export type AskingList = Pick<Checklist, 'name' | 'by' | 'evidence'>;
+
 export interface EvidenceAsked {
   /** Pieces of evidence in each project. */
   count: number;
@@ -13,7 +16,7 @@ export function evidenceAsked({
   evidenceWanted,
   lists,
 }: Pick<Site, 'evidenceWanted'> & {
-  lists: readonly Pick<Checklist, 'name' | 'by' | 'evidence'>[];
+  lists: readonly AskingList[];
 }): EvidenceAsked {
   let most: EvidenceAsked = { count: evidenceWanted, list: null };
   for (const { name, by, evidence } of lists)

@@ -1,7 +1,7 @@
 import { ScanText } from 'lucide-react';
 import { plural } from '#core/words/plural.ts';
 import { useInside, useReadingPictures } from '../../check/use-inside.ts';
-import { Turns } from './in-turns.tsx';
+import { Turns } from './turns.tsx';
 
 const them = (count: number) => (count === 1 ? 'it' : 'them');
 

@@ -1,7 +1,7 @@
 import { Link2 } from 'lucide-react';
 import { plural } from '#core/words/plural.ts';
 import { useLinkAnswers, useTryingLinks } from '../../check/use-link-answers.ts';
-import { Turns } from './in-turns.tsx';
+import { Turns } from './turns.tsx';
 
 /** Links in words are tried when their maker asks for it: this server goes to each of them then. */
 export function TryLinks() {
