@@ -80,7 +80,7 @@ export default tseslint.config(
     files: ['**/*.{ts,tsx}'],
     languageOptions: {
       parserOptions: {
-        project: ['tsconfig{,.core,.studio,.worker,.e2e}.json'],
+        project: ['tsconfig{,.core,.studio,.worker}.json'],
         tsconfigRootDir: import.meta.dirname,
       },
     },

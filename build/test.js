@@ -79,13 +79,7 @@ const quietly = (name, command, args) =>
 // Lint takes longer than all the rest that only reads the code, and with one processor: it runs beside that, and goes on beside the tests.
 const lint = quietly('lint', bin('eslint'), ['.']);
 await quietly('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-for (const project of [
-  'tsconfig.core.json',
-  'tsconfig.json',
-  'tsconfig.studio.json',
-  'tsconfig.worker.json',
-  'tsconfig.e2e.json',
-])
+for (const project of ['tsconfig.core.json', 'tsconfig.json', 'tsconfig.studio.json', 'tsconfig.worker.json'])
   await quietly(`types, ${project}`, bin('tsc'), ['-p', project]);
 step('build', run(process.execPath, ['--import', 'tsx', 'build/build.ts']));
 

@@ -83,15 +83,20 @@ export class Driver {
         await handle.evaluate((element) => {
           element.scrollIntoView({ block: 'center' });
           delete document.documentElement.dataset['missed'];
+          const hits = (target: EventTarget | null) =>
+            target instanceof Element &&
+            (element.contains(target) || target.closest('a, button, input, label, select, [role]') !== null);
+          const miss = () => (document.documentElement.dataset['missed'] = '');
+          const once = { once: true, capture: true };
+          window.addEventListener('pointerdown', ({ target }) => !hits(target) && miss(), once);
           window.addEventListener(
-            'pointerdown',
+            'pointerup',
             ({ target }) => {
-              const hit =
-                target instanceof Element &&
-                (element.contains(target) || target.closest('a, button, input, label, select, [role]'));
-              if (!hit) document.documentElement.dataset['missed'] = '';
+              // Pressed here and let go elsewhere, since the page moved in between; what opens when it is pressed has opened.
+              const opened = !element.isConnected || element.getAttribute('aria-expanded') === 'true';
+              if (!hits(target) && !opened) miss();
             },
-            { once: true, capture: true },
+            once,
           );
         });
         await handle.click();
@@ -159,6 +164,17 @@ export class Driver {
     await client.send('Input.dispatchDragEvent', { type: 'drop', ...point });
     await client.detach();
     return over;
+  }
+
+  /** Unfolds what is folded; pressed again where the page moved away under the first press. */
+  async unfold(details: string): Promise<void> {
+    const summary = await this.page.waitForSelector(`${details} > summary`);
+    for (let tries = 0; tries < 25; tries++) {
+      if (await this.page.$(`${details}[open]`)) return;
+      await summary?.click();
+      await this.drawn();
+    }
+    throw new Error(`${details} did not unfold.`);
   }
 
   async fill(label: string | RegExp, text: string, role = 'textbox'): Promise<void> {

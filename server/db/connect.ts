@@ -10,6 +10,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import pg from 'pg';
 import { DurableFolder, durableStart } from './durable-folder.ts';
+import { keepParsers } from './keep-parsers.ts';
 import * as schema from './schema.ts';
 
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
@@ -54,7 +55,7 @@ export async function openPglite(options: {
       ? { loadDataDir: new Blob([new Uint8Array(await readFile(options.template))]) }
       : {}),
   });
-  const db = drizzlePglite({ client, schema });
+  const db = drizzlePglite({ client: keepParsers(client), schema });
   await migratePglite(db, { migrationsFolder: options.migrations });
   return { db, close: () => client.close() };
 }
