@@ -83,21 +83,20 @@ export class Driver {
         await handle.evaluate((element) => {
           element.scrollIntoView({ block: 'center' });
           delete document.documentElement.dataset['missed'];
-          const hits = (target: EventTarget | null) =>
-            target instanceof Element &&
-            (element.contains(target) || target.closest('a, button, input, label, select, [role]') !== null);
-          const miss = () => (document.documentElement.dataset['missed'] = '');
-          const once = { once: true, capture: true };
-          window.addEventListener('pointerdown', ({ target }) => !hits(target) && miss(), once);
-          window.addEventListener(
-            'pointerup',
-            ({ target }) => {
-              // Pressed here and let go elsewhere, since the page moved in between; what opens when it is pressed has opened.
-              const opened = !element.isConnected || element.getAttribute('aria-expanded') === 'true';
-              if (!hits(target) && !opened) miss();
-            },
-            once,
-          );
+          // Both, for the page may move between the two, and then nothing is pressed; what opens when the first comes has opened.
+          for (const event of ['pointerdown', 'pointerup'] as const)
+            window.addEventListener(
+              event,
+              ({ type, target }) => {
+                const hit =
+                  target instanceof Element &&
+                  (element.contains(target) || target.closest('a, button, input, label, select, [role]'));
+                const opened = !element.isConnected || element.getAttribute('aria-expanded') === 'true';
+                if (!hit && !(type === 'pointerup' && opened))
+                  document.documentElement.dataset['missed'] = '';
+              },
+              { once: true, capture: true },
+            );
         });
         await handle.click();
         const missed = await this.page

@@ -1,8 +1,8 @@
 import { LRUCache } from 'lru-cache';
-import type { Element } from 'domhandler';
+import { type ChildNode, type Element, isTag, isText } from 'domhandler';
 import { DomUtils, parseDocument } from 'htmlparser2';
 import { squeezed } from '#core/comments/quote.ts';
-import { cut } from '#core/words/cut.ts';
+import { shortened } from '#core/words/shortened.ts';
 import { placeNamed } from './anchored-in.ts';
 import type { PlaceOnPage } from '#site/comments/comment-form.ts';
 
@@ -10,18 +10,33 @@ import type { PlaceOnPage } from '#site/comments/comment-form.ts';
 const nameLength = 48;
 const { findAll, findOne, textContent } = DomUtils;
 
+/** Elements that stand within a line; all others begin and end one. */
+const withinLine = new Set(
+  'a abbr b bdi bdo cite code data dfn em i kbd mark q s samp small span strong sub sup time u var'.split(
+    ' ',
+  ),
+);
+
+/** Words as they stand on a page: what stands on lines of its own does not run into what follows. */
+const linesOf = (node: ChildNode): string => {
+  if (isText(node)) return node.data;
+  if (!isTag(node)) return '';
+  const within = node.children.map(linesOf).join('');
+  return withinLine.has(node.name) ? within : ` ${within} `;
+};
+
 const plain = (text: string): string => text.replace(/\s+/g, ' ').trim();
 
 function titleOf(place: Element): string {
   const heading = findOne(({ name }) => /^h[2-4]$/.test(name), place.children, true);
-  const words = plain(textContent(heading ?? place));
-  if (words !== '') return cut(words, nameLength);
+  const words = plain(linesOf(heading ?? place));
+  if (words !== '') return shortened(words, nameLength);
   const picture = findOne(
     ({ name, attribs }) => name === 'img' && Boolean(attribs['alt']),
     place.children,
     true,
   );
-  return cut(plain(picture?.attribs['alt'] ?? ''), nameLength);
+  return shortened(plain(picture?.attribs['alt'] ?? ''), nameLength);
 }
 
 /** A moment by its heading and its date: many are called alike, or by nothing. */
@@ -78,5 +93,5 @@ export function pageTitleIn(html: string): string {
   const { children } = parseDocument(html);
   const named = (tag: string) => findOne(({ name }) => name === tag, children, true);
   const heading = named('h1') ?? named('title');
-  return cut(plain(heading ? textContent(heading) : ''), nameLength);
+  return shortened(plain(heading ? linesOf(heading) : ''), nameLength);
 }
