@@ -2,13 +2,12 @@ import { useState } from 'react';
 import { useSite } from '../api/site-context.tsx';
 import { Button } from './button.tsx';
 import { fetched } from './fetched.tsx';
+import { clockTime } from './studio-dates.ts';
 
 const TwoVersionsDialog = fetched(
   () => import('./two-versions-dialog.tsx').then((module) => module.TwoVersionsDialog),
   () => null,
 );
-
-const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 
 /** As wide as the longest of these words with an hour in it: a header does not move when something is saved. */
 const steady = 'note whitespace-nowrap min-w-[7.25rem]';
@@ -21,7 +20,7 @@ export function SaveWords() {
     case 'saved':
       return (
         <p className={steady} role="status" data-saved="">
-          {saving.at === null ? 'All saved' : `Saved ${clock.format(saving.at)}`}
+          {saving.at === null ? 'All saved' : `Saved ${clockTime(saving.at)}`}
         </p>
       );
     case 'saving':

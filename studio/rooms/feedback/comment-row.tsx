@@ -15,8 +15,7 @@ import { SelectField } from '../../ui/select.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { Attachments } from './attachments.tsx';
 import { PointedAt } from './pointed-at.tsx';
-
-const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+import { dayAndTime } from '../../ui/studio-dates.ts';
 
 /** Who sees a comment, as its maker chooses it. */
 const seenBy: Record<CommentState, (pass: string) => string> = {
@@ -118,7 +117,7 @@ export function CommentRow({ comment, busy, onChange, onRemove }: CommentRowProp
             {name}
           </b>
           <time dateTime={at} className="note">
-            {when.format(new Date(at))}
+            {dayAndTime(at)}
           </time>
           {state === 'waiting' && <span className="text-s font-firm text-straw-ink">Waits for you</span>}
           {takenUp !== 'no' && (

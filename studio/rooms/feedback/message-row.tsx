@@ -1,7 +1,6 @@
 import type { Received } from '#contract/messages.ts';
 import { Button } from '../../ui/button.tsx';
-
-const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+import { dayAndTime } from '../../ui/studio-dates.ts';
 
 const mailed: Record<Received['mailed'], string> = {
   no: '',
@@ -49,7 +48,7 @@ export function MessageRow({ message, open, onToggle, onRead, onRemove, onPutBac
           {!open && <span className="block truncate text-ink-2">{words}</span>}
         </span>
         <time dateTime={at} className="note whitespace-nowrap">
-          {when.format(new Date(at))}
+          {dayAndTime(at)}
         </time>
       </button>
       {open && (

@@ -4,9 +4,8 @@ import { listReleases } from '#contract/publishing.ts';
 import { lineOf, monthsIn } from '#core/hand-ins/hand-in-line.ts';
 import { call } from '../../api/call.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { dayAndShortMonth, shortMonth } from '../../ui/studio-dates.ts';
 
-const month = new Intl.DateTimeFormat(undefined, { month: 'short' });
-const day = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short' });
 /** In the drawing's own units. */
 const [width, line] = [800, 62];
 
@@ -45,7 +44,7 @@ export function HandInString({ handIns, now }: { handIns: readonly HandIn[]; now
       />
       {monthsIn(instants[0] ?? now, instants.at(-1) ?? now).map((begins) => (
         <text key={begins.toISOString()} x={x(begins)} y="90" textAnchor="middle" className="text-ink-3">
-          {month.format(begins)}
+          {shortMonth(begins)}
         </text>
       ))}
       {due.map(({ id, dueAt, handedAt }) => {
@@ -61,7 +60,7 @@ export function HandInString({ handIns, now }: { handIns: readonly HandIn[]; now
               fill={handedAt ? 'var(--meadow-wash)' : late ? 'var(--clay-wash)' : 'var(--straw)'}
             />
             <text x={at + 5 * side} y="29" fill="var(--ink)" textAnchor={side > 0 ? 'start' : 'end'}>
-              {day.format(new Date(dueAt ?? 0))}
+              {dayAndShortMonth(new Date(dueAt ?? 0))}
             </text>
           </g>
         );

@@ -3,8 +3,8 @@ import { plural } from '#core/words/plural.ts';
 import { Button } from '../../ui/button.tsx';
 import { FindingRow } from '../../ui/finding-row.tsx';
 import { useOutsider } from './use-outsider.ts';
+import { dayAndTime } from '../../ui/studio-dates.ts';
 
-const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 const whys = {
   asked: 'when you asked',
   published: 'after publishing',
@@ -30,7 +30,7 @@ export function OutsiderSection() {
         {busy
           ? 'The server is opening every link, page and file without an account.'
           : latest
-            ? `${when.format(new Date(latest.at))}, ${whys[latest.why]}: ${plural(latest.asked, 'address', 'addresses')} tried${
+            ? `${dayAndTime(latest.at)}, ${whys[latest.why]}: ${plural(latest.asked, 'address', 'addresses')} tried${
                 latest.release === null ? '' : ` of release ${latest.release}`
               }. What was changed or closed since is not in it.`
             : query.isPending
@@ -60,7 +60,7 @@ export function OutsiderSection() {
           <ol className="mt-1 grid gap-1 text-s">
             {earlier.map((test) => (
               <li key={test.id}>
-                {when.format(new Date(test.at))}, {whys[test.why]}
+                {dayAndTime(test.at)}, {whys[test.why]}
                 {test.release !== null && `, release ${test.release}`}:{' '}
                 {wrongIn(test) === 0 ? 'all as it should be' : `${wrongIn(test)} wrong`}
               </li>

@@ -11,8 +11,7 @@ import { Menu, MenuItem, MenuLink } from '../../ui/menu.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { GitCompare, Footprints, Link2, MoreHorizontal } from 'lucide-react';
 import { notice, problemNotice } from '../../ui/notice.ts';
-
-const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+import { dayAndTime } from '../../ui/studio-dates.ts';
 
 /** What readers would find otherwise if a release were live again. */
 function Compare({ site, release, onClose }: { site: string; release: ReleaseSummary; onClose: () => void }) {
@@ -72,7 +71,7 @@ export function Releases() {
             <span className="w-8 font-mono text-xs leading-xs">{release.number}</span>
             <span className="min-w-0 flex-1">
               <b className="mr-2">{release.name || 'Release'}</b>
-              <small className="whitespace-nowrap text-ink-3">{when.format(new Date(release.at))}</small>
+              <small className="whitespace-nowrap text-ink-3">{dayAndTime(release.at)}</small>
             </span>
             {release.live ? (
               <span className={state.live.readersReach === 'private' ? 'flag' : 'flag ok'}>

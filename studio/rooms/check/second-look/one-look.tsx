@@ -9,9 +9,7 @@ import { AskDialog } from '../../../ui/ask-dialog.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { CopyLink } from '../../../ui/copy-link.tsx';
 import { wayTo } from '../way-to.ts';
-
-const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' });
-const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+import { dayAndMonth, dayAndTime } from '../../../ui/studio-dates.ts';
 
 const signs = {
   yes: { Icon: CircleCheck, look: 'text-meadow', heard: 'Yes' },
@@ -77,14 +75,14 @@ export function OneLook({ look, heading, busy, onEnd, onRemove }: OneLookProps) 
             : answered === 0
               ? 'Has ticked nothing yet.'
               : `${yes} of ${of} ticked${answered > yes ? `, ${answered - yes} asked` : ''}`}
-          {answeredAt && <>, {moment.format(new Date(answeredAt))}</>}
+          {answeredAt && <>, {dayAndTime(answeredAt)}</>}
         </p>
       </div>
       {link ? (
         <div className="grid gap-1">
           <CopyLink path={link} label={`Link for ${who}`} />
           <p className="note">
-            It opens your draft until {day.format(new Date(endsAt))}.{' '}
+            It opens your draft until {dayAndMonth(endsAt)}.{' '}
             <a className="link" href={link} target="_blank" rel="noreferrer">
               See what {who} sees
             </a>
