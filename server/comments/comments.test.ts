@@ -209,6 +209,8 @@ test('what its maker would like to hear stands over the form, and is changed fro
   const [pass] = passes as [Pass];
   const holder = new PassHolder(server.app, pass);
   expect((await holder.get()).body).toContain('Look at &lt;the hinge&gt;.');
+  // What makes a comment specific stands there whether anything is asked for or not.
+  expect((await holder.get()).body).toContain('Where did you stop?');
   expect(await publicPage()).not.toContain('the hinge&gt;');
   await maker.call(changePass, {
     params: { site: shown.site, pass: pass.id },

@@ -168,9 +168,7 @@ function Form({ form, places, pictures }: Pick<Comments, 'places' | 'pictures'> 
   return (
     <form className="write remark" id="remark" method="post" noValidate {...lang}>
       <h3>{comments.write}</h3>
-      {asks === '' ? (
-        <p className="why">{comments.prompts}</p>
-      ) : (
+      {asks !== '' && (
         <div className="back asks">
           <p className="who">
             <b>{comments.asks}</b>
@@ -178,6 +176,7 @@ function Form({ form, places, pictures }: Pick<Comments, 'places' | 'pictures'> 
           <Paragraphs text={asks} />
         </div>
       )}
+      <p className="why">{comments.prompts}</p>
       {(problem || first) && (
         <div className="not-yet" role="alert">
           <h4>{words.write.notYet}</h4>
