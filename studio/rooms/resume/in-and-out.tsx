@@ -103,7 +103,7 @@ export function InAndOut({
         type="file"
         accept=".pdf,.docx,.odt,.txt,.md,.json,application/pdf,application/json,text/plain"
         disabled={busy}
-        className="text-s"
+        className="file-field"
         onChange={({ target }) => {
           void take(target.files?.[0]);
           target.value = '';

@@ -126,7 +126,7 @@ export function Lists({ leftOf }: { leftOf: LeftOf }) {
               id={id}
               type="file"
               accept=".json,application/json"
-              className="max-w-full text-s"
+              className="file-field"
               onChange={({ target }) => {
                 void take(target.files?.[0]);
                 target.value = '';
