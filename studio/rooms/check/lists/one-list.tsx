@@ -44,9 +44,9 @@ export function OneList({ list, leftOf, saidTo, groups, onChange, onKeepWith, on
       <div className="flex items-start justify-between gap-2">
         <h3 id={id} className="min-w-0 font-strong">
           {name}
-          {list.by && <em className="note block not-italic">from {list.by}</em>}
+          {list.by && <em className="note block font-plain not-italic">from {list.by}</em>}
           {list.evidence > 0 && (
-            <em className="note block not-italic">
+            <em className="note block font-plain not-italic">
               asks for {plural(list.evidence, 'piece of evidence', 'pieces of evidence')} in each project
             </em>
           )}
