@@ -53,9 +53,10 @@ describe('a case page', () => {
     await studio.press('button', 'Gears and motor');
     await studio.fill(/^What is it/, 'The second set of gears.');
     await studio.fill(/^Why did you choose it/, 'The first was wrong.');
-    await studio.reads('0 are complete in this project');
+    // A list that the demo's maker took in asks for so many; a wish of their own counts where it is not less.
+    await studio.reads('0 of the 3 “For the portfolio review” asks for are complete in this project');
     await studio.fill(/^What does it show/, 'I check first.');
-    await studio.reads('1 is complete in this project');
+    await studio.reads('1 of the 3 “For the portfolio review” asks for are complete in this project');
     await studio.fill(/^Wished for in each project/, '3', 'spinbutton');
     await studio.reads('1 of the 3 you wish for are complete in this project');
     // The studio's own fields keep the studio's look inside a page of the site's.
