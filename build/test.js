@@ -160,12 +160,11 @@ const mostForSuiteMs = 15 * 60_000;
  * Runs one browser test after the other, as long as there are some; each starts a server and a browser of its own. Each runs in a process
  * of its own: one that stands still is ended, named and begun once more, and holds up nobody else. One that fails is not.
  *
- * @param suites what is still to be run
- * @param lane which of those who take from them this is
+ * @param suites their files
  */
-const browserTests = async (suites, lane) => {
-  const file = join(results, `browser-${lane}.json`);
-  for (let suite = suites.shift(); suite !== undefined; suite = suites.shift()) {
+const browserTests = async (suites) => {
+  const file = join(results, 'browser.json');
+  for (const suite of suites) {
     const name = relative(root, suite);
     const args = ['--selectProjects', 'browser', '--runInBand', '--runTestsByPath', suite];
     const run = () => jest(file, args, { mostMs: mostForSuiteMs });
@@ -181,9 +180,9 @@ const browserTests = async (suites, lane) => {
 
 const suites = suitesOf('browser').sort((one, other) => statSync(other).size - statSync(one).size);
 if (suites.length === 0) step('browser tests ran', false);
-// A browser draws with one processor while the others wait; what needs no browser uses those, and steps back for it. When that has
-// ended, two browser tests run at once: the demo data they copy is there by then.
-await Promise.all([lint, browserTests(suites, 1), unitTests().then(() => browserTests(suites, 2))]);
+// A browser draws with one processor while the others wait; what needs no browser uses those, and steps back for it. Never two browser
+// tests at once: the links in the demo data they copy lead to one port, where the stand-ins of one of them answer.
+await Promise.all([lint, browserTests(suites), unitTests()]);
 
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
