@@ -1,4 +1,4 @@
-import { PGlite, type QueryOptions, types } from '@electric-sql/pglite';
+import { PGlite, type QueryOptions, type Transaction, types } from '@electric-sql/pglite';
 import { afterAll, expect, test } from '@jest/globals';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -8,13 +8,21 @@ const template = await readFile(join(import.meta.dirname, '../../.cache/pglite-t
 const client = await PGlite.create({ loadDataDir: new Blob([new Uint8Array(template)]) });
 afterAll(() => client.close());
 
-/** What reaches PGlite. */
+/** What reaches PGlite, by the client itself and by its transactions. */
 const given: (QueryOptions | undefined)[] = [];
-const query = client.query.bind(client);
-client.query = (text, params, options) => {
-  given.push(options);
-  return query(text, params, options);
-};
+const heard =
+  (query: Transaction['query']): Transaction['query'] =>
+  (text, params, options) => {
+    given.push(options);
+    return query(text, params, options);
+  };
+const [query, transaction] = [client.query.bind(client), client.transaction.bind(client)];
+client.query = heard(query);
+client.transaction = (work) =>
+  transaction((own) => {
+    own.query = heard(own.query.bind(own));
+    return work(own);
+  });
 keepParsers(client);
 
 const asDrizzle: QueryOptions = {
@@ -32,5 +40,7 @@ test('a parser given with a query is used for it and for all after it, and merge
 });
 
 test('in a transaction as well', async () => {
+  given.length = 0;
   expect(await client.transaction(async (own) => (await own.query(asked, [], asDrizzle)).rows)).toEqual(rows);
+  expect(given).toEqual([{ rowMode: 'array' }]);
 });
