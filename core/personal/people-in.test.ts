@@ -40,6 +40,10 @@ describe('whole names of people', () => {
   test('who is called so seldom is one where the words around are small', () => {
     expect(people('It was cut by Brave Marten in two days.')).toEqual(['Brave Marten']);
     expect(people('Cut By Brave Marten In Two Days')).toEqual([]);
+    expect(people('Nice. With Brave Marten, in two days.')).toEqual(['Brave Marten']);
+    expect(people('Call Brave Marten on Monday.')).toEqual(['Brave Marten']);
+    expect(people('With Brave Marten In Town')).toEqual([]);
+    expect(people('Old Brave Marten')).toEqual([]);
   });
 
   test('what is written small anywhere is a word, and so no name', () => {

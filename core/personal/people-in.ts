@@ -36,6 +36,17 @@ const articles = new Set(
   'a an the this der die das ein eine einen einem dem le la les un une el los las una'.split(' '),
 );
 
+/** What begins a sentence before somebody's name, and is large only for that: it makes no title of what follows. */
+const opening = new Set(
+  [
+    'with by from for to and or but after before when while because if then thanks thank ask call ring tell meet email contact see',
+    'here photo photos picture pictures drawing drawings drawn made built mr mrs ms miss dr prof professor tutor supervisor',
+    'mit von für bei und oder aber dank danke frag frage ruf rufe foto fotos bild bilder herr frau betreut gebaut gemacht',
+    'avec par pour chez et mais merci appelez photo photos dessin dessins monsieur madame',
+    'con por para y pero gracias llama foto fotos dibujo dibujos señor señora',
+  ].flatMap((line) => line.split(' ').map(plainWords)),
+);
+
 /** Small words within names. */
 const particles = new Set(
   'van von de der den del della di da dos du des la le los las zu zur ter ten af al bin ibn el y e'.split(
@@ -87,12 +98,14 @@ function nameFrom(words: readonly Word[], first: number): { last: number; end: n
   return null;
 }
 
-/** Words around it are small: it is no piece of a title, in which all of them are large. */
+/** Words around it are small, or large only as a sentence's first: it is no piece of a title, in which all of them are large. */
 function standsAlone(words: readonly Word[], first: number, last: number): boolean {
   const [here, before, behind] = [words[first], words[first - 1], words[last + 1]];
   const isJoined = (word: Word | undefined, gap: string | undefined) =>
     word !== undefined && isLarge(word.word) && isClose(gap ?? '');
-  return !isJoined(before, here?.after) && !isJoined(behind, behind?.after);
+  const opens =
+    before !== undefined && !/^[ \u00A0\u202F]$/.test(before.after) && opening.has(fold(before.word));
+  return (opens || !isJoined(before, here?.after)) && !isJoined(behind, behind?.after);
 }
 
 /**

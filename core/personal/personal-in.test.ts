@@ -12,6 +12,9 @@ describe('what somebody can be found by', () => {
   // Bundesnetzagentur (from memory).
   test.each<[string, string, PersonalKind, string]>([
     ['Ring me on +44 7700 900123, after six.', 'en', 'phone', '+44 7700 900123'],
+    // In no range that is given out, but said to be one.
+    ['Call Tamsin on 07700 900123.', 'en', 'phone', '07700 900123'],
+    ['Tel.: 07700 900123', 'en', 'phone', '07700 900123'],
     ['Call (212) 555-0142.', 'en', 'phone', '(212) 555-0142'],
     ['Unter 030 23125 014 bin ich da.', 'de', 'phone', '030 23125 014'],
     ['Write to ana@school.example.', 'en', 'email', 'ana@school.example'],
@@ -39,6 +42,9 @@ describe('what somebody can be found by', () => {
     'Part no. 4410872331, 20 pieces',
     '1200 × 800 × 45 mm, 745 minutes a tide',
     'Shares of 0.4421, 0.5512',
+    'Part 07700 900123 of the drawer',
+    'The call was long. Series 07700 900123',
+    'We call it the 1200 by 800 frame, drawn on 2026-05-21',
     'Registration: 2026-05-21',
     'Registration 21/05/2026',
     'The npm package @wren/tides at version 3.1.24',
