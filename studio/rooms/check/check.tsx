@@ -97,9 +97,8 @@ export function Check() {
   };
   const going = looked.filter(({ page }) => isGoing(state, page.id));
   const kept = looked.filter(({ page }) => !isGoing(state, page.id));
-  const needed = count(looked, 'needed');
   const [chosen, setChosen] = useState<Weight | null>(null);
-  const weight = chosen ?? (needed > 0 ? 'needed' : 'nice');
+  const weight = chosen ?? (count(looked, 'needed') > 0 ? 'needed' : 'nice');
   const good = going.filter(({ findings }) => findings.every((one) => one.weight !== 'needed')).length;
   const looking = of.size === 0 && state.pages.length > 0;
   const keptHas = count(kept, weight);
@@ -129,9 +128,10 @@ export function Check() {
               label="What to show"
               className="justify-self-start"
               value={weight}
+              // As many as the rail says; what Private pages want is counted where it stands.
               options={[
-                { value: 'needed', name: `Needed ${needed}` },
-                { value: 'nice', name: `Nice to have ${count(looked, 'nice')}` },
+                { value: 'needed', name: `Needed ${count(going, 'needed')}` },
+                { value: 'nice', name: `Nice to have ${count(going, 'nice')}` },
               ]}
               onChange={setChosen}
             />
