@@ -48,7 +48,6 @@ test('an alt text is written on the spot, letter by letter, and what was noticed
   await studio.press('button', /^Write it here/);
   await page.waitForSelector('main textarea');
   expect(await studio.axe()).toEqual([]);
-  await page.focus('main textarea');
   await page.keyboard.type('Six panels of thin wood, laid out in order');
   expect(await page.$eval('main textarea', (field) => (field as HTMLTextAreaElement).value)).toBe(
     'Six panels of thin wood, laid out in order',
@@ -56,6 +55,8 @@ test('an alt text is written on the spot, letter by letter, and what was noticed
   await studio.reads('Needed 1');
   await studio.press('button', /^Done/);
   await page.waitForSelector('main textarea', { hidden: true });
+  // On to the next one.
+  await page.waitForFunction(() => document.activeElement?.textContent?.startsWith('Write it here'));
   await studio.saved();
   expect(await onRail()).toBe(1);
   await studio.press('button', /^Undo/);

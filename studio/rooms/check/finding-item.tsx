@@ -1,5 +1,5 @@
 import { Circle, TriangleAlert } from 'lucide-react';
-import { useId } from 'react';
+import { useId, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Finding } from '#core/check/finding.ts';
 import type { PageKind } from '#core/pages/page-kinds.ts';
@@ -34,6 +34,7 @@ interface FindingItemProps {
 export function FindingItem({ finding, kind, open, onOpen, onMended, onWaive }: FindingItemProps) {
   const { state } = useSite();
   const below = useId();
+  const writing = useRef<HTMLDivElement>(null);
   const { Icon, look, heard } = signs[finding.weight];
   const material = state.materials.find(({ id }) => id === finding.material);
   const isAlt = finding.rule === 'alt' || finding.rule === 'alt-unhelpful';
@@ -54,7 +55,15 @@ export function FindingItem({ finding, kind, open, onOpen, onMended, onWaive }: 
         </p>
         <span className="flex flex-wrap gap-2 phone:ml-8">
           {picture && (
-            <Button small aria-expanded={open} aria-controls={below} onClick={() => onOpen(!open)}>
+            <Button
+              small
+              aria-expanded={open}
+              aria-controls={below}
+              onClick={() => {
+                onOpen(!open);
+                if (!open) requestAnimationFrame(() => writing.current?.querySelector('textarea')?.focus());
+              }}
+            >
               {open ? 'Done' : 'Write it here'}
               <span className="sr-only">: {finding.says}</span>
             </Button>
@@ -96,7 +105,7 @@ export function FindingItem({ finding, kind, open, onOpen, onMended, onWaive }: 
         </span>
       </div>
       {picture && open && (
-        <div id={below} className="mt-2 ml-8 flex flex-wrap items-start gap-3 phone:ml-0">
+        <div ref={writing} id={below} className="mt-2 ml-8 flex flex-wrap items-start gap-3 phone:ml-0">
           <MaterialPicture material={picture} alt="" className="h-24 w-32 flex-none object-cover" />
           <div className="min-w-0 max-w-lg flex-1">
             <AltField material={picture} named />

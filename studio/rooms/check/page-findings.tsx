@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Finding } from '#core/check/finding.ts';
 import { pageName } from '#core/pages/page-kinds.ts';
 import type { Page } from '#core/pages/page.ts';
@@ -18,6 +18,7 @@ interface PageFindingsProps {
 export function PageFindings({ page, findings, onMended, onWaive }: PageFindingsProps) {
   const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
   const [kept, setKept] = useState<readonly Finding[]>([]);
+  const list = useRef<HTMLUListElement>(null);
   const found = new Map(findings.map((one) => [one.key, one]));
   const stays = kept.filter(({ key }) => found.has(key) || open.has(key));
   const known = new Set(stays.map(({ key }) => key));
@@ -32,6 +33,14 @@ export function PageFindings({ page, findings, onMended, onWaive }: PageFindings
     else next.delete(key);
     setOpen(next);
     setKept(next.size > 0 ? shown : []);
+    if (opened || found.has(key)) return;
+    // What was pressed goes with what it mended: on to the next one, so that alt texts are written one after the other.
+    const at = shown.findIndex((one) => one.key === key);
+    requestAnimationFrame(() => {
+      const button = list.current?.children[at]?.querySelector<HTMLElement>('button, a');
+      if (button) button.focus();
+      else onMended();
+    });
   };
   return (
     <section aria-label={pageName(page)} className="border-t-2 border-t-ink pt-2">
@@ -39,7 +48,7 @@ export function PageFindings({ page, findings, onMended, onWaive }: PageFindings
         {pageName(page)}
         <small className="text-s font-plain text-ink-3">{findings.length}</small>
       </h3>
-      <ul>
+      <ul ref={list}>
         {shown.map((finding) => (
           <FindingItem
             key={finding.key}

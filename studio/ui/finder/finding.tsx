@@ -30,7 +30,7 @@ export function Finding() {
   const all = useAllActions();
   const [offered, setOffered] = useState<readonly Action[] | null>(null);
   const [helping, setHelping] = useState(false);
-  const pressedG = useRef(0);
+  const pressedG = useRef(-patience);
   useActions(() => [
     { name: showTheKeys, also: 'shortcuts help', run: () => setHelping(true) },
     {
@@ -47,12 +47,13 @@ export function Finding() {
     }
     if (!isForStudio(event)) return;
     const room = roomKeys[event.key.toLowerCase()];
-    if (room && event.timeStamp - pressedG.current < patience) {
-      pressedG.current = 0;
+    const isSecond = event.timeStamp - pressedG.current < patience;
+    // Any other key between the two makes them two keys, as where somebody types and no field has the focus.
+    pressedG.current = event.key === 'g' && !isSecond && !isWriting(event) ? event.timeStamp : -patience;
+    if (room && isSecond) {
       event.preventDefault();
       void navigate(`/${state.site.id}/${room}`);
-    } else if (event.key === 'g' && !isWriting(event)) pressedG.current = event.timeStamp;
-    else if (event.key === '?') {
+    } else if (event.key === '?') {
       event.preventDefault();
       setHelping(true);
     }

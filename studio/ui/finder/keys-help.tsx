@@ -11,7 +11,10 @@ const groups: { name: string; keys: [keys: string[], what: string][] }[] = [
       [['Ctrl', 'Shift', 'Z'], 'do again'],
       [['Esc'], 'close, or leave what is selected'],
       [['?'], 'these keys'],
-      [['G', 'then', 'P'], 'to Projects; G for Gather, S for Share, C for Check, L for Look'],
+      [
+        ['G', 'then', 'P'],
+        'to Projects; G for Gather, A for About you, R for Arrange, L for Look, C for Check, S for Share, F for Feedback',
+      ],
     ],
   },
   {
