@@ -126,8 +126,12 @@ describe('whoever teaches', () => {
     });
     await tutor.page.keyboard.press('Enter');
     expect(await tutor.axe()).toEqual([]);
+    // The last words are in a field that is never left.
+    await tutor.fill('Words to line 2', 'Better than mine.');
     await tutor.page.reload();
     await tutor.press('button', 'Write the letter to Ode Brack');
+    const unsent = await tutor.named('textbox', 'Words to line 2');
+    expect(await unsent.evaluate((field) => (field as HTMLTextAreaElement).value)).toBe('Better than mine.');
     const kept = await (
       await tutor.named('textbox', 'To the whole')
     ).evaluate((field) => (field as HTMLTextAreaElement).value);
@@ -146,6 +150,7 @@ describe('whoever teaches', () => {
     await maker.page.click('summary');
     await maker.reads('nearly there');
     await maker.reads('The third picture has none.');
+    await maker.reads('Better than mine.');
     expect(await maker.axe()).toEqual([]);
     await tutor.page.reload();
     await tutor.reads('You asked, and they say it is done: Open it to me, please.');

@@ -122,14 +122,27 @@ describe('its maker, by keyboard', () => {
     // On a list of choices, keys go from one to the next.
     await studio.page.keyboard.type('Who');
     await studio.reads('2 comments wait for you.');
+    // Its row has gone from among those that wait, and the focus with it.
+    await studio.page.waitForFunction(() => document.activeElement?.id === 'comments-title');
     await studio.press('button', /^Open/);
     await studio.reads('What did the ferry crew say?');
     await studio.reads('with the pass “Crit group”');
     await studio.press('button', 'Answer');
-    await studio.fill(/^Answer/, 'That they stopped looking at the sheet.');
+    await studio.page.keyboard.type('That they stopped looking');
+    await studio.page.reload();
+    // What is begun is there again, once its row is.
+    await studio.press('button', /^Open/);
+    const field = await studio.named('textbox', /^Answer/);
+    expect(await field.evaluate((one) => (one as HTMLTextAreaElement).value)).toBe(
+      'That they stopped looking',
+    );
+    await field.focus();
+    await studio.page.keyboard.press('End');
+    await studio.page.keyboard.type(' at the sheet.');
     await studio.page.keyboard.press('Tab');
     await studio.page.keyboard.press('Enter');
     await studio.reads('Your answer. Whoever sees the comment sees it.');
+    await studio.page.waitForFunction(() => document.activeElement?.textContent === 'Change the answer');
     await open(tutor);
     await tutor.reads('That they stopped looking at the sheet.');
     const friend = await another(true);

@@ -23,7 +23,7 @@ export const useComments = () =>
 export function useCommentChanges() {
   const client = useQueryClient();
   const key = useKey();
-  const { mutate, isPending } = useMutation({
+  const { mutateAsync, isPending } = useMutation({
     mutationFn: ({ id, ...change }: CommentChange & { id: string }) =>
       call(changeComment, { params: { comment: id }, body: change }),
     onSuccess: (list: CommentList) => {
@@ -33,5 +33,8 @@ export function useCommentChanges() {
     onError: (error: Error) =>
       problemNotice(error instanceof Refusal ? error.message : 'This did not work. Try again.'),
   });
-  return { change: mutate, busy: isPending };
+  /** Told of each that is done: `mutate` would tell of the newest alone. */
+  const change = (said: CommentChange & { id: string }, done?: () => void): void =>
+    void mutateAsync(said).then(done, () => undefined);
+  return { change, busy: isPending };
 }

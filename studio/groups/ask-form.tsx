@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { mostAskedOfOne } from '#contract/groups.ts';
 import { Button } from '../ui/button.tsx';
 import { TextField } from '../ui/text-field.tsx';
@@ -15,9 +15,12 @@ interface AskFormProps {
 export function AskForm({ name, busy, problem, onLeave, onAsk }: AskFormProps) {
   const [words, setWords] = useState('');
   const [tried, setTried] = useState(false);
+  const form = useRef<HTMLFormElement>(null);
+  useEffect(() => form.current?.querySelector('textarea')?.focus(), []);
   const isEmpty = words.trim() === '';
   return (
     <form
+      ref={form}
       className="grid gap-3 bg-raised p-4 shadow-1"
       aria-label={`Ask ${name} for something`}
       onSubmit={(event) => {

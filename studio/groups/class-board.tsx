@@ -71,8 +71,9 @@ export function ClassBoard({ group, page }: { group: Group; page: NonNullable<Gr
               onAsk={(words, done) => ask.mutate({ entry: entry.id, words }, { onSuccess: done })}
               askProblem={ask.variables?.entry === entry.id ? (ask.error?.message ?? null) : null}
               onEnd={() => end.mutate(entry.id)}
+              // Told of each that has arrived: `mutate` tells of the newest alone. What fails is said by the hook.
               onWrite={(returned, give, done) =>
-                write.mutate({ entry: entry.id, returned, give }, { onSuccess: done })
+                void write.mutateAsync({ entry: entry.id, returned, give }).then(done, () => undefined)
               }
             />
           ))}

@@ -1,5 +1,5 @@
 import { Check } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { ClassEntry } from '#contract/groups.ts';
 import {
   type Level,
@@ -7,8 +7,10 @@ import {
   mostLetterWords,
   mostLineWords,
   type Returned,
+  returnedSchema,
 } from '#core/groups/given-back.ts';
 import type { GroupList } from '#core/groups/group.ts';
+import { useUnsent } from '../api/use-unsent.ts';
 import { Button } from '../ui/button.tsx';
 import { notice } from '../ui/notice.ts';
 import { Segments } from '../ui/segments.tsx';
@@ -28,15 +30,25 @@ interface LetterFormProps {
 
 /** What is said of what somebody handed in: a level and words to each line, and words to the whole, given back as one letter. */
 export function LetterForm({ entry, list, onWrite }: LetterFormProps) {
-  const [returned, setReturned] = useState<Returned>(entry.writing);
-  const [kept, setKept] = useState(returned);
-  const { name, ticked } = entry;
+  const { id: of, name, ticked, writing } = entry;
+  const [unsent, setUnsent] = useUnsent(`letter ${of}`, returnedSchema);
+  const [returned, setReturned] = useState<Returned>(unsent ?? writing);
+  const [kept, setKept] = useState(writing);
+  const newest = useRef(returned);
+  const write = (next: Returned) => {
+    newest.current = next;
+    setReturned(next);
+    setUnsent(next);
+  };
+  /** Hands it to the server. Once that has it, it need not be kept here, but for what was written meanwhile. */
+  const send = (next: Returned, give: boolean, done?: () => void) =>
+    onWrite(next, give, () => {
+      setKept(next);
+      if (newest.current === next) setUnsent(null);
+      done?.();
+    });
   const said = (line: string) =>
     (Object.hasOwn(returned.lines, line) ? returned.lines[line] : null) ?? nothing;
-  const keep = (next: Returned) => {
-    setKept(next);
-    onWrite(next, false, () => undefined);
-  };
   const put = (line: string, more: Partial<{ level: Level | null; words: string }>): Returned => ({
     ...returned,
     lines: { ...returned.lines, [line]: { ...said(line), ...more } },
@@ -48,18 +60,15 @@ export function LetterForm({ entry, list, onWrite }: LetterFormProps) {
     <form
       className="grid gap-5 bg-raised p-4 shadow-1"
       aria-label={`The letter to ${name}`}
-      // What is written is kept whenever a field is left.
-      onBlur={() => returned !== kept && keep(returned)}
+      // What is written goes to the server whenever a field is left, and is kept in this browser until it has arrived.
+      onBlur={() => returned !== kept && send(returned, false)}
       onSubmit={(event) => {
         event.preventDefault();
         if (isEmpty) return;
-        setKept(returned);
-        onWrite(returned, true, () => notice(`${name} has your letter now.`));
+        send(returned, true, () => notice(`${name} has your letter now.`));
       }}
     >
-      <p className="note">
-        {name} reads none of it before you give it back. What you write is kept when you leave a field.
-      </p>
+      <p className="note">{name} reads none of it before you give it back. What you write is kept.</p>
       {list && (
         <ol className="grid gap-4">
           {list.lines.map(({ id, text }, at) => (
@@ -80,8 +89,8 @@ export function LetterForm({ entry, list, onWrite }: LetterFormProps) {
                 options={levels}
                 onChange={(level) => {
                   const next = put(id, { level: level === 'none' ? null : level });
-                  setReturned(next);
-                  keep(next);
+                  write(next);
+                  send(next, false);
                 }}
               />
               <TextField
@@ -89,7 +98,7 @@ export function LetterForm({ entry, list, onWrite }: LetterFormProps) {
                 value={said(id).words}
                 most={mostLineWords}
                 rows={1}
-                onChange={(words) => setReturned(put(id, { words }))}
+                onChange={(words) => write(put(id, { words }))}
               />
             </li>
           ))}
@@ -100,7 +109,7 @@ export function LetterForm({ entry, list, onWrite }: LetterFormProps) {
         value={returned.words}
         most={mostLetterWords}
         rows={4}
-        onChange={(words) => setReturned({ ...returned, words })}
+        onChange={(words) => write({ ...returned, words })}
       />
       <p className="flex flex-wrap items-baseline gap-3">
         <Button type="submit" look="ink" disabled={isEmpty}>

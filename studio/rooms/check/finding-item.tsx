@@ -1,5 +1,6 @@
 import { Circle, TriangleAlert } from 'lucide-react';
 import { useId, useRef } from 'react';
+import { flushSync } from 'react-dom';
 import { Link } from 'react-router';
 import type { Finding } from '#core/check/finding.ts';
 import type { PageKind } from '#core/pages/page-kinds.ts';
@@ -60,8 +61,9 @@ export function FindingItem({ finding, kind, open, onOpen, onMended, onWaive }: 
               aria-expanded={open}
               aria-controls={below}
               onClick={() => {
-                onOpen(!open);
-                if (!open) requestAnimationFrame(() => writing.current?.querySelector('textarea')?.focus());
+                // Drawn at once, so that not even the first letter typed after the press goes elsewhere.
+                flushSync(() => onOpen(!open));
+                writing.current?.querySelector('textarea')?.focus();
               }}
             >
               {open ? 'Done' : 'Write it here'}

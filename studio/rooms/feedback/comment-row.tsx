@@ -1,5 +1,7 @@
-import { useId, useState } from 'react';
+import { useId, useRef } from 'react';
+import { flushSync } from 'react-dom';
 import { Link } from 'react-router';
+import { z } from 'zod';
 import type { CommentChange, ReceivedComment } from '#contract/comments.ts';
 import {
   commentLimits,
@@ -10,6 +12,7 @@ import {
 } from '#core/comments/comment.ts';
 import { sinceSaid } from '#core/comments/since-said.ts';
 import { useSite } from '../../api/site-context.tsx';
+import { useUnsent } from '../../api/use-unsent.ts';
 import { Button } from '../../ui/button.tsx';
 import { SelectField } from '../../ui/select.tsx';
 import { TextField } from '../../ui/text-field.tsx';
@@ -42,62 +45,71 @@ const sinceWords = {
 interface CommentRowProps {
   comment: ReceivedComment;
   busy: boolean;
-  onChange: (change: CommentChange) => void;
+  /** Told when it is done; not where it could not be. */
+  onChange: (change: CommentChange, done?: () => void) => void;
   onRemove: () => void;
 }
 
+/** What is said to a comment: its words stay where they are until they have arrived, whatever happens to the row or the page. */
 function Answer({ comment, busy, onChange }: Omit<CommentRowProps, 'onRemove'>) {
-  const [words, setWords] = useState<string | null>(null);
-  const { answer, thanked, mails } = comment;
-  if (words === null)
-    return (
-      <>
-        {answer !== null && (
-          <div className="border-l-3 border-line pl-4">
-            <p className="note">Your answer. Whoever sees the comment sees it.</p>
-            <p className="max-w-prose whitespace-pre-line [overflow-wrap:anywhere]">{answer}</p>
-          </div>
-        )}
-        <p className="flex flex-wrap gap-2">
-          <Button small onClick={() => setWords(answer ?? '')}>
-            {answer === null ? 'Answer' : 'Change the answer'}
-          </Button>
-          <Button small look="bare" disabled={busy} onClick={() => onChange({ thanked: !thanked })}>
-            {thanked ? 'Take the thanks back' : 'Say thank you'}
-          </Button>
-        </p>
-      </>
-    );
-  const leave = () => setWords(null);
+  const { id, answer, thanked, mails } = comment;
+  const [words, setWords] = useUnsent(`answer ${id}`, z.string());
+  const here = useRef<HTMLDivElement>(null);
+  // Drawn at once, so that not even the first letter typed after the press goes elsewhere.
+  const put = (next: string | null) => {
+    flushSync(() => setWords(next));
+    here.current?.querySelector<HTMLElement>(next === null ? 'button' : 'textarea')?.focus();
+  };
+  const leave = () => put(null);
   return (
-    <form
-      className="grid max-w-prose gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        onChange({ answer: words.trim() || null });
-        leave();
-      }}
-    >
-      <TextField
-        label="Answer"
-        hint={
-          mails
-            ? 'whoever sees the comment sees it, and its writer gets a mail'
-            : 'whoever sees the comment sees it'
-        }
-        value={words}
-        most={commentLimits.answer}
-        onChange={setWords}
-      />
-      <p className="flex flex-wrap gap-2">
-        <Button type="submit" look="ink" small disabled={busy}>
-          {words.trim() === '' && answer !== null ? 'Take the answer away' : 'Put it there'}
-        </Button>
-        <Button small look="bare" onClick={leave}>
-          Leave it
-        </Button>
-      </p>
-    </form>
+    <div ref={here} className="grid gap-3">
+      {words === null ? (
+        <>
+          {answer !== null && (
+            <div className="border-l-3 border-line pl-4">
+              <p className="note">Your answer. Whoever sees the comment sees it.</p>
+              <p className="max-w-prose whitespace-pre-line [overflow-wrap:anywhere]">{answer}</p>
+            </div>
+          )}
+          <p className="flex flex-wrap gap-2">
+            <Button small onClick={() => put(answer ?? '')}>
+              {answer === null ? 'Answer' : 'Change the answer'}
+            </Button>
+            <Button small look="bare" disabled={busy} onClick={() => onChange({ thanked: !thanked })}>
+              {thanked ? 'Take the thanks back' : 'Say thank you'}
+            </Button>
+          </p>
+        </>
+      ) : (
+        <form
+          className="grid max-w-prose gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            onChange({ answer: words.trim() || null }, leave);
+          }}
+        >
+          <TextField
+            label="Answer"
+            hint={
+              mails
+                ? 'whoever sees the comment sees it, and its writer gets a mail'
+                : 'whoever sees the comment sees it'
+            }
+            value={words}
+            most={commentLimits.answer}
+            onChange={setWords}
+          />
+          <p className="flex flex-wrap gap-2">
+            <Button type="submit" look="ink" small disabled={busy}>
+              {words.trim() === '' && answer !== null ? 'Take the answer away' : 'Put it there'}
+            </Button>
+            <Button small look="bare" onClick={leave}>
+              Leave it
+            </Button>
+          </p>
+        </form>
+      )}
+    </div>
   );
 }
 

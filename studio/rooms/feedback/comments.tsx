@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { ReceivedComment } from '#contract/comments.ts';
 import { plural } from '#core/words/plural.ts';
@@ -25,7 +25,8 @@ const which: Record<Which, { name: string; holds: (comment: ReceivedComment) => 
 /** What holders of passes said of pages. */
 export function Comments({ site }: { site: string }) {
   const { data, isPending, error, refetch } = useComments();
-  const { change, busy } = useCommentChanges();
+  const { change: send, busy } = useCommentChanges();
+  const heading = useRef<HTMLHeadingElement>(null);
   const [chosen, setChosen] = useState<Which | null>(null);
   if (isPending) return <Loading what="Fetching comments" />;
   if (error) return <Trouble error={error} again={() => void refetch()} />;
@@ -33,19 +34,22 @@ export function Comments({ site }: { site: string }) {
   const of = (one: Which) => comments.filter(which[one].holds);
   const now = chosen ?? (of('waiting').length > 0 ? 'waiting' : 'open');
   const shown = of(now);
+  const change: typeof send = (said, done) =>
+    send(said, () => {
+      done?.();
+      // A row may have gone to another list, and with it what was pressed.
+      requestAnimationFrame(() => document.activeElement === document.body && heading.current?.focus());
+    });
   const remove = ({ id, name }: ReceivedComment) => {
     const undo = { label: 'Undo', onClick: () => change({ id, deleted: false }) };
     // Not before no reader gets it any more.
-    change(
-      { id, deleted: true },
-      { onSuccess: () => notice(`What ${name} said is deleted.`, { action: undo }) },
-    );
+    change({ id, deleted: true }, () => notice(`What ${name} said is deleted.`, { action: undo }));
   };
   return (
     <section aria-labelledby="comments-title" className="grid content-start gap-4">
       <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
         <div className="grid gap-1">
-          <h2 id="comments-title" className="text-l">
+          <h2 ref={heading} id="comments-title" tabIndex={-1} className="text-l">
             Comments on pages
           </h2>
           <p className="note" role="status">
@@ -102,7 +106,7 @@ export function Comments({ site }: { site: string }) {
                 key={comment.id}
                 comment={comment}
                 busy={busy}
-                onChange={(said) => change({ id: comment.id, ...said })}
+                onChange={(said, done) => change({ id: comment.id, ...said }, done)}
                 onRemove={() => remove(comment)}
               />
             ),
