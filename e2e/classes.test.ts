@@ -109,11 +109,15 @@ describe('whoever teaches', () => {
   test('asks, and writes a letter that is kept until it is given back', async () => {
     await tutor.press('button', 'More about Ode Brack');
     await tutor.press('menuitem', 'Ask for something');
+    await tutor.page.waitForFunction(() => document.activeElement?.tagName === 'TEXTAREA');
     await tutor.press('button', 'Ask');
     await tutor.reads('Say what you ask for.');
     await tutor.fill(/^What you ask Ode Brack for/, 'Open it to me, please.');
     await tutor.press('button', 'Ask');
     await tutor.reads('You asked: Open it to me, please.');
+    expect(await tutor.page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(
+      'More about Ode Brack',
+    );
     await tutor.press('button', 'Write the letter to Ode Brack');
     await tutor.fill('Words to line 1', 'The third picture has none.');
     await tutor.fill('To the whole', 'I look forward to it.');

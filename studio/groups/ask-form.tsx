@@ -1,9 +1,10 @@
-import { useEffect, useRef, useState } from 'react';
+import { type RefObject, useState } from 'react';
 import { mostAskedOfOne } from '#contract/groups.ts';
 import { Button } from '../ui/button.tsx';
 import { TextField } from '../ui/text-field.tsx';
 
 interface AskFormProps {
+  ref: RefObject<HTMLFormElement | null>;
   name: string;
   busy: boolean;
   problem: string | null;
@@ -12,15 +13,13 @@ interface AskFormProps {
 }
 
 /** Asking one who joined for something: a word to them, and no more. */
-export function AskForm({ name, busy, problem, onLeave, onAsk }: AskFormProps) {
+export function AskForm({ ref, name, busy, problem, onLeave, onAsk }: AskFormProps) {
   const [words, setWords] = useState('');
   const [tried, setTried] = useState(false);
-  const form = useRef<HTMLFormElement>(null);
-  useEffect(() => form.current?.querySelector('textarea')?.focus(), []);
   const isEmpty = words.trim() === '';
   return (
     <form
-      ref={form}
+      ref={ref}
       className="grid gap-3 bg-raised p-4 shadow-1"
       aria-label={`Ask ${name} for something`}
       onSubmit={(event) => {

@@ -1,5 +1,5 @@
 import { ExternalLink, MessageSquare, MoreHorizontal, PenLine, Scissors } from 'lucide-react';
-import { useId, useState } from 'react';
+import { useId, useRef, useState } from 'react';
 import type { ClassEntry } from '#contract/groups.ts';
 import type { Progress } from '#core/check/lists/progress.ts';
 import { instantInWords } from '#core/dates/local-time-in-words.ts';
@@ -85,6 +85,12 @@ export function ClassRow({
   const id = useId();
   const [asking, setAsking] = useState(false);
   const [ending, setEnding] = useState(false);
+  const askForm = useRef<HTMLFormElement>(null);
+  const more = useRef<HTMLButtonElement>(null);
+  const leaveAsking = () => {
+    setAsking(false);
+    more.current?.focus();
+  };
   const { name, link, pages, asked, givenBack } = entry;
   const isOver = entry.endedAt !== null;
   return (
@@ -128,8 +134,9 @@ export function ClassRow({
             {!isOver && (
               <Menu
                 align="end"
+                focusAfter={() => askForm.current?.querySelector('textarea')}
                 opener={
-                  <IconButton label={`More about ${name}`}>
+                  <IconButton ref={more} label={`More about ${name}`}>
                     <MoreHorizontal size={18} aria-hidden="true" />
                   </IconButton>
                 }
@@ -154,11 +161,12 @@ export function ClassRow({
         {givenBack && !open && <p className="note">Your letter was given back {inWords(givenBack.at)}.</p>}
         {asking && (
           <AskForm
+            ref={askForm}
             name={name}
             busy={busy}
             problem={askProblem}
-            onLeave={() => setAsking(false)}
-            onAsk={(words) => onAsk(words, () => setAsking(false))}
+            onLeave={leaveAsking}
+            onAsk={(words) => onAsk(words, leaveAsking)}
           />
         )}
         {open && !isOver && <LetterForm {...{ entry, list, onWrite }} />}

@@ -12,15 +12,27 @@ interface MenuProps {
   opener: ReactNode;
   align?: 'start' | 'end';
   side?: 'top' | 'right' | 'bottom';
+  /** Where the focus goes when it closes; back to the opener, if this gives nothing. */
+  focusAfter?: () => HTMLElement | null | undefined;
   children: ReactNode;
 }
 
 /** What can be done with something, one line each. */
-export const Menu = ({ opener, align = 'start', side = 'bottom', children }: MenuProps) => (
+export const Menu = ({ opener, align = 'start', side = 'bottom', focusAfter, children }: MenuProps) => (
   <DropdownMenu.Root>
     <DropdownMenu.Trigger asChild>{opener}</DropdownMenu.Trigger>
     <DropdownMenu.Portal>
-      <DropdownMenu.Content className={sheetLook} side={side} align={align} sideOffset={6}>
+      <DropdownMenu.Content
+        className={sheetLook}
+        {...{ side, align }}
+        sideOffset={6}
+        onCloseAutoFocus={(event) => {
+          const next = focusAfter?.();
+          if (!next) return;
+          event.preventDefault();
+          next.focus();
+        }}
+      >
         {children}
       </DropdownMenu.Content>
     </DropdownMenu.Portal>
