@@ -153,6 +153,7 @@ for (const [at, theme] of themeNames.entries()) {
   await wear(page, site, lookOf(theme));
   await openDraft(page, server.origin, site, at % 2 === 0 ? '' : 'for-the-harbour/tide-clock/');
   await settle();
+  await pictured(page);
   prints.push({
     input: await sharp(await page.screenshot())
       .resize({ width: small })

@@ -154,7 +154,7 @@ describe('finding by name', () => {
     await studio.page.keyboard.press('s');
     await studio.page.waitForFunction(() => location.pathname.endsWith('/share'));
     // Letters of words, typed where no field has the focus, are no way to a room.
-    for (const letter of ['g', 'u', 'p', 'c']) await studio.page.keyboard.press(letter);
+    for (const letter of ['g', 'u', 'p', 'c'] as const) await studio.page.keyboard.press(letter);
     await studio.drawn();
     expect(studio.page.url()).toMatch(/\/share$/);
     await studio.page.keyboard.press('?');

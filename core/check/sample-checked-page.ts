@@ -14,9 +14,7 @@ import { rules, type RuleKey } from './rules.ts';
 /** For tests of rules: a page that none has anything to say about, and what it is made of, so that each test spoils one thing. */
 const [sample] = fc.sample(draftArbitrary, { numRuns: 1, seed: 5 });
 const [someProject] = sample?.pages ?? [];
-export const somePicture = sample?.materials.find(
-  (one): one is MaterialOf<'picture'> => one.kind === 'picture',
-);
+const somePicture = sample?.materials.find((one): one is MaterialOf<'picture'> => one.kind === 'picture');
 if (!someProject || !somePicture) throw new Error('no sample');
 
 export const picture = (id: string, fields: Partial<MaterialOf<'picture'>> = {}): MaterialOf<'picture'> => ({

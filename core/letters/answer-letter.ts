@@ -6,7 +6,7 @@ export interface AnswerLetterFacts {
   name: string;
   words: string;
   answer: string;
-  /** Where they read it, in full; null where that is closed now. */
+  /** Where they read it, in full; null where that is closed to them now. */
   url: string | null;
   /** Where such mails are ended. */
   stops: string;
@@ -17,7 +17,7 @@ export interface AnswerLetterFacts {
 /** So much of what somebody wrote is told again, in characters. */
 const mostWords = 300;
 
-/** The mail that tells whoever commented of an answer. It names nobody and no page: what they could read then they may not be able to now. */
+/** The mail that tells whoever commented of an answer. It names nobody, and no page but by where they can read it now. */
 export function answerLetter({ name, words, answer, url, stops, origin }: AnswerLetterFacts): Letter {
   return {
     subject: 'An answer to what you said',

@@ -21,13 +21,12 @@ import {
   of,
   says,
   withWords,
-  somePicture,
 } from '../sample-checked-page.ts';
 
 describe('links', () => {
   const link = (state: LinkState, more: Partial<LinkFacts> = {}): Material =>
     ({
-      ...{ ...somePicture, id: 'link-1', kind: 'link', title: 'Tides', alt: '', fixes: {}, provenance: mine },
+      ...{ ...picture('link-1'), kind: 'link', title: 'Tides', alt: '', fixes: {}, provenance: mine },
       facts: sampleLinkFacts({ state, ...more }),
     }) as Material;
   test.each([

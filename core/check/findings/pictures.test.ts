@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { newPart } from '../../parts/new-part.ts';
-import { picture, project, checked, of, says, withPicture, somePicture } from '../sample-checked-page.ts';
+import { picture, project, checked, of, says, withPicture } from '../sample-checked-page.ts';
 
 describe('pictures', () => {
   test('without alt text, once for each however often it stands there', () => {
@@ -29,7 +29,9 @@ describe('pictures', () => {
   );
 
   test('with too few pixels for their place; the same picture is large enough elsewhere', () => {
-    const small = picture('a-picture', { facts: { ...somePicture.facts, widthPx: 600, heightPx: 400 } });
+    const small = picture('a-picture', {
+      facts: { ...picture('a-picture').facts, widthPx: 600, heightPx: 400 },
+    });
     const inGallery = newPart('gallery', 'gallery-1', ['a-picture']);
     expect(of('coarse', checked(project(), [small]))).toMatchObject([{ weight: 'nice', part: 'opening' }]);
     expect(
