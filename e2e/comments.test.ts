@@ -139,6 +139,12 @@ describe('its maker, by keyboard', () => {
     await field.focus();
     await studio.page.keyboard.press('End');
     await studio.page.keyboard.type(' at the sheet.');
+    // Without a connection it is said, and nothing is gone.
+    await studio.page.setOfflineMode(true);
+    await studio.press('button', 'Put it there');
+    await studio.reads(/The server cannot be reached/);
+    await studio.page.setOfflineMode(false);
+    await field.focus();
     await studio.page.keyboard.press('Tab');
     await studio.page.keyboard.press('Enter');
     await studio.reads('Your answer. Whoever sees the comment sees it.');

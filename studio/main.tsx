@@ -14,6 +14,8 @@ notifyManager.setScheduler((tell) => tell());
 
 const client = new QueryClient({
   defaultOptions: {
+    // Without a connection what was pressed fails at once and says so, instead of waiting in silence for one.
+    mutations: { networkMode: 'always' },
     queries: {
       staleTime: 30_000,
       retry: (count, error) => error instanceof Refusal && error.unreachable && count < 5,

@@ -24,7 +24,7 @@ export class Refusal extends Error {
 
 const unreachable: ProblemReply = {
   code: 'unreachable',
-  message: 'The server cannot be reached. What you wrote is kept on this computer and sent when it is back.',
+  message: 'The server cannot be reached. Try again once you are connected.',
 };
 
 /** Sent to the window (or worker) when the server does not know any more who asks. */
